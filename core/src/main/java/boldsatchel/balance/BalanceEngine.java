@@ -1,0 +1,211 @@
+package boldsatchel.balance;
+
+import boldsatchel.build.Box;
+import boldsatchel.build.Build;
+import boldsatchel.build.Hinge;
+import boldsatchel.build.Part;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Rung;
+import boldsatchel.build.Shell;
+import boldsatchel.build.Vec;
+import boldsatchel.power.Copper;
+import boldsatchel.quantity.Reading;
+import boldsatchel.quantity.Spread;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Balance: mass, centre of mass, whether it stands. Statics of rigid bodies: a machine tips over an edge of its support polygon
+ * when its weight's line leaves it, so the margin is the angle at that edge between the vertical and the centre of mass.
+ */
+public final class BalanceEngine {
+
+    /** Standard acceleration of gravity, m/s² (3rd CGPM, 1901). */
+    static final double GRAVITY = 9.80665;
+
+    private static final double SWEEP_STEP_DEG = 5;
+
+    private BalanceEngine() {}
+
+    /** Evaluates a build. */
+    public static BalanceResult evaluate(Build build) {
+        Bodies bodies = Bodies.of(build, Reading.NOMINAL);
+        Spread mass = Spread.of(reading -> Bodies.of(build, reading).totalG());
+        Optional<Shell> base = base(build);
+        Optional<Hinge> hinge = build.hinge();
+        List<BalanceResult.Margin> sweep = new ArrayList<>();
+        Optional<Support> support = base.map(BalanceEngine::support);
+        support.ifPresent(s -> sweep.addAll(sweep(bodies, s, hinge)));
+        double worst = sweep.stream()
+                .min(Comparator.comparingDouble(BalanceResult.Margin::marginDeg))
+                .map(BalanceResult.Margin::angleDeg)
+                .orElse(0.0);
+        double use = hinge.map(Hinge::useAngleDeg).orElse(0.0);
+        Vec centre = bodies.centre(hinge, use).at();
+        Optional<Spread> margin =
+                support.map(s -> Spread.of(reading -> s.marginDeg(Bodies.of(build, reading).centre(hinge, worst).at())));
+        double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
+        double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
+        return new BalanceResult(
+                mass,
+                items(build),
+                centre,
+                support.map(Support::corners).orElse(List.of()),
+                margin,
+                worst,
+                List.copyOf(sweep),
+                hinge.flatMap(h -> support.map(s -> push(build, bodies, s, h))),
+                torque,
+                hinge.isEmpty() || friction >= torqueAt(bodies, hinge.get(), use),
+                hinge.isPresent() && friction > baseMoment(bodies, hinge.get()),
+                support.flatMap(s -> counterweight(build, bodies, s, base.orElseThrow(), hinge, worst)));
+    }
+
+    /** The shell that stands on the table: the hinge's base, or the first. */
+    private static Optional<Shell> base(Build build) {
+        return build.hinge()
+                .flatMap(h -> build.shell(h.baseShell()))
+                .or(() -> build.shells().stream().findFirst());
+    }
+
+    /** Feet at the corners of the outside. */
+    private static Support support(Shell shell) {
+        Box out = shell.outside();
+        return new Support(List.of(
+                new Vec(out.x(), out.y(), out.z()),
+                new Vec(out.high(0), out.y(), out.z()),
+                new Vec(out.x(), out.high(1), out.z()),
+                new Vec(out.high(0), out.high(1), out.z())));
+    }
+
+    private static List<BalanceResult.Margin> sweep(Bodies bodies, Support support, Optional<Hinge> hinge) {
+        List<BalanceResult.Margin> sweep = new ArrayList<>();
+        double most = hinge.map(Hinge::maxAngleDeg).orElse(0.0);
+        for (double angle = 0; angle <= most; angle += SWEEP_STEP_DEG) {
+            sweep.add(new BalanceResult.Margin(
+                    angle, support.marginDeg(bodies.centre(hinge, angle).at())));
+        }
+        return sweep;
+    }
+
+    /** Horizontal force at the lid's far edge that lifts the front: moments about the back edge of the support. */
+    private static double push(Build build, Bodies bodies, Support support, Hinge hinge) {
+        Mass all = bodies.centre(Optional.of(hinge), hinge.useAngleDeg());
+        double far = build.shell(hinge.lidShell()).map(s -> s.depthMm() + s.wallMm().value()).orElse(0.0);
+        double height = hinge.toBase(new Vec(0, far, hinge.lidAxisZMm()), hinge.useAngleDeg()).z() - support.tableZ();
+        double distance = support.backY() - all.at().y();
+        return height <= 0 ? Double.POSITIVE_INFINITY : all.g() * 1e-3 * GRAVITY * distance / height;
+    }
+
+    /** Torque of the lid about the hinge at an angle, N·m; positive where it wants to fall either way. */
+    private static double torqueAt(Bodies bodies, Hinge hinge, double angleDeg) {
+        Vec centre = hinge.toBase(bodies.lid().at(), angleDeg);
+        return bodies.lid().g() * 1e-3 * GRAVITY * Math.abs(centre.y() - hinge.axisYMm()) * 1e-3;
+    }
+
+    private static double lidTorque(Bodies bodies, Hinge hinge) {
+        double y = bodies.lid().at().y() - hinge.lidAxisYMm();
+        double z = bodies.lid().at().z() - hinge.lidAxisZMm();
+        return bodies.lid().g() * 1e-3 * GRAVITY * Math.hypot(y, z) * 1e-3;
+    }
+
+    private static double baseMoment(Bodies bodies, Hinge hinge) {
+        return bodies.base().g() * 1e-3 * GRAVITY * (hinge.axisYMm() - bodies.base().at().y()) * 1e-3;
+    }
+
+    /**
+     * Moments about the tipping edge with a mass m added at the middle of the front edge of the floor: the margin is restored when
+     * M·d + m·dc = (M·h + m·hc)·tan α. Only backward tipping is mended by a weight in front.
+     */
+    private static Optional<Double> counterweight(
+            Build build, Bodies bodies, Support support, Shell base, Optional<Hinge> hinge, double angleDeg) {
+        Mass all = bodies.centre(hinge, angleDeg);
+        double wanted = build.brief().limits().tipMarginDeg();
+        if (all.g() == 0 || support.marginDeg(all.at()) >= wanted) {
+            return Optional.of(0.0);
+        }
+        double tangent = Math.tan(Math.toRadians(wanted));
+        double d = support.backY() - all.at().y();
+        double h = all.at().z() - support.tableZ();
+        double dc = support.backY() - 10;
+        double hc = base.wallMm().value() + 5;
+        double lever = dc - hc * tangent;
+        double mass = lever <= 0 ? -1 : all.g() * (h * tangent - d) / lever;
+        return mass > 0 ? Optional.of(mass) : Optional.empty();
+    }
+
+    private static List<BalanceResult.Item> items(Build build) {
+        List<BalanceResult.Item> items = new ArrayList<>();
+        build.parts().forEach(p -> items.add(new BalanceResult.Item(p.name(), p.massG().value())));
+        build.shells().forEach(s -> items.add(new BalanceResult.Item(s.name(), shellG(s, Reading.NOMINAL))));
+        items.add(new BalanceResult.Item("wires of the power chain", wireG(build)));
+        items.add(new BalanceResult.Item("screws, glue, sleeves", build.sundriesG().value()));
+        items.removeIf(i -> i.massG() == 0);
+        items.sort(Comparator.comparingDouble(BalanceResult.Item::massG).reversed());
+        return List.copyOf(items);
+    }
+
+    /** Mass of a shell from its walls: outside less inside, less the vents, times density; or as weighed. */
+    static double shellG(Shell shell, Reading reading) {
+        if (shell.weighedG().isPresent()) {
+            return reading.of(shell.name(), "weighed mass", shell.weighedG().get());
+        }
+        double wall = reading.of(shell.name(), "wall thickness", shell.wallMm());
+        double w = shell.widthMm();
+        double d = shell.depthMm();
+        double h = shell.heightMm();
+        double outer = (w + 2 * wall) * (d + 2 * wall) * (h + wall + (shell.openTop() ? 0 : wall));
+        double ribs = shell.ribs().stream().mapToDouble(b -> b.dx() * b.dy() * b.dz()).sum();
+        double holes = shell.vents().stream().mapToDouble(v -> v.areaMm2()).sum() * wall;
+        return (outer - w * d * h + ribs - holes) * 1e-9 * shell.material().densityKgM3() * 1e3;
+    }
+
+    private static double wireG(Build build) {
+        return build.rungs()
+                .filter(r -> r.stage() instanceof Rung.Wire)
+                .map(r -> (Rung.Wire) r.stage())
+                .mapToDouble(w -> Copper.pairMassG(w.awg(), w.lengthMm()))
+                .sum();
+    }
+
+    /** Base and lid as two rigid bodies, each in its own frame, and what is on the table but still weighs. */
+    private record Bodies(Mass base, Mass lid, double looseG) {
+
+        static Bodies of(Build build, Reading reading) {
+            List<Mass> base = new ArrayList<>();
+            List<Mass> lid = new ArrayList<>();
+            double loose = reading.of("build", "screws, glue, sleeves", build.sundriesG()) + wireG(build);
+            for (Part part : build.parts()) {
+                double g = reading.of(part.name(), "mass", part.massG());
+                Optional<Placement> placement = build.placement(part.id());
+                Optional<Shell> shell = placement.flatMap(p -> build.shell(p.shell()));
+                if (shell.isEmpty()) {
+                    loose += g;
+                    continue;
+                }
+                Box bounds = part.body().bounds();
+                Vec at = placement
+                        .get()
+                        .place(part.body().centreOfMass().orElse(bounds.centre()), bounds);
+                (build.isLid(shell.get()) ? lid : base).add(new Mass(g, at));
+            }
+            for (Shell shell : build.shells()) {
+                Mass mass = new Mass(shellG(shell, reading), shell.outside().centre());
+                (build.isLid(shell) ? lid : base).add(mass);
+            }
+            return new Bodies(Mass.together(base), Mass.together(lid), loose);
+        }
+
+        double totalG() {
+            return base.g() + lid.g() + looseG;
+        }
+
+        /** Both bodies as one with the lid at an angle, in the base's frame. */
+        Mass centre(Optional<Hinge> hinge, double angleDeg) {
+            return hinge.map(h -> Mass.together(List.of(base, new Mass(lid.g(), h.toBase(lid.at(), angleDeg)))))
+                    .orElse(base);
+        }
+    }
+}

@@ -1,0 +1,28 @@
+package boldsatchel.balance;
+
+import boldsatchel.build.Vec;
+import java.util.Collection;
+
+/**
+ * A mass and where it is.
+ *
+ * @param g grams
+ * @param at centre, mm
+ */
+record Mass(double g, Vec at) {
+
+    /** All masses as one; at the origin when there are none. */
+    static Mass together(Collection<Mass> masses) {
+        double g = 0;
+        double x = 0;
+        double y = 0;
+        double z = 0;
+        for (Mass m : masses) {
+            g += m.g;
+            x += m.g * m.at.x();
+            y += m.g * m.at.y();
+            z += m.g * m.at.z();
+        }
+        return g == 0 ? new Mass(0, new Vec(0, 0, 0)) : new Mass(g, new Vec(x / g, y / g, z / g));
+    }
+}

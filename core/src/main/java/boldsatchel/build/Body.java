@@ -1,0 +1,83 @@
+package boldsatchel.build;
+
+import boldsatchel.quantity.Figure;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The shape of a part. Its frame starts at the low corner of the bounding box.
+ *
+ * @param widthMm bounding box along x
+ * @param depthMm bounding box along y
+ * @param heightMm bounding box along z
+ * @param solids what is really solid inside the bounding box; empty when all of it is
+ * @param zones what must stay free around it
+ * @param ports its sockets
+ * @param centreOfMass if it is not the middle of the box
+ */
+public record Body(
+        Figure widthMm,
+        Figure depthMm,
+        Figure heightMm,
+        List<Box> solids,
+        List<Zone> zones,
+        List<Port> ports,
+        Optional<Vec> centreOfMass) {
+
+    /** Copies the lists; sizes must be positive. */
+    public Body {
+        for (Figure size : List.of(widthMm, depthMm, heightMm)) {
+            if (size.value() <= 0) {
+                throw new IllegalArgumentException("a part's width, depth and height are more than zero");
+            }
+        }
+        solids = List.copyOf(solids);
+        zones = List.copyOf(zones);
+        ports = List.copyOf(ports);
+    }
+
+    /** A plain block. */
+    public static Body block(Figure widthMm, Figure depthMm, Figure heightMm) {
+        return new Body(widthMm, depthMm, heightMm, List.of(), List.of(), List.of(), Optional.empty());
+    }
+
+    /** The bounding box at the best estimates. */
+    public Box bounds() {
+        return new Box(0, 0, 0, widthMm.value(), depthMm.value(), heightMm.value());
+    }
+
+    /** The solid boxes at the best estimates; never empty. */
+    public List<Box> solidBoxes() {
+        return solids.isEmpty() ? List.of(bounds()) : solids;
+    }
+
+    /** The same shape with other sizes; solids and zones keep their proportions. */
+    public Body resized(Figure width, Figure depth, Figure height) {
+        double sx = width.value() / widthMm.value();
+        double sy = depth.value() / depthMm.value();
+        double sz = height.value() / heightMm.value();
+        return new Body(
+                width,
+                depth,
+                height,
+                solids.stream().map(b -> scaled(b, sx, sy, sz)).toList(),
+                zones.stream().map(z -> new Zone(z.kind(), scaled(z.box(), sx, sy, sz))).toList(),
+                ports.stream()
+                        .map(p -> new Port(p.name(), p.connector(), p.face(), scaled(p.at(), sx, sy, sz), p.use()))
+                        .toList(),
+                centreOfMass.map(v -> scaled(v, sx, sy, sz)));
+    }
+
+    /** The same shape with other sockets. */
+    public Body withPorts(List<Port> newPorts) {
+        return new Body(widthMm, depthMm, heightMm, solids, zones, newPorts, centreOfMass);
+    }
+
+    private static Box scaled(Box b, double sx, double sy, double sz) {
+        return new Box(b.x() * sx, b.y() * sy, b.z() * sz, b.dx() * sx, b.dy() * sy, b.dz() * sz);
+    }
+
+    private static Vec scaled(Vec v, double sx, double sy, double sz) {
+        return new Vec(v.x() * sx, v.y() * sy, v.z() * sz);
+    }
+}

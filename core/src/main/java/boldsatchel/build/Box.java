@@ -1,0 +1,92 @@
+package boldsatchel.build;
+
+/**
+ * A box with faces along the axes.
+ *
+ * @param x low corner, mm
+ * @param y low corner, mm
+ * @param z low corner, mm
+ * @param dx size along x, mm, zero or more
+ * @param dy size along y, mm, zero or more
+ * @param dz size along z, mm, zero or more
+ */
+public record Box(double x, double y, double z, double dx, double dy, double dz) {
+
+    /** Refuses negative sizes. */
+    public Box {
+        if (!(dx >= 0 && dy >= 0 && dz >= 0)) {
+            throw new IllegalArgumentException("a box has sizes of zero or more, not " + dx + " × " + dy + " × " + dz);
+        }
+    }
+
+    /** The box between two opposite corners, in any order. */
+    public static Box between(Vec a, Vec b) {
+        return new Box(
+                Math.min(a.x(), b.x()),
+                Math.min(a.y(), b.y()),
+                Math.min(a.z(), b.z()),
+                Math.abs(a.x() - b.x()),
+                Math.abs(a.y() - b.y()),
+                Math.abs(a.z() - b.z()));
+    }
+
+    /** Lower end along an axis. */
+    public double low(int axis) {
+        return axis == 0 ? x : axis == 1 ? y : z;
+    }
+
+    /** Upper end along an axis. */
+    public double high(int axis) {
+        return low(axis) + size(axis);
+    }
+
+    /** Size along an axis. */
+    public double size(int axis) {
+        return axis == 0 ? dx : axis == 1 ? dy : dz;
+    }
+
+    /** Where the box ends on the side of a face. */
+    public double end(Face face) {
+        return face.sign() < 0 ? low(face.axis()) : high(face.axis());
+    }
+
+    /** Low corner. */
+    public Vec lowCorner() {
+        return new Vec(x, y, z);
+    }
+
+    /** High corner. */
+    public Vec highCorner() {
+        return new Vec(x + dx, y + dy, z + dz);
+    }
+
+    /** Middle. */
+    public Vec centre() {
+        return new Vec(x + dx / 2, y + dy / 2, z + dz / 2);
+    }
+
+    /** Area of a face, mm². */
+    public double area(Face face) {
+        return dx * dy * dz == 0 ? 0 : dx * dy * dz / size(face.axis());
+    }
+
+    /** The box moved. */
+    public Box moved(Vec by) {
+        return new Box(x + by.x(), y + by.y(), z + by.z(), dx, dy, dz);
+    }
+
+    /** Smallest box around both. */
+    public Box around(Box other) {
+        return between(
+                new Vec(Math.min(x, other.x), Math.min(y, other.y), Math.min(z, other.z)),
+                new Vec(
+                        Math.max(high(0), other.high(0)),
+                        Math.max(high(1), other.high(1)),
+                        Math.max(high(2), other.high(2))));
+    }
+
+    /** The space between the boxes along an axis; negative where they overlap on it. */
+    public double gapAlong(int axis, Box other) {
+        return Math.max(low(axis), other.low(axis)) - Math.min(high(axis), other.high(axis));
+    }
+}

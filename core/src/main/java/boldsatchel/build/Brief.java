@@ -1,0 +1,104 @@
+package boldsatchel.build;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What the machine is for and what it is judged against.
+ *
+ * @param purpose in the builder's words
+ * @param currency how money is written
+ * @param limits hard limits; an absent one is not judged
+ * @param surroundings where it is used
+ * @param profiles ways of use; the first is the one verdicts are about
+ */
+public record Brief(
+        String purpose, String currency, Limits limits, Surroundings surroundings, List<UseProfile> profiles) {
+
+    /**
+     * The limits.
+     *
+     * @param hours least run time
+     * @param massG most mass
+     * @param money most still to be spent
+     * @param widthMm most outside width
+     * @param depthMm most outside depth
+     * @param heightMm most outside height, closed
+     * @param gapMm least gap between parts
+     * @param tipMarginDeg least angle before it tips
+     * @param heatMarginK least distance from any temperature limit
+     */
+    public record Limits(
+            Optional<Double> hours,
+            Optional<Double> massG,
+            Optional<Double> money,
+            Optional<Double> widthMm,
+            Optional<Double> depthMm,
+            Optional<Double> heightMm,
+            double gapMm,
+            double tipMarginDeg,
+            double heatMarginK) {
+
+        /** No limits but the usual care: 0.8 mm gaps, 10° before tipping, 5 K before too hot. */
+        public static Limits usual() {
+            return new Limits(
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    0.8,
+                    10,
+                    5);
+        }
+    }
+
+    /**
+     * Where it is used.
+     *
+     * @param ambientC air temperature
+     * @param packC temperature of the cells at the start
+     * @param inHands whether it is held for minutes, so that 48 °C is the most a wall may reach
+     * @param onTable whether the underside gives off no heat
+     */
+    public record Surroundings(double ambientC, double packC, boolean inHands, boolean onTable) {}
+
+    /** Copies the list; at least one profile is needed. */
+    public Brief {
+        if (profiles.isEmpty()) {
+            throw new IllegalArgumentException("a brief needs at least one use profile");
+        }
+        profiles = List.copyOf(profiles);
+    }
+
+    /** The profile that verdicts are about. */
+    public UseProfile profile() {
+        return profiles.getFirst();
+    }
+
+    /** A brief without limits, indoors. */
+    public static Brief empty() {
+        return new Brief(
+                "",
+                "€",
+                Limits.usual(),
+                new Surroundings(25, 25, false, true),
+                List.of(UseProfile.always(Mode.BUSY)));
+    }
+
+    /** The same brief with other limits. */
+    public Brief withLimits(Limits newLimits) {
+        return new Brief(purpose, currency, newLimits, surroundings, profiles);
+    }
+
+    /** The same brief with other surroundings. */
+    public Brief withSurroundings(Surroundings newSurroundings) {
+        return new Brief(purpose, currency, limits, newSurroundings, profiles);
+    }
+
+    /** The same brief with other profiles. */
+    public Brief withProfiles(List<UseProfile> newProfiles) {
+        return new Brief(purpose, currency, limits, surroundings, newProfiles);
+    }
+}

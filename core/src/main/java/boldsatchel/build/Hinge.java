@@ -1,0 +1,67 @@
+package boldsatchel.build;
+
+import boldsatchel.quantity.Figure;
+
+/**
+ * Joins a lid to a base about an axis along x. The lid's frame is that of the lid laid open flat, 180° behind the base.
+ *
+ * @param baseShell id of the base
+ * @param lidShell id of the lid
+ * @param axisYMm axis in the base's frame
+ * @param axisZMm axis in the base's frame
+ * @param lidAxisYMm axis in the lid's frame
+ * @param lidAxisZMm axis in the lid's frame
+ * @param maxAngleDeg how far it opens, from closed
+ * @param useAngleDeg where it is used
+ * @param frictionNm friction torque of all hinges together
+ */
+public record Hinge(
+        String baseShell,
+        String lidShell,
+        double axisYMm,
+        double axisZMm,
+        double lidAxisYMm,
+        double lidAxisZMm,
+        double maxAngleDeg,
+        double useAngleDeg,
+        Figure frictionNm) {
+
+    /**
+     * A point of the lid in the base's frame.
+     *
+     * @param lidPoint in the lid's frame
+     * @param angleDeg opening angle, 0 closed, 180 flat
+     */
+    public Vec toBase(Vec lidPoint, double angleDeg) {
+        double turn = Math.toRadians(180 - angleDeg);
+        double y = lidPoint.y() - lidAxisYMm;
+        double z = lidPoint.z() - lidAxisZMm;
+        return new Vec(
+                lidPoint.x(),
+                axisYMm + y * Math.cos(turn) - z * Math.sin(turn),
+                axisZMm + y * Math.sin(turn) + z * Math.cos(turn));
+    }
+
+    /** A box of the lid in the base's frame with the lid closed; still square to the axes. */
+    public Box closed(Box lidBox) {
+        return Box.between(toBaseClosed(lidBox.lowCorner()), toBaseClosed(lidBox.highCorner()));
+    }
+
+    private Vec toBaseClosed(Vec p) {
+        return new Vec(p.x(), axisYMm - (p.y() - lidAxisYMm), axisZMm - (p.z() - lidAxisZMm));
+    }
+
+    /** The same hinge used at another angle. */
+    public Hinge withUseAngle(double angleDeg) {
+        return new Hinge(
+                baseShell,
+                lidShell,
+                axisYMm,
+                axisZMm,
+                lidAxisYMm,
+                lidAxisZMm,
+                maxAngleDeg,
+                angleDeg,
+                frictionNm);
+    }
+}

@@ -1,0 +1,54 @@
+package boldsatchel.build;
+
+/** What shells are made of. Densities, conductivities and emissivities as in the usual engineering tables. */
+public enum Material {
+    /** Printed or moulded plastic. */
+    PLASTIC("plastic", 1100, 0.2, 0.9, false),
+    /** Bare aluminium. */
+    ALUMINIUM_BARE("bare aluminium", 2700, 160, 0.1, true),
+    /** Painted or anodised aluminium. */
+    ALUMINIUM_PAINTED("painted aluminium", 2700, 160, 0.9, true),
+    /** Painted steel sheet. */
+    STEEL_PAINTED("painted steel", 7850, 50, 0.9, true),
+    /** Plywood. */
+    PLYWOOD("plywood", 600, 0.12, 0.9, false);
+
+    private final String words;
+    private final double densityKgM3;
+    private final double conductivityWmK;
+    private final double emissivity;
+    private final boolean metal;
+
+    Material(String words, double densityKgM3, double conductivityWmK, double emissivity, boolean metal) {
+        this.words = words;
+        this.densityKgM3 = densityKgM3;
+        this.conductivityWmK = conductivityWmK;
+        this.emissivity = emissivity;
+        this.metal = metal;
+    }
+
+    /** As written in a sentence. */
+    public String words() {
+        return words;
+    }
+
+    /** kg/m³. */
+    public double densityKgM3() {
+        return densityKgM3;
+    }
+
+    /** W/(m·K). */
+    public double conductivityWmK() {
+        return conductivityWmK;
+    }
+
+    /** Of its surface in the infrared, 0 to 1. */
+    public double emissivity() {
+        return emissivity;
+    }
+
+    /** Whether it is metal: shields radio and feels hotter. */
+    public boolean metal() {
+        return metal;
+    }
+}

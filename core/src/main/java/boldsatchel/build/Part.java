@@ -1,0 +1,108 @@
+package boldsatchel.build;
+
+import boldsatchel.quantity.Figure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A thing that goes into a build: a body plus facets.
+ *
+ * @param id unique in its build or library; letters, digits and hyphens
+ * @param name for people
+ * @param family what it is for
+ * @param note anything worth remembering
+ * @param massG grams
+ * @param price in the currency of the brief
+ * @param standing whether it is still to be bought
+ * @param body its shape
+ * @param facets what it does, at most one of a kind
+ */
+public record Part(
+        String id,
+        String name,
+        Family family,
+        String note,
+        Figure massG,
+        Figure price,
+        Standing standing,
+        Body body,
+        List<Facet> facets) {
+
+    /** How a part is to be had. */
+    public enum Standing {
+        /** Still to be bought. */
+        TO_BUY("to buy"),
+        /** Ordered, not here. */
+        ORDERED("ordered"),
+        /** In the drawer. */
+        OWNED("owned"),
+        /** Taken from something old. */
+        SALVAGED("salvaged");
+
+        private final String words;
+
+        Standing(String words) {
+            this.words = words;
+        }
+
+        /** As shown in a list. */
+        public String words() {
+            return words;
+        }
+
+        /** Whether money is still to be spent. */
+        public boolean costs() {
+            return this == TO_BUY || this == ORDERED;
+        }
+    }
+
+    /** Copies the list; refuses two facets of a kind. */
+    public Part {
+        facets = List.copyOf(facets);
+        if (facets.stream().map(Object::getClass).distinct().count() != facets.size()) {
+            throw new IllegalArgumentException("part " + id + " has two facets of one kind");
+        }
+    }
+
+    /** The facet of a kind, if the part has it. */
+    public <F extends Facet> Optional<F> facet(Class<F> kind) {
+        for (Facet facet : facets) {
+            if (kind.isInstance(facet)) {
+                return Optional.of(kind.cast(facet));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether it gives power. */
+    public boolean isSource() {
+        return facet(Facet.Cells.class).isPresent() || facet(Facet.PowerBank.class).isPresent();
+    }
+
+    /** The same part under another id. */
+    public Part withId(String newId) {
+        return new Part(newId, name, family, note, massG, price, standing, body, facets);
+    }
+
+    /** The same part with another body. */
+    public Part withBody(Body newBody) {
+        return new Part(id, name, family, note, massG, price, standing, newBody, facets);
+    }
+
+    /** The same part with a facet set in place of the one of its kind. */
+    public Part withFacet(Facet facet) {
+        List<Facet> changed = new ArrayList<>(facets);
+        boolean replaced = false;
+        for (int i = 0; i < changed.size(); i++) {
+            if (changed.get(i).getClass() == facet.getClass()) {
+                changed.set(i, facet);
+                replaced = true;
+            }
+        }
+        if (!replaced) {
+            changed.add(facet);
+        }
+        return new Part(id, name, family, note, massG, price, standing, body, changed);
+    }
+}

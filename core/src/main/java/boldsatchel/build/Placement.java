@@ -1,0 +1,49 @@
+package boldsatchel.build;
+
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * Where a part lies.
+ *
+ * @param part its id
+ * @param shell id of the shell it lies in
+ * @param at low corner of its turned bounding box in the shell's frame
+ * @param orientation how it is turned
+ * @param touches ids of parts it is meant to touch: stuck, screwed or plugged to them
+ */
+public record Placement(String part, String shell, Vec at, Orientation orientation, Set<String> touches) {
+
+    /** Copies the set, in a stable order. */
+    public Placement {
+        touches = java.util.Collections.unmodifiableSortedSet(new TreeSet<>(touches));
+    }
+
+    /** The same part elsewhere in its shell. */
+    public Placement at(Vec newAt) {
+        return new Placement(part, shell, newAt, orientation, touches);
+    }
+
+    /** The same part turned. */
+    public Placement turned(Orientation newOrientation) {
+        return new Placement(part, shell, at, newOrientation, touches);
+    }
+
+    /**
+     * A box of the part in the shell's frame.
+     *
+     * @param box in the part's frame
+     * @param bounds the part's bounding box
+     */
+    public Box place(Box box, Box bounds) {
+        Box turnedBounds = Box.between(orientation.turn(bounds.lowCorner()), orientation.turn(bounds.highCorner()));
+        Box turned = Box.between(orientation.turn(box.lowCorner()), orientation.turn(box.highCorner()));
+        return turned.moved(
+                new Vec(at.x() - turnedBounds.x(), at.y() - turnedBounds.y(), at.z() - turnedBounds.z()));
+    }
+
+    /** A point of the part in the shell's frame. */
+    public Vec place(Vec point, Box bounds) {
+        return place(new Box(point.x(), point.y(), point.z(), 0, 0, 0), bounds).lowCorner();
+    }
+}

@@ -1,0 +1,21 @@
+package boldsatchel.build;
+
+/**
+ * A point or a displacement in a frame of a part or a shell.
+ *
+ * @param x to the right, mm
+ * @param y to the back, mm
+ * @param z up, mm
+ */
+public record Vec(double x, double y, double z) {
+
+    /** Sum. */
+    public Vec plus(Vec other) {
+        return new Vec(x + other.x, y + other.y, z + other.z);
+    }
+
+    /** Along an axis: 0 x, 1 y, 2 z. */
+    public double along(int axis) {
+        return axis == 0 ? x : axis == 1 ? y : z;
+    }
+}

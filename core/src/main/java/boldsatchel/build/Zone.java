@@ -1,0 +1,37 @@
+package boldsatchel.build;
+
+/**
+ * Space around a part that must stay free.
+ *
+ * @param kind why
+ * @param box where, in the part's frame; may reach beyond the part
+ */
+public record Zone(Kind kind, Box box) {
+
+    /** Why a zone must stay free. */
+    public enum Kind {
+        /** A plug and the bend of its cable. */
+        PLUG("plug room"),
+        /** Air has to move here. */
+        AIR("air room"),
+        /** A finger has to reach. */
+        FINGER("finger room"),
+        /** No metal in front of an antenna. */
+        ANTENNA("antenna field"),
+        /** Pouch cells grow. */
+        SWELL("swelling room"),
+        /** Anything else. */
+        KEEPOUT("keep-out");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        /** As written in a sentence. */
+        public String words() {
+            return words;
+        }
+    }
+}

@@ -1,0 +1,67 @@
+package boldsatchel.drawing;
+
+import java.util.EnumMap;
+import java.util.Map;
+
+/** What a mark is drawn in, by meaning. The window's light and dark themes and the printed page give it a colour. */
+public enum Ink {
+    /** Outlines and words. */
+    INK("#2b2620", "#ece4d6"),
+    /** Words of less weight. */
+    SOFT("#665d50", "#b9ae9c"),
+    /** Guides. */
+    FAINT("#b8ab97", "#6b6254"),
+    /** Ground. */
+    PAPER("#fbf7ef", "#211d19"),
+    /** What can be acted on, and what is selected. */
+    ACCENT("#0b5f78", "#62bcd4"),
+    /** Fine. */
+    FINE("#2c6a3f", "#7fc08f"),
+    /** Watch. */
+    WATCH("#8a5a00", "#e0ad4c"),
+    /** Stop. */
+    STOP("#a32a1d", "#f08a78"),
+    /** Walls of a case. */
+    WALL("#cfc4b2", "#4a4339"),
+    /** Boards. */
+    BOARD("#c9d8c0", "#3f5238"),
+    /** Screens. */
+    SCREEN("#c4d5e0", "#354b5a"),
+    /** Keys and pointers. */
+    KEYS("#ddd2e3", "#4c4055"),
+    /** Cells. */
+    ENERGY("#ecd9a8", "#5e4d22"),
+    /** Chargers and converters. */
+    POWER("#f0cdb8", "#64402c"),
+    /** Fans and heat sinks. */
+    AIR("#d3e3df", "#38504b"),
+    /** Everything else. */
+    OTHER("#dcd7cc", "#47423a");
+
+    private final String light;
+    private final String dark;
+
+    Ink(String light, String dark) {
+        this.light = light;
+        this.dark = dark;
+    }
+
+    /** Colour on paper and in the light theme, as in CSS. */
+    public String light() {
+        return light;
+    }
+
+    /** Colour in the dark theme, as in CSS. */
+    public String dark() {
+        return dark;
+    }
+
+    /** All inks with their light colours. */
+    public static Map<Ink, String> lights() {
+        Map<Ink, String> map = new EnumMap<>(Ink.class);
+        for (Ink ink : values()) {
+            map.put(ink, ink.light);
+        }
+        return map;
+    }
+}

@@ -1,0 +1,222 @@
+package boldsatchel.edit;
+
+import boldsatchel.build.Brief;
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.HeatPath;
+import boldsatchel.build.Hinge;
+import boldsatchel.build.Orientation;
+import boldsatchel.build.Part;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Rung;
+import boldsatchel.build.Shell;
+import boldsatchel.build.Vec;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/** The edits there are. */
+public final class Edits {
+
+    private Edits() {}
+
+    /** Changes the brief. */
+    public static Edit brief(String name, UnaryOperator<Brief> change) {
+        return new Edit(name, b -> b.withBrief(change.apply(b.brief())));
+    }
+
+    /** Adds a part to the table, under a free id. */
+    public static Edit addPart(Part part) {
+        return new Edit("add " + part.name(), b -> {
+            List<Part> parts = new ArrayList<>(b.parts());
+            parts.add(part.withId(b.freeId(part.id())));
+            return b.withParts(parts);
+        });
+    }
+
+    /** Takes a part out, with its place, its heat paths and its rung; what hung on the rung hangs on the one above. */
+    public static Edit removePart(Part part) {
+        return new Edit("remove " + part.name(), b -> {
+            String id = part.id();
+            List<Placement> placements = b.placements().stream()
+                    .filter(p -> !p.part().equals(id))
+                    .map(p -> withoutTouch(p, id))
+                    .toList();
+            List<HeatPath> paths =
+                    b.heatPaths().stream().filter(p -> !p.part().equals(id)).toList();
+            return b.withParts(b.parts().stream().filter(p -> !p.id().equals(id)).toList())
+                    .withPlacements(placements)
+                    .withHeatPaths(paths)
+                    .withChain(withoutPart(b.chain(), id));
+        });
+    }
+
+    private static Placement withoutTouch(Placement p, String id) {
+        return new Placement(
+                p.part(),
+                p.shell(),
+                p.at(),
+                p.orientation(),
+                Set.copyOf(p.touches().stream().filter(t -> !t.equals(id)).toList()));
+    }
+
+    private static List<Rung> withoutPart(List<Rung> rungs, String part) {
+        List<Rung> kept = new ArrayList<>();
+        for (Rung rung : rungs) {
+            List<Rung> feeds = withoutPart(rung.feeds(), part);
+            if (rung.part().filter(part::equals).isPresent()) {
+                kept.addAll(feeds);
+            } else {
+                kept.add(new Rung(rung.id(), rung.stage(), feeds));
+            }
+        }
+        return kept;
+    }
+
+    /** Puts another part in the place of one: same id, so its place, rung and neighbours stay. */
+    public static Edit replacePart(Part old, Part by) {
+        return new Edit("replace " + old.name() + " by " + by.name(), b -> b.withPart(by.withId(old.id())));
+    }
+
+    /** Changes a figure or a word of a part. */
+    public static Edit changePart(String what, Part changed) {
+        return new Edit("change " + what + " of " + changed.name(), b -> b.withPart(changed));
+    }
+
+    /** Lays a part somewhere. */
+    public static Edit move(Part part, Vec to) {
+        return new Edit("move " + part.name(), b -> b.placement(part.id())
+                .map(p -> b.withPlacement(p.at(to)))
+                .orElse(b));
+    }
+
+    /** Turns a part; its low corner stays. */
+    public static Edit turn(Part part, Orientation orientation) {
+        return new Edit("turn " + part.name(), b -> b.placement(part.id())
+                .map(p -> b.withPlacement(p.turned(orientation)))
+                .orElse(b));
+    }
+
+    /** Takes a part from the table into a shell. */
+    public static Edit place(Part part, Shell shell) {
+        return new Edit(
+                "place " + part.name(),
+                b -> b.withPlacement(new Placement(
+                        part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of())));
+    }
+
+    /** Says that two parts are meant to touch, or not. */
+    public static Edit touch(Part part, String other, boolean touches) {
+        return new Edit("let " + part.name() + " touch", b -> b.placement(part.id())
+                .map(p -> {
+                    Set<String> all = new java.util.TreeSet<>(p.touches());
+                    if (touches) {
+                        all.add(other);
+                    } else {
+                        all.remove(other);
+                    }
+                    return b.withPlacement(new Placement(p.part(), p.shell(), p.at(), p.orientation(), all));
+                })
+                .orElse(b));
+    }
+
+    /** Changes a shell. */
+    public static Edit changeShell(String what, Shell changed) {
+        return new Edit(
+                "change " + what + " of " + changed.name(),
+                b -> b.withShells(b.shells().stream()
+                        .map(s -> s.id().equals(changed.id()) ? changed : s)
+                        .toList()));
+    }
+
+    /** Adds a shell. */
+    public static Edit addShell(Shell shell) {
+        return new Edit("add " + shell.name(), b -> {
+            List<Shell> shells = new ArrayList<>(b.shells());
+            shells.add(shell);
+            return b.withShells(shells);
+        });
+    }
+
+    /** Changes the hinge. */
+    public static Edit changeHinge(String what, Hinge hinge) {
+        return new Edit("change " + what, b -> b.withHinge(Optional.of(hinge)));
+    }
+
+    /** Makes a source part the first rung of a new chain. */
+    public static Edit startChain(Part source) {
+        return new Edit("start a chain at " + source.name(), b -> {
+            List<Rung> chain = new ArrayList<>(b.chain());
+            chain.add(Rung.of(b.freeId("rung-" + source.id()), new Rung.OfPart(source.id())));
+            return b.withChain(chain);
+        });
+    }
+
+    /** Hangs a stage behind a rung. */
+    public static Edit hang(String name, String behind, Rung.Stage stage) {
+        return new Edit("hang " + name, b -> b.withChain(b.chain().stream()
+                .map(root -> root.map(r -> r.id().equals(behind) ? with(r, stage, b) : r))
+                .toList()));
+    }
+
+    private static Rung with(Rung rung, Rung.Stage stage, Build build) {
+        List<Rung> feeds = new ArrayList<>(rung.feeds());
+        String wish = switch (stage) {
+            case Rung.OfPart of -> "rung-" + of.part();
+            case Rung.Wire w -> "wire";
+            case Rung.Contact c -> c.kind().words();
+            case Rung.Diode d -> "diode";
+        };
+        feeds.add(Rung.of(build.freeId(wish), stage));
+        return new Rung(rung.id(), rung.stage(), feeds);
+    }
+
+    /** Changes what a rung is: a wire's gauge, a fuse's rating. */
+    public static Edit changeRung(String what, String rung, Rung.Stage stage) {
+        return new Edit("change " + what, b -> b.withChain(b.chain().stream()
+                .map(root -> root.map(r -> r.id().equals(rung) ? new Rung(r.id(), stage, r.feeds()) : r))
+                .toList()));
+    }
+
+    /** Takes a rung out; what it fed hangs on the rung above. */
+    public static Edit removeRung(String name, String rung) {
+        return new Edit("remove " + name, b -> b.withChain(without(b.chain(), rung)));
+    }
+
+    private static List<Rung> without(List<Rung> rungs, String id) {
+        List<Rung> kept = new ArrayList<>();
+        for (Rung rung : rungs) {
+            List<Rung> feeds = without(rung.feeds(), id);
+            if (rung.id().equals(id)) {
+                kept.addAll(feeds);
+            } else {
+                kept.add(new Rung(rung.id(), rung.stage(), feeds));
+            }
+        }
+        return kept;
+    }
+
+    /** Sets one facet of a part. */
+    public static Edit changeFacet(String what, Part part, Facet facet) {
+        return changePart(what, part.withFacet(facet));
+    }
+
+    /** Renames the build. */
+    public static Edit rename(String name) {
+        return new Edit(
+                "rename the build",
+                b -> new Build(
+                        name,
+                        b.variant(),
+                        b.brief(),
+                        b.parts(),
+                        b.shells(),
+                        b.hinge(),
+                        b.placements(),
+                        b.chain(),
+                        b.heatPaths(),
+                        b.sundriesG()));
+    }
+}

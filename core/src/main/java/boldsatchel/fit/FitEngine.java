@@ -1,0 +1,360 @@
+package boldsatchel.fit;
+
+import boldsatchel.build.Box;
+import boldsatchel.build.Build;
+import boldsatchel.build.Face;
+import boldsatchel.build.Hinge;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Port;
+import boldsatchel.build.Shell;
+import boldsatchel.build.Vec;
+import boldsatchel.build.Vent;
+import boldsatchel.build.Zone;
+import boldsatchel.quantity.Reading;
+import boldsatchel.quantity.Spread;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
+
+/**
+ * Fit: does everything go in, with room. All solids are boxes along the axes, so every answer is exact. Pairs are found by
+ * sweeping along x, sorted by low end, which looks at neighbours only.
+ */
+
+public final class FitEngine {
+
+    /** Overlaps smaller than this are rounding or contact, mm. */
+    static final double CONTACT_MM = 0.01;
+
+    /** Gaps wider than this are no news, mm. */
+    private static final double NEAR_MM = 15;
+
+    /** Air a vent needs in front of it, mm. */
+    private static final double VENT_CLEAR_MM = 3;
+
+    /** A socket this close behind its wall is reached by a plug, mm. */
+    private static final double PORT_REACH_MM = 3;
+
+    private FitEngine() {}
+
+    /** Evaluates a build. */
+    public static FitResult evaluate(Build build) {
+        List<Placed> placed = Placed.all(build, Reading.NOMINAL);
+        Set<String> ids = build.placements().stream().map(Placement::part).collect(Collectors.toSet());
+        List<String> loose =
+                build.parts().stream().map(p -> p.id()).filter(id -> !ids.contains(id)).toList();
+        Findings found = new Findings(build);
+        for (Shell shell : build.shells()) {
+            List<Placed> inside =
+                    placed.stream().filter(p -> p.shell().id().equals(shell.id())).toList();
+            found.insideShell(shell, inside);
+        }
+        build.hinge().ifPresent(hinge -> found.closedLid(hinge, placed));
+        found.gaps.sort(Comparator.comparingDouble(FitResult.Gap::gapMm));
+        return new FitResult(
+                placed,
+                loose,
+                List.copyOf(found.clashes),
+                List.copyOf(found.gaps),
+                List.copyOf(found.outside),
+                List.copyOf(found.intrusions),
+                List.copyOf(found.stranded),
+                List.copyOf(found.covered),
+                tightest(build, found));
+    }
+
+    /** The tightest meeting again with its parts' figures moved: the range of the least gap. */
+    private static Optional<Spread> tightest(Build build, Findings found) {
+        Optional<FitResult.Clash> clash =
+                found.clashes.stream().max(Comparator.comparingDouble(FitResult.Clash::depthMm));
+        Optional<FitResult.Outside> outside =
+                found.outside.stream().max(Comparator.comparingDouble(FitResult.Outside::byMm));
+        double clashDepth = clash.map(FitResult.Clash::depthMm).orElse(0.0);
+        if (outside.isPresent() && outside.get().byMm() > clashDepth) {
+            FitResult.Outside out = outside.get();
+            return Optional.of(Spread.of(reading -> -placed(build, out.part(), reading)
+                    .map(p -> outsideBy(p, out.shell()))
+                    .orElse(0.0)));
+        }
+        if (clash.isPresent()) {
+            FitResult.Clash c = clash.get();
+            return Optional.of(Spread.of(reading -> meeting(build, c.a(), c.b(), c.where(), reading)));
+        }
+        return found.gaps.stream()
+                .findFirst()
+                .map(g -> Spread.of(reading -> meeting(build, g.a(), g.b(), g.where(), reading)));
+    }
+
+    private static Optional<Placed> placed(Build build, String part, Reading reading) {
+        return build.part(part).flatMap(p -> build.placement(part)
+                .flatMap(at -> build.shell(at.shell()).map(s -> Placed.of(p, at, s, reading))));
+    }
+
+    /** Signed distance of two parts, or of a part and the ribs and walls of a shell; negative for the depth of a clash. */
+    private static double meeting(Build build, String a, String b, FitResult.Where where, Reading reading) {
+        Optional<Placed> first = placed(build, a, reading).map(p -> seen(build, p, where));
+        Optional<Placed> second = placed(build, b, reading).map(p -> seen(build, p, where));
+        double least = Double.POSITIVE_INFINITY;
+        List<Box> others = second.map(Placed::solids)
+                .orElseGet(() ->
+                        build.shell(b).map(s -> shellSolids(build, s, where)).orElse(List.of()));
+        for (Box x : first.map(Placed::solids).orElse(List.of())) {
+            for (Box y : others) {
+                double signed = signedDistance(x, y);
+                least = Math.min(least, signed);
+            }
+        }
+        return least;
+    }
+
+    private static Placed seen(Build build, Placed placed, FitResult.Where where) {
+        boolean lid = where == FitResult.Where.CLOSED_LID && build.isLid(placed.shell());
+        return lid ? placed.closed(build.hinge().orElseThrow()) : placed;
+    }
+
+    private static List<Box> shellSolids(Build build, Shell shell, FitResult.Where where) {
+        if (where == FitResult.Where.SHELL) {
+            return shell.ribs();
+        }
+        boolean lid = build.isLid(shell);
+        return solidsWithFloor(shell).stream()
+                .map(b -> lid ? build.hinge().orElseThrow().closed(b) : b)
+                .toList();
+    }
+
+    /** Ribs and the floor plate: what a part of the other half can hit. */
+    private static List<Box> solidsWithFloor(Shell shell) {
+        List<Box> solids = new ArrayList<>(shell.ribs());
+        double wall = shell.wallMm().value();
+        solids.add(new Box(0, 0, -wall, shell.widthMm(), shell.depthMm(), wall));
+        return solids;
+    }
+
+    /** Straight distance when apart, minus the least depth when overlapping, mm. */
+    static double signedDistance(Box a, Box b) {
+        double square = 0;
+        double deepest = Double.NEGATIVE_INFINITY;
+        for (int axis = 0; axis < 3; axis++) {
+            double gap = a.gapAlong(axis, b);
+            square += gap > 0 ? gap * gap : 0;
+            deepest = Math.max(deepest, gap);
+        }
+        return deepest > 0 ? Math.sqrt(square) : deepest;
+    }
+
+    /** How far a part is through the walls of its shell; parts may rise through an open top. */
+    private static double outsideBy(Placed placed, Shell shell) {
+        double most = 0;
+        Box cavity = shell.cavity();
+        for (Box solid : placed.solids()) {
+            for (Face face : Face.values()) {
+                if (face == Face.TOP && shell.openTop()) {
+                    continue;
+                }
+                double beyond = face.sign() * (solid.end(face) - cavity.end(face));
+                most = Math.max(most, beyond);
+            }
+        }
+        return most;
+    }
+
+    /** Gathers what is found. */
+    private static final class Findings {
+        private final Build build;
+        private final List<FitResult.Clash> clashes = new ArrayList<>();
+        private final List<FitResult.Gap> gaps = new ArrayList<>();
+        private final List<FitResult.Outside> outside = new ArrayList<>();
+        private final List<FitResult.Intrusion> intrusions = new ArrayList<>();
+        private final List<FitResult.Stranded> stranded = new ArrayList<>();
+        private final List<FitResult.Covered> covered = new ArrayList<>();
+
+        Findings(Build build) {
+            this.build = build;
+        }
+
+        void insideShell(Shell shell, List<Placed> inside) {
+            pairs(inside, (a, b) -> meet(a, b, FitResult.Where.SHELL, shell.id()));
+            for (Placed p : inside) {
+                double by = outsideBy(p, shell);
+                if (by > CONTACT_MM) {
+                    outside.add(new FitResult.Outside(p.id(), shell, by));
+                }
+                for (Box rib : shell.ribs()) {
+                    meetFixed(p, rib, FitResult.Where.SHELL, shell.id(), shell.id());
+                }
+                ports(shell, p);
+                plugsAgainstWalls(shell, p);
+            }
+            shell.vents().forEach(vent -> vent(shell, vent, inside));
+        }
+
+        void closedLid(Hinge hinge, List<Placed> placed) {
+            Optional<Shell> base = build.shell(hinge.baseShell());
+            Optional<Shell> lid = build.shell(hinge.lidShell());
+            if (base.isEmpty() || lid.isEmpty()) {
+                return;
+            }
+            List<Placed> below =
+                    placed.stream().filter(p -> p.shell().equals(base.get())).toList();
+            List<Placed> above = placed.stream()
+                    .filter(p -> p.shell().equals(lid.get()))
+                    .map(p -> p.closed(hinge))
+                    .toList();
+            List<Placed> both = new ArrayList<>(below);
+            both.addAll(above);
+            pairs(both, (a, b) -> {
+                if (!a.shell().equals(b.shell())) {
+                    meet(a, b, FitResult.Where.CLOSED_LID, base.get().id());
+                }
+            });
+            for (Box solid : solidsWithFloor(lid.get())) {
+                Box closed = hinge.closed(solid);
+                below.forEach(p -> meetFixed(
+                        p, closed, FitResult.Where.CLOSED_LID, lid.get().id(), base.get().id()));
+            }
+            for (Box solid : solidsWithFloor(base.get())) {
+                above.forEach(p -> meetFixed(
+                        p, solid, FitResult.Where.CLOSED_LID, base.get().id(), base.get().id()));
+            }
+        }
+
+        /** Sweep along x over bounds grown by the largest gap or zone of interest. */
+        private static void pairs(List<Placed> parts, BiConsumer<Placed, Placed> visit) {
+            record Reach(Placed part, double low, double high) {}
+            List<Reach> sorted = parts.stream()
+                    .map(p -> {
+                        Box reach = p.zones().stream().map(Zone::box).reduce(p.bounds(), Box::around);
+                        return new Reach(p, reach.x() - NEAR_MM / 2, reach.high(0) + NEAR_MM / 2);
+                    })
+                    .sorted(Comparator.comparingDouble(Reach::low))
+                    .toList();
+            for (int i = 0; i < sorted.size(); i++) {
+                for (int j = i + 1; j < sorted.size() && sorted.get(j).low() <= sorted.get(i).high(); j++) {
+                    visit.accept(sorted.get(i).part(), sorted.get(j).part());
+                }
+            }
+        }
+
+        private void meet(Placed a, Placed b, FitResult.Where where, String frame) {
+            double least = Double.POSITIVE_INFINITY;
+            Box at = a.bounds();
+            for (Box x : a.solids()) {
+                for (Box y : b.solids()) {
+                    double distance = signedDistance(x, y);
+                    if (distance < least) {
+                        least = distance;
+                        at = distance < 0 ? overlap(x, y) : at;
+                    }
+                }
+            }
+            record(a.id(), b.id(), where, frame, least, at, a.mayTouch(b));
+            if (where == FitResult.Where.SHELL) {
+                intrude(a, b);
+                intrude(b, a);
+            }
+        }
+
+        private void meetFixed(Placed part, Box fixed, FitResult.Where where, String owner, String frame) {
+            for (Box solid : part.solids()) {
+                double distance = signedDistance(solid, fixed);
+                boolean clash = distance < -CONTACT_MM;
+                record(
+                        part.id(),
+                        owner,
+                        where,
+                        frame,
+                        distance,
+                        clash ? overlap(solid, fixed) : solid,
+                        distance < CONTACT_MM);
+            }
+        }
+
+        private void record(
+                String a, String b, FitResult.Where where, String frame, double distance, Box at, boolean mayTouch) {
+            if (distance < -CONTACT_MM) {
+                clashes.add(new FitResult.Clash(a, b, where, frame, at, -distance));
+            } else if (!mayTouch && distance < NEAR_MM) {
+                gaps.add(new FitResult.Gap(a, b, where, Math.max(0, distance)));
+            }
+        }
+
+        private static Box overlap(Box a, Box b) {
+            return Box.between(
+                    new Vec(Math.max(a.x(), b.x()), Math.max(a.y(), b.y()), Math.max(a.z(), b.z())),
+                    new Vec(
+                            Math.min(a.high(0), b.high(0)),
+                            Math.min(a.high(1), b.high(1)),
+                            Math.min(a.high(2), b.high(2))));
+        }
+
+        private void intrude(Placed owner, Placed by) {
+            if (owner.mayTouch(by)) {
+                return;
+            }
+            for (Zone zone : owner.zones()) {
+                for (Box solid : by.solids()) {
+                    double depth = -signedDistance(zone.box(), solid);
+                    if (depth > CONTACT_MM) {
+                        intrusions.add(new FitResult.Intrusion(owner.id(), by.id(), zone.kind(), depth));
+                    }
+                }
+            }
+        }
+
+        /** Plugs inside must end before the wall. */
+        private void plugsAgainstWalls(Shell shell, Placed p) {
+            for (Zone zone : p.zones()) {
+                if (zone.kind() != Zone.Kind.PLUG && zone.kind() != Zone.Kind.SWELL) {
+                    continue;
+                }
+                double beyond = 0;
+                for (Face face : Face.values()) {
+                    if (face == Face.TOP && shell.openTop()) {
+                        continue;
+                    }
+                    beyond = Math.max(
+                            beyond, face.sign() * (zone.box().end(face) - shell.cavity().end(face)));
+                }
+                if (beyond > CONTACT_MM) {
+                    intrusions.add(new FitResult.Intrusion(p.id(), shell.id(), zone.kind(), beyond));
+                }
+            }
+        }
+
+        private void ports(Shell shell, Placed p) {
+            for (Port port : p.part().body().ports()) {
+                if (port.use() != Port.Use.OUTSIDE) {
+                    continue;
+                }
+                Face face = p.placement().orientation().turn(port.face());
+                Vec mouth = p.placement().place(port.at(), p.part().body().bounds());
+                double by = Math.abs(shell.cavity().end(face) - mouth.along(face.axis()));
+                if (by > PORT_REACH_MM) {
+                    stranded.add(new FitResult.Stranded(p.id(), port, by));
+                }
+            }
+        }
+
+        private void vent(Shell shell, Vent vent, List<Placed> inside) {
+            for (Placed p : inside) {
+                boolean movesAir =
+                        p.part().facet(boldsatchel.build.Facet.MovesAir.class).isPresent();
+                for (Box solid : p.solids()) {
+                    boolean before = true;
+                    for (int axis = 0; axis < 3; axis++) {
+                        before &= axis == vent.wall().axis() || solid.gapAlong(axis, vent.box()) < 0;
+                    }
+                    double air = Math.abs(
+                            shell.cavity().end(vent.wall()) - solid.end(vent.wall()));
+                    if (before && air < VENT_CLEAR_MM && !movesAir) {
+                        covered.add(new FitResult.Covered(shell.id(), vent.name(), p.id(), air));
+                    }
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,97 @@
+package boldsatchel.heat;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Face;
+import boldsatchel.fit.FitResult;
+import boldsatchel.power.PowerResult;
+import boldsatchel.quantity.Reading;
+import boldsatchel.quantity.Spread;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Heat: steady temperatures of parts, air and walls at the mean power of the brief's profile. Model, solve, read off.
+ */
+public final class HeatEngine {
+
+    private HeatEngine() {}
+
+    /**
+     * Evaluates a build.
+     *
+     * @param fit where its parts lie
+     * @param power what heats them
+     */
+    public static HeatResult evaluate(Build build, FitResult fit, PowerResult power) {
+        Reading.Recorder recorder = new Reading.Recorder();
+        HeatModel model = new HeatModel(build, fit.placed(), power, recorder);
+        double[] celsius = model.network.solve();
+        List<HeatResult.Spot> spots = model.watched.stream()
+                .map(w -> new HeatResult.Spot(
+                        w.kind(), w.subject(), w.name(), w.wall(), celsius[w.node()], w.limitC(), w.heatW()))
+                .toList();
+        Optional<HeatModel.Watched> closest = model.watched.stream()
+                .filter(w -> Double.isFinite(w.limitC()))
+                .min(Comparator.comparingDouble(w -> w.limitC() - celsius[w.node()]));
+        return new HeatResult(
+                spots,
+                airs(build, model, celsius),
+                model.network.heatIn(),
+                closest.map(w -> margin(build, fit, power, model, celsius, w, recorder)),
+                closest.map(w -> spots.get(model.watched.indexOf(w))));
+    }
+
+    /** First-order range of the least margin: each input moves the heat balance, the balance moves the temperature. */
+    private static Spread margin(
+            Build build,
+            FitResult fit,
+            PowerResult power,
+            HeatModel model,
+            double[] celsius,
+            HeatModel.Watched spot,
+            Reading.Recorder recorder) {
+        double nominal = spot.limitC() - celsius[spot.node()];
+        double[] kelvinPerWatt = model.network.sensitivity(celsius, spot.node());
+        return Spread.around(nominal, recorder.inputs(), reading -> {
+            double[] imbalance = new HeatModel(build, fit.placed(), power, reading).network.residual(celsius);
+            double shift = 0;
+            for (int i = 0; i < imbalance.length; i++) {
+                shift += kelvinPerWatt[i] * imbalance[i];
+            }
+            return nominal - shift;
+        });
+    }
+
+    private static List<HeatResult.ShellAir> airs(Build build, HeatModel model, double[] celsius) {
+        List<HeatResult.ShellAir> airs = new ArrayList<>();
+        double ambient = build.brief().surroundings().ambientC();
+        for (HeatModel.Room room : model.rooms.values()) {
+            double vent = model.network.flow(
+                    celsius,
+                    l -> l.from() == room.air && l.to() == 0);
+            double rise = celsius[room.air] - ambient;
+            airs.add(new HeatResult.ShellAir(
+                    room.shell.id(),
+                    celsius[room.air],
+                    rise > 1e-9 ? vent / Air.carried(1) / rise * 1e3 : 0,
+                    vent,
+                    wallMean(room, celsius),
+                    room.fanFlowM3s > 0,
+                    room.shell.vents().isEmpty()));
+        }
+        return List.copyOf(airs);
+    }
+
+    private static double wallMean(HeatModel.Room room, double[] celsius) {
+        double sum = 0;
+        double area = 0;
+        for (Face face : Face.values()) {
+            double a = room.shell.cavity().area(face);
+            sum += a * celsius[room.outside(face)];
+            area += a;
+        }
+        return sum / area;
+    }
+}

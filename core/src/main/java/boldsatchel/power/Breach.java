@@ -1,0 +1,58 @@
+package boldsatchel.power;
+
+/**
+ * A limit that does not hold.
+ *
+ * @param kind which
+ * @param rung id of the rung
+ * @param value what is
+ * @param limit what may be
+ */
+public record Breach(Kind kind, String rung, double value, double limit) {
+
+    /** Kinds of limit; whether one ends a run. */
+    public enum Kind {
+        /** No voltage satisfies the loads. */
+        COLLAPSE("the voltage collapses", true),
+        /** A cell is down to its cut-off. */
+        CELL_CUTOFF("the cells reach their cut-off", true),
+        /** The protection trips. */
+        OVER_CURRENT("the pack's protection trips on over-current", true),
+        /** The source cannot give the current. */
+        SOURCE_LIMIT("the source is at its current limit", true),
+        /** A load sees too little. */
+        BELOW_WINDOW("the voltage falls below what it needs", true),
+        /** A load sees too much. */
+        ABOVE_WINDOW("the voltage is above what it bears", false),
+        /** A converter is at its current limit. */
+        CONVERTER_LIMIT("the converter is at its current limit", true),
+        /** A converter has too little input. */
+        DROPOUT("the converter has too little input left", true),
+        /** A converter's input is above its range. */
+        ABOVE_INPUT("the converter's input is above its range", false),
+        /** A wire, fuse, switch or plug carries more than it is made for. */
+        OVER_RATING("it carries more than it is made for", false),
+        /** A power bank sees too little load. */
+        SHUTS_OFF("the power bank takes the load for nothing and switches off", true),
+        /** Nothing is left. */
+        EMPTY("the energy is used up", true);
+
+        private final String words;
+        private final boolean endsRun;
+
+        Kind(String words, boolean endsRun) {
+            this.words = words;
+            this.endsRun = endsRun;
+        }
+
+        /** As said in a sentence. */
+        public String words() {
+            return words;
+        }
+
+        /** Whether the machine stops there. */
+        public boolean endsRun() {
+            return endsRun;
+        }
+    }
+}

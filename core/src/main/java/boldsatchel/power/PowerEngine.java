@@ -1,0 +1,148 @@
+package boldsatchel.power;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Mode;
+import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
+import boldsatchel.build.UseProfile;
+import boldsatchel.quantity.Reading;
+import boldsatchel.quantity.Spread;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Power: operating points, run time, what ends it, start-up. Sources form trees of wires, converters and loads; each tree is
+ * reduced to a network, solved for the high-voltage operating point, and read off rung by rung.
+ */
+public final class PowerEngine {
+
+    private PowerEngine() {}
+
+    /** Evaluates every chain of a build. */
+    public static PowerResult evaluate(Build build) {
+        Reading.Recorder recorder = new Reading.Recorder();
+        List<PowerResult.ChainResult> chains = new ArrayList<>();
+        for (Rung source : build.chain()) {
+            Network.of(build, source, recorder).ifPresent(n -> chains.add(chain(build, n)));
+        }
+        double hours = chains.stream()
+                .mapToDouble(c -> c.run().hours())
+                .min()
+                .orElse(0);
+        Spread spread = Double.isFinite(hours)
+                ? Spread.around(hours, recorder.inputs(), reading -> hours(build, reading))
+                : Spread.exact(hours);
+        Map<String, Double> heat = meanHeat(build, chains);
+        double wires = heat.entrySet().stream()
+                .filter(e -> build.part(e.getKey()).isEmpty())
+                .mapToDouble(Map.Entry::getValue)
+                .sum();
+        heat.keySet().removeIf(id -> build.part(id).isEmpty());
+        return new PowerResult(chains, unfed(build), spread, heat, wires);
+    }
+
+    /** Run time of the brief's profile on the coarse table: for the many evaluations behind a range. */
+    private static double hours(Build build, Reading reading) {
+        double least = Double.POSITIVE_INFINITY;
+        for (Rung source : build.chain()) {
+            Optional<Network> network = Network.of(build, source, reading);
+            if (network.isPresent()) {
+                least = Math.min(
+                        least,
+                        Discharge.run(network.get(), build.brief().profile(), Discharge.COARSE)
+                                .hours());
+            }
+        }
+        return least;
+    }
+
+    private static PowerResult.ChainResult chain(Build build, Network network) {
+        UseProfile profile = build.brief().profile();
+        List<OperatingPoint> points = profile.steps().stream()
+                .map(step -> network.solve(0.5, Demand.of(step)))
+                .toList();
+        Demand hardest = profile.steps().stream()
+                .max(Comparator.comparing(UseProfile.Step::mode)
+                        .thenComparingDouble(UseProfile.Step::brightness))
+                .map(Demand::of)
+                .orElse(Demand.of(Mode.BUSY));
+        Map<String, Double> others = new LinkedHashMap<>();
+        build.brief().profiles().stream()
+                .skip(1)
+                .forEach(p -> others.put(p.name(), Discharge.run(network, p).hours()));
+        return new PowerResult.ChainResult(
+                network.sourceRung(),
+                points,
+                network.solve(1, hardest),
+                network.solve(0.05, hardest),
+                network.solve(1, Demand.of(Mode.START)),
+                network.solve(1, Demand.of(Mode.SLEEP)),
+                Discharge.run(network, profile),
+                others,
+                startsDownTo(network));
+    }
+
+    /** Scans down from full for the last state of charge at which the start-up peak is met, then halves. */
+    static Optional<Double> startsDownTo(Network network) {
+        Demand start = Demand.of(Mode.START);
+        if (network.terminals(1, start).stop().isPresent()) {
+            return Optional.empty();
+        }
+        double good = 1;
+        double bad = -1;
+        for (int i = 19; i >= 0 && bad < 0; i--) {
+            double level = i / 20.0;
+            if (network.terminals(level, start).stop().isPresent()) {
+                bad = level;
+            } else {
+                good = level;
+            }
+        }
+        while (bad >= 0 && good - bad > 1e-4) {
+            double middle = (good + bad) / 2;
+            if (network.terminals(middle, start).stop().isPresent()) {
+                bad = middle;
+            } else {
+                good = middle;
+            }
+        }
+        return Optional.of(good);
+    }
+
+    /** Heat by part id, and by rung id for what is no part, weighted by the steps' durations. */
+    private static Map<String, Double> meanHeat(Build build, List<PowerResult.ChainResult> chains) {
+        Map<String, Double> heat = new HashMap<>();
+        Map<String, String> partOfRung = build.rungs()
+                .filter(r -> r.part().isPresent())
+                .collect(Collectors.toMap(Rung::id, r -> r.part().orElseThrow(), (a, b) -> a));
+        UseProfile profile = build.brief().profile();
+        for (PowerResult.ChainResult chain : chains) {
+            for (int k = 0; k < chain.points().size(); k++) {
+                double weight = profile.steps().get(k).minutes() / profile.minutes();
+                chain.points()
+                        .get(k)
+                        .rungs()
+                        .forEach((rung, state) ->
+                                heat.merge(partOfRung.getOrDefault(rung, rung), state.heatW() * weight, Double::sum));
+            }
+        }
+        return heat;
+    }
+
+    private static List<String> unfed(Build build) {
+        Set<String> fed = build.rungs().flatMap(r -> r.part().stream()).collect(Collectors.toSet());
+        return build.parts().stream()
+                .filter(p -> p.facet(Facet.DrawsPower.class).isPresent())
+                .map(Part::id)
+                .filter(id -> !fed.contains(id))
+                .toList();
+    }
+}

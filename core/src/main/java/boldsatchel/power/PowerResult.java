@@ -1,0 +1,60 @@
+package boldsatchel.power;
+
+import boldsatchel.quantity.Spread;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What the power engine found.
+ *
+ * @param chains one result a chain
+ * @param unfed ids of parts that draw power and hang on no chain
+ * @param hours run time of the brief's profile: the shortest of the chains; zero without any
+ * @param heatByPart mean heat of each part over the profile, W
+ * @param wireHeatW mean heat of wires, contacts and diodes, W
+ */
+public record PowerResult(
+        List<ChainResult> chains,
+        List<String> unfed,
+        Spread hours,
+        Map<String, Double> heatByPart,
+        double wireHeatW) {
+
+    /**
+     * One chain.
+     *
+     * @param source id of its first rung
+     * @param points operating point of each demand of the brief's profile, half full
+     * @param full working, at full charge
+     * @param low working, nearly empty: at a twentieth
+     * @param starting starting up at full charge
+     * @param noLoad asleep at full charge
+     * @param run of the brief's profile
+     * @param otherRuns hours of the brief's other profiles, by name
+     * @param startsDownTo least state of charge it starts from; nothing when it does not start at all
+     */
+    public record ChainResult(
+            String source,
+            List<OperatingPoint> points,
+            OperatingPoint full,
+            OperatingPoint low,
+            OperatingPoint starting,
+            OperatingPoint noLoad,
+            Discharge run,
+            Map<String, Double> otherRuns,
+            Optional<Double> startsDownTo) {
+
+        /** The point with the most power among the profile's. */
+        public OperatingPoint busiest() {
+            return points.stream()
+                    .reduce((a, b) -> b.collapsed() || b.watts() > a.watts() ? b : a)
+                    .orElseThrow();
+        }
+    }
+
+    /** The chain that ends first. */
+    public Optional<ChainResult> shortest() {
+        return chains.stream().reduce((a, b) -> b.run().hours() < a.run().hours() ? b : a);
+    }
+}

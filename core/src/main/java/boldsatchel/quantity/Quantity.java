@@ -1,0 +1,107 @@
+package boldsatchel.quantity;
+
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The kinds of number a build holds, each with the unit it is stored in and the units people write it in. Factors are
+ * exact by definition (BIPM SI brochure, 9th ed.; NIST SP 811 for the inch and the pound).
+ */
+public enum Quantity {
+    /** Stored in mm. */
+    LENGTH("mm", "127 mm", unit("mm", 1), unit("cm", 10), unit("m", 1000), unit("in", 25.4), unit("\"", 25.4)),
+    /** Stored in g. */
+    MASS("g", "350 g", unit("g", 1), unit("kg", 1000), unit("lb", 453.59237), unit("oz", 28.349523125)),
+    /** Stored in W. */
+    POWER("W", "12 W", unit("W", 1), unit("mW", 1e-3), unit("kW", 1e3)),
+    /** Stored in V. */
+    VOLTAGE("V", "5.1 V", unit("V", 1), unit("mV", 1e-3)),
+    /** Stored in A. */
+    CURRENT("A", "2.4 A", unit("A", 1), unit("mA", 1e-3), unit("µA", 1e-6), unit("uA", 1e-6)),
+    /** Stored in Wh. */
+    ENERGY("Wh", "9.6 Wh", unit("Wh", 1), unit("mWh", 1e-3), unit("kWh", 1e3), unit("kJ", 1 / 3.6)),
+    /** Stored in Ah. */
+    CHARGE("Ah", "2600 mAh", unit("Ah", 1), unit("mAh", 1e-3)),
+    /** Stored in Ω. */
+    RESISTANCE("Ω", "35 mΩ", unit("Ω", 1), unit("mΩ", 1e-3), unit("ohm", 1), unit("mohm", 1e-3)),
+    /** Stored in °C. */
+    TEMPERATURE("°C", "25 °C", unit("°C", 1), unit("C", 1)),
+    /** Stored in h. */
+    TIME("h", "90 min", unit("h", 1), unit("min", 1.0 / 60), unit("s", 1.0 / 3600), unit("d", 24)),
+    /** Stored in s. */
+    SHORT_TIME("s", "1.5 s", unit("s", 1), unit("ms", 1e-3), unit("min", 60)),
+    /** In the currency of the brief. */
+    MONEY("", "49.50"),
+    /** Stored in degrees. */
+    ANGLE("°", "110 °", unit("°", 1), unit("deg", 1)),
+    /** Stored in N. */
+    FORCE("N", "3 N", unit("N", 1)),
+    /** Stored in N·m. */
+    TORQUE("N·m", "0.4 N·m", unit("N·m", 1), unit("Nm", 1)),
+    /** Stored as a share of one. */
+    SHARE("%", "87 %", unit("%", 0.01)),
+    /** A plain number. */
+    COUNT("", "4"),
+    /** Stored in K/W. */
+    THERMAL_RESISTANCE("K/W", "4.5 K/W", unit("K/W", 1)),
+    /** Stored in K. */
+    TEMPERATURE_DIFFERENCE("K", "5 K", unit("K", 1)),
+    /** Stored in mm². */
+    AREA("mm²", "400 mm²", unit("mm²", 1), unit("mm2", 1), unit("cm²", 100), unit("cm2", 100)),
+    /** Stored in L/s. */
+    AIR_FLOW("L/s", "1.5 L/s", unit("L/s", 1), unit("m³/h", 1 / 3.6), unit("m3/h", 1 / 3.6), unit("cfm", 0.4719474432)),
+    /** Stored in Pa. */
+    PRESSURE("Pa", "20 Pa", unit("Pa", 1), unit("mmH2O", 9.80665));
+
+    private final String unit;
+    private final String example;
+    @SuppressWarnings("ImmutableEnumChecker") // Unmodifiable; the map keeps the order in which units are named.
+    private final Map<String, Double> factors;
+
+    Quantity(String unit, String example, Written... written) {
+        this.unit = unit;
+        this.example = example;
+        Map<String, Double> map = new LinkedHashMap<>();
+        Arrays.stream(written).forEach(w -> map.put(w.symbol, w.factor));
+        this.factors = Collections.unmodifiableMap(map);
+    }
+
+    private record Written(String symbol, double factor) {}
+
+    private static Written unit(String symbol, double factor) {
+        return new Written(symbol, factor);
+    }
+
+    /** Symbol of the unit it is shown in; shares are shown in percent. */
+    public String unit() {
+        return unit;
+    }
+
+    /** A value as someone would write it. */
+    public String example() {
+        return example;
+    }
+
+    /** Unit symbols that can be read. */
+    public List<String> units() {
+        return List.copyOf(factors.keySet());
+    }
+
+    /** Factor from a written unit to the stored one; case counts only where it tells units apart (mA, MA). */
+    Optional<Double> factor(String symbol) {
+        Double exact = factors.get(symbol);
+        if (exact != null) {
+            return Optional.of(exact);
+        }
+        List<Double> loose = factors.entrySet().stream()
+                .filter(e -> e.getKey().equalsIgnoreCase(symbol))
+                .map(Map.Entry::getValue)
+                .distinct()
+                .toList();
+        return loose.size() == 1 ? Optional.of(loose.getFirst()) : Optional.empty();
+    }
+}

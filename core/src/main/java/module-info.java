@@ -1,0 +1,28 @@
+import org.jspecify.annotations.NullMarked;
+
+/** What a build is and how it is judged; knows no window, no clock and no file but its own resources. */
+@NullMarked
+module boldsatchel.core {
+    requires static transitive org.jspecify;
+    requires tools.jackson.databind;
+    requires com.networknt.schema;
+    requires ejml.core;
+    requires ejml.ddense;
+    requires org.locationtech.jts;
+
+    exports boldsatchel.quantity;
+    exports boldsatchel.build;
+    exports boldsatchel.power;
+    exports boldsatchel.fit;
+    exports boldsatchel.balance;
+    exports boldsatchel.heat;
+    exports boldsatchel.cost;
+    exports boldsatchel.verdict;
+    exports boldsatchel.edit;
+    exports boldsatchel.drawing;
+
+    opens boldsatchel.build to
+            tools.jackson.databind;
+    opens boldsatchel.quantity to
+            tools.jackson.databind;
+}

@@ -1,0 +1,127 @@
+package boldsatchel;
+
+import boldsatchel.build.Body;
+import boldsatchel.build.Brief;
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Family;
+import boldsatchel.build.Material;
+import boldsatchel.build.Mode;
+import boldsatchel.build.Orientation;
+import boldsatchel.build.Part;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Rung;
+import boldsatchel.build.Shell;
+import boldsatchel.build.UseProfile;
+import boldsatchel.build.Vec;
+import boldsatchel.quantity.Basis;
+import boldsatchel.quantity.Figure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Small builds for tests. Figures carry no doubt unless a test gives them some. */
+public final class Samples {
+
+    private Samples() {}
+
+    public static Figure exact(double value) {
+        return new Figure(value, 0, Basis.MEASURED);
+    }
+
+    public static Part part(String id, Family family, double w, double d, double h, double g, Facet... facets) {
+        return new Part(
+                id,
+                id,
+                family,
+                "",
+                exact(g),
+                exact(0),
+                Part.Standing.OWNED,
+                Body.block(exact(w), exact(d), exact(h)),
+                List.of(facets));
+    }
+
+    public static Part block(String id, double w, double d, double h) {
+        return part(id, Family.DRIVE, w, d, h, 10);
+    }
+
+    public static Facet.DrawsPower load(double watts, double lowV, double highV) {
+        return load(watts, watts, lowV, highV);
+    }
+
+    public static Facet.DrawsPower load(double watts, double startWatts, double lowV, double highV) {
+        return new Facet.DrawsPower(
+                lowV,
+                (lowV + highV) / 2,
+                highV,
+                Facet.LoadKind.POWER,
+                exact(0),
+                exact(watts / 20),
+                exact(watts / 2),
+                exact(watts),
+                exact(startWatts),
+                exact(1),
+                exact(0));
+    }
+
+    public static Facet.Cells cells(
+            Facet.Chemistry chemistry, int s, int p, double ah, double cellOhms, double packOhms, double cutoffV) {
+        return new Facet.Cells(
+                chemistry,
+                s,
+                p,
+                exact(ah),
+                chemistry == Facet.Chemistry.LIFEPO4 ? 3.2 : 3.6,
+                exact(cellOhms),
+                exact(packOhms),
+                cutoffV,
+                1e3,
+                1e3,
+                true,
+                exact(1));
+    }
+
+    public static Facet.Converts converter(
+            Facet.ConverterKind kind, double outV, double q, double v, double r, double limitA, double dropoutV) {
+        return new Facet.Converts(kind, outV, exact(q), exact(v), exact(r), limitA, dropoutV, 0.5, 60, outV);
+    }
+
+    public static Build chain(Rung root, double packC, Part... parts) {
+        Brief brief = Brief.empty()
+                .withSurroundings(new Brief.Surroundings(25, packC, false, true))
+                .withProfiles(List.of(UseProfile.always(Mode.BUSY)));
+        return Build.empty("test").withBrief(brief).withParts(List.of(parts)).withChain(List.of(root));
+    }
+
+    public static Rung rung(String part, Rung... feeds) {
+        return Rung.of("r-" + part, new Rung.OfPart(part), feeds);
+    }
+
+    public static Shell box(double w, double d, double h, double wall, Material material) {
+        return new Shell(
+                "box",
+                "box",
+                w,
+                d,
+                h,
+                exact(wall),
+                material,
+                Shell.Making.PRINTED,
+                false,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                exact(0));
+    }
+
+    public static Build packed(Shell shell, List<Part> parts, List<Vec> at) {
+        List<Placement> placements = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            placements.add(
+                    new Placement(parts.get(i).id(), shell.id(), at.get(i), Orientation.AS_DRAWN, Set.of()));
+        }
+        return Build.empty("test").withShells(List.of(shell)).withParts(parts).withPlacements(placements);
+    }
+}

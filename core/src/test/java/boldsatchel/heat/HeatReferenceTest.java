@@ -1,0 +1,102 @@
+package boldsatchel.heat;
+
+import static boldsatchel.Samples.box;
+import static boldsatchel.Samples.exact;
+import static boldsatchel.Samples.part;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import boldsatchel.build.Box;
+import boldsatchel.build.Brief;
+import boldsatchel.build.Build;
+import boldsatchel.build.Face;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Family;
+import boldsatchel.build.Material;
+import boldsatchel.build.Part;
+import boldsatchel.build.Shell;
+import boldsatchel.build.Vec;
+import boldsatchel.build.Vent;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.power.PowerResult;
+import boldsatchel.quantity.Spread;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.assertj.core.data.Percentage;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** A box of 200 × 120 × 35 mm outside, free on all sides at 25 °C, worked out independently; held within 2 %. */
+public class HeatReferenceTest {
+
+    private static final Percentage TWO_PERCENT = Percentage.withPercentage(2);
+
+    private static HeatResult heat(Shell shell, double watts, Part... parts) {
+        Build build = boldsatchel.Samples.packed(
+                        shell, List.of(parts), java.util.Collections.nCopies(parts.length, new Vec(20, 20, 10)))
+                .withBrief(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
+        // All heat goes straight into the air, as wire heat does.
+        PowerResult power = new PowerResult(List.of(), List.of(), Spread.exact(0), Map.of(), watts);
+        return HeatEngine.evaluate(build, FitEngine.evaluate(build), power);
+    }
+
+    private static Shell outside(double wall, Material material, Vent... vents) {
+        Shell shell = box(200 - 2 * wall, 120 - 2 * wall, 35 - 2 * wall, wall, material);
+        return new Shell(
+                shell.id(),
+                shell.name(),
+                shell.widthMm(),
+                shell.depthMm(),
+                shell.heightMm(),
+                shell.wallMm(),
+                material,
+                shell.making(),
+                false,
+                List.of(),
+                List.of(vents),
+                Optional.empty(),
+                exact(0));
+    }
+
+    @DataProvider
+    Object[][] sealed() {
+        return new Object[][] {
+            {2.5, Material.PLASTIC, 8, 51.1, 36.8},
+            {2.5, Material.PLASTIC, 15, 70.7, 45.4},
+            {2.0, Material.ALUMINIUM_BARE, 8, 60.0, Double.NaN},
+            {2.0, Material.ALUMINIUM_PAINTED, 8, 49.6, Double.NaN}
+        };
+    }
+
+    @Test(dataProvider = "sealed")
+    public void aSealedBoxSettlesWhereWallsGiveOffWhatIsPutIn(
+            double wall, Material material, double watts, double airC, double wallC) {
+        HeatResult.ShellAir air = heat(outside(wall, material), watts).shells().getFirst();
+        assertThat(air.airC()).isCloseTo(airC, TWO_PERCENT);
+        if (!Double.isNaN(wallC)) {
+            assertThat(air.wallMeanC()).isCloseTo(wallC, TWO_PERCENT);
+        }
+    }
+
+    private static Vent vent(String name, double z, double areaMm2) {
+        return new Vent(name, Face.LEFT, new Box(0, 10, z, 0, areaMm2 / 2, 2), 1);
+    }
+
+    @Test
+    public void twoVentsOneAboveTheOtherLetWarmAirOut() {
+        Shell shell = outside(2.5, Material.PLASTIC, vent("low", -1, 400), vent("high", 29, 400));
+        HeatResult.ShellAir air = heat(shell, 15).shells().getFirst();
+        assertThat(air.airC()).isCloseTo(64.7, TWO_PERCENT);
+        assertThat(air.ventW()).isCloseTo(2.2, Percentage.withPercentage(3));
+    }
+
+    @Test
+    public void aFanMovesWhatItsLineAndTheOpeningsAllow() {
+        Part fan = part("fan", Family.COOLING, 30, 30, 10, 20, new Facet.MovesAir(exact(1.5), exact(20)));
+        Shell shell = outside(2.5, Material.PLASTIC, vent("out", 10, 400), new Vent("in", Face.RIGHT, new Box(195, 10, 10, 0, 60, 10), 1));
+        HeatResult.ShellAir air = heat(shell, 15, fan).shells().getFirst();
+        assertThat(air.flowLs()).isCloseTo(0.80, TWO_PERCENT);
+        // The independent figure leaves convection inside as without a fan; moving air can only help.
+        assertThat(air.airC()).isBetween(36.0, 37.3 * 1.02);
+    }
+}
