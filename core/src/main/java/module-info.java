@@ -4,7 +4,7 @@ import org.jspecify.annotations.NullMarked;
 @NullMarked
 module boldsatchel.core {
     requires static transitive org.jspecify;
-    requires tools.jackson.databind;
+    requires transitive tools.jackson.databind;
     requires com.networknt.schema;
     requires ejml.core;
     requires ejml.ddense;
@@ -20,8 +20,12 @@ module boldsatchel.core {
     exports boldsatchel.verdict;
     exports boldsatchel.edit;
     exports boldsatchel.drawing;
+    exports boldsatchel.format;
+    exports boldsatchel.shelf;
 
     opens boldsatchel.build to
+            tools.jackson.databind;
+    opens boldsatchel.shelf to
             tools.jackson.databind;
     opens boldsatchel.quantity to
             tools.jackson.databind;

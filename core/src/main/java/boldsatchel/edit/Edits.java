@@ -11,11 +11,13 @@ import boldsatchel.build.Placement;
 import boldsatchel.build.Rung;
 import boldsatchel.build.Shell;
 import boldsatchel.build.Vec;
+import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** The edits there are. */
 public final class Edits {
@@ -131,12 +133,15 @@ public final class Edits {
                         .toList()));
     }
 
-    /** Adds a shell. */
-    public static Edit addShell(Shell shell) {
-        return new Edit("add " + shell.name(), b -> {
-            List<Shell> shells = new ArrayList<>(b.shells());
-            shells.add(shell);
-            return b.withShells(shells);
+    /** Takes another case; parts stay where they are in shells of the same id, the others go back on the table. */
+    public static Edit takeCase(Library.Case taken) {
+        return new Edit("take " + taken.name(), b -> {
+            Set<String> ids = taken.shells().stream().map(Shell::id).collect(Collectors.toSet());
+            return b.withShells(taken.shells())
+                    .withHinge(taken.hinge())
+                    .withPlacements(b.placements().stream()
+                            .filter(p -> ids.contains(p.shell()))
+                            .toList());
         });
     }
 

@@ -18,10 +18,10 @@ import java.util.List;
 public record Discharge(double hours, Breach end, double endLevel, List<Sample> samples, double meanWatts) {
 
     /** Intervals of the table; a multiple of 20, so that no kink of a rest-voltage curve falls inside one. */
-    static final int FINE = 200;
+    static final int FINE = 100;
 
     /** Intervals for the many runs behind a range. */
-    static final int COARSE = 40;
+    static final int COARSE = 10;
 
     private static final int MOST_SAMPLES = 240;
     private static final double FOREVER_HOURS = 24 * 365.0;
@@ -91,7 +91,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
         List<Table> tables = new ArrayList<>();
         for (UseProfile.Step step : profile.steps()) {
             Demand demand = Demand.of(step);
-            Table same = tables.stream().filter(t -> t.demand.equals(demand)).findFirst().orElse(null);
+            Table same = tables.stream().filter(t -> t.circuit.demand().equals(demand)).findFirst().orElse(null);
             tables.add(same != null ? same : new Table(network, demand, intervals));
         }
         return tables;
@@ -99,8 +99,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
 
     /** Current of one demand over the state of charge, down to where something stops it. */
     private static final class Table {
-        private final Network network;
-        private final Demand demand;
+        private final Network.Circuit circuit;
         private final int intervals;
         private final double[] amps;
         private final double[] volts;
@@ -111,8 +110,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
         private Breach end;
 
         Table(Network network, Demand demand, int intervals) {
-            this.network = network;
-            this.demand = demand;
+            this.circuit = network.at(demand);
             this.intervals = intervals;
             this.amps = new double[intervals + 1];
             this.volts = new double[intervals + 1];
@@ -128,7 +126,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
 
         private void fill() {
             for (int i = 0; i <= intervals; i++) {
-                Network.Terminals point = network.terminals(levelAt(i), demand);
+                Network.Terminals point = circuit.terminals(levelAt(i));
                 if (point.stop().isPresent()) {
                     if (i == 0) {
                         endLevel = 1;
@@ -136,7 +134,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
                         put(0, point);
                     } else {
                         locateEnd(levelAt(i), levelAt(i - 1), point.stop().get());
-                        put(i, network.terminals(endLevel, demand));
+                        put(i, circuit.terminals(endLevel));
                     }
                     for (int j = i + 1; j <= intervals; j++) {
                         amps[j] = amps[i];
@@ -160,17 +158,17 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
         }
 
         private double hoursAt(int i) {
-            return network.store().hoursAt(volts[i], amps[i]);
+            return circuit.store().hoursAt(volts[i], amps[i]);
         }
 
-        /** Halves the interval until the level at which the run stops is known to a millionth. */
+        /** Halves the interval until the level at which the run stops is known to a ten-thousandth of it. */
         private void locateEnd(double stopped, double running, Breach breach) {
             double low = stopped;
             double high = running;
             Breach found = breach;
-            while (high - low > 1e-6) {
+            while (high - low > 1e-4 / intervals) {
                 double middle = (low + high) / 2;
-                var stop = network.terminals(middle, demand).stop();
+                var stop = circuit.terminals(middle).stop();
                 if (stop.isPresent()) {
                     low = middle;
                     found = stop.get();

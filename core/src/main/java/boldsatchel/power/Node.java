@@ -2,21 +2,20 @@ package boldsatchel.power;
 
 import boldsatchel.build.Facet.ConverterKind;
 import boldsatchel.build.Facet.LoadKind;
-import boldsatchel.build.Mode;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 
 /**
- * The electrical network of one chain with all figures read: what the solver works on. Resistances in a row are one node, so
- * that each Newton solution nests only at forks.
+ * The electrical network of one chain for one demand, with all figures read: what the solver works on. Resistances in a row are one
+ * node, so that each Newton solution nests only at forks; what hangs on a converter is solved once, when the network is made.
  */
 sealed interface Node {
 
     /** Adds the current drawn when the node's input is at a voltage, and its slope, or marks a collapse. */
-    void draw(double volts, Demand demand, Draw out);
+    void draw(double volts, Draw out);
 
     /** Reports every rung below at the solution. */
-    void readOff(double volts, Demand demand, Observer observer);
+    void readOff(double volts, Observer observer);
 
     /** Hears what each rung does at the solution. */
     interface Observer {
@@ -26,34 +25,57 @@ sealed interface Node {
     }
 
     /** Current of a node at a voltage, for reading off. */
-    static double amps(Node node, double volts, Demand demand) {
+    static double amps(Node node, double volts) {
         Draw draw = new Draw();
-        node.draw(volts, demand, draw);
+        node.draw(volts, draw);
         return draw.collapsed ? Double.NaN : draw.amps;
     }
 
     /** Nothing is connected. */
     record Open() implements Node {
         @Override
-        public void draw(double volts, Demand demand, Draw out) {}
+        public void draw(double volts, Draw out) {}
 
         @Override
-        public void readOff(double volts, Demand demand, Observer observer) {}
+        public void readOff(double volts, Observer observer) {}
     }
 
-    /** Several branches on one voltage. */
-    record Fork(List<Node> branches) implements Node {
-        @Override
-        public void draw(double volts, Demand demand, Draw out) {
+    /**
+     * Several branches on one voltage. What draws a fixed power, current or conductance is summed once; only the rest is asked
+     * again at every voltage.
+     */
+    record Fork(List<Node> branches, double watts, double amps, double siemens, List<Node> rest) implements Node {
+
+        static Fork of(List<Node> branches) {
+            double watts = 0;
+            double amps = 0;
+            double siemens = 0;
+            List<Node> rest = new ArrayList<>();
             for (Node branch : branches) {
-                branch.draw(volts, demand, out);
+                switch (branch) {
+                    case Load l when l.kind == LoadKind.POWER -> watts += l.watts;
+                    case Load l when l.kind == LoadKind.CURRENT -> amps += l.watts / l.nominalV;
+                    case Load l -> siemens += l.watts / (l.nominalV * l.nominalV);
+                    case Converter c when c.kind == ConverterKind.STEP_DOWN && !Double.isNaN(c.outAmps) ->
+                        watts += c.downWatts();
+                    default -> rest.add(branch);
+                }
+            }
+            return new Fork(branches, watts, amps, siemens, rest);
+        }
+
+        @Override
+        public void draw(double volts, Draw out) {
+            out.add(watts / volts + amps + siemens * volts, siemens - watts / (volts * volts));
+            for (Node branch : rest) {
+                branch.draw(volts, out);
             }
         }
 
         @Override
-        public void readOff(double volts, Demand demand, Observer observer) {
+        public void readOff(double volts, Observer observer) {
             for (Node branch : branches) {
-                branch.readOff(volts, demand, observer);
+                branch.readOff(volts, observer);
             }
         }
     }
@@ -73,13 +95,13 @@ sealed interface Node {
         }
 
         @Override
-        public void draw(double volts, Demand demand, Draw out) {
-            double behind = voltsBehind(volts, demand, out);
+        public void draw(double volts, Draw out) {
+            double behind = voltsBehind(volts, out);
             if (out.collapsed) {
                 return;
             }
             Draw next = new Draw();
-            this.next.draw(behind, demand, next);
+            this.next.draw(behind, next);
             out.add(next.amps, next.slope / (1 + ohms * next.slope));
         }
 
@@ -88,7 +110,7 @@ sealed interface Node {
          * Newton's method from above falls monotonically onto the highest root, and where there is none its slope
          * turns over: a collapse is found, not guessed from a lack of convergence.
          */
-        double voltsBehind(double volts, Demand demand, Draw out) {
+        double voltsBehind(double volts, Draw out) {
             double top = volts - kneeV;
             double u = top;
             Draw scratch = new Draw();
@@ -97,7 +119,7 @@ sealed interface Node {
                     break;
                 }
                 scratch.clear();
-                next.draw(u, demand, scratch);
+                next.draw(u, scratch);
                 if (scratch.collapsed) {
                     break;
                 }
@@ -116,9 +138,9 @@ sealed interface Node {
         }
 
         @Override
-        public void readOff(double volts, Demand demand, Observer observer) {
-            double behind = voltsBehind(volts, demand, new Draw());
-            double amps = amps(next, behind, demand);
+        public void readOff(double volts, Observer observer) {
+            double behind = voltsBehind(volts, new Draw());
+            double amps = amps(next, behind);
             double at = volts;
             for (Resistor r : row) {
                 double after = at - (amps > 0 ? r.kneeV : 0) - r.ohms * amps;
@@ -130,7 +152,7 @@ sealed interface Node {
                 }
                 at = after;
             }
-            next.readOff(behind, demand, observer);
+            next.readOff(behind, observer);
         }
     }
 
@@ -146,43 +168,41 @@ sealed interface Node {
             double dropoutV,
             double lowV,
             double highV,
-            Node next)
+            Node next,
+            double outAmps)
             implements Node {
 
         @Override
-        public void draw(double volts, Demand demand, Draw out) {
-            Draw output = new Draw();
-            next.draw(outV, demand, output);
-            if (output.collapsed || volts <= 0) {
+        public void draw(double volts, Draw out) {
+            if (Double.isNaN(outAmps) || volts <= 0) {
                 out.collapsed = true;
                 return;
             }
             switch (kind) {
-                case STEP_DOWN -> stepDown(volts, output.amps, out);
-                case STEP_UP -> stepUp(volts, output.amps, out);
+                case STEP_DOWN -> stepDown(volts, out);
+                case STEP_UP -> stepUp(volts, out);
                 case STEP_UP_DOWN -> {
-                    double asDown = downWatts(output.amps) / volts;
-                    if (asDown > output.amps) {
-                        stepUp(volts, output.amps, out);
+                    if (downWatts() / volts > outAmps) {
+                        stepUp(volts, out);
                     } else {
-                        stepDown(volts, output.amps, out);
+                        stepDown(volts, out);
                     }
                 }
-                case LINEAR -> out.add(output.amps + q / outV, 0);
+                case LINEAR -> out.add(outAmps + q / outV, 0);
             }
         }
 
-        private double downWatts(double outAmps) {
+        private double downWatts() {
             return outV * outAmps + q + v * outAmps + r * outAmps * outAmps;
         }
 
-        private void stepDown(double volts, double outAmps, Draw out) {
-            double amps = downWatts(outAmps) / volts;
+        private void stepDown(double volts, Draw out) {
+            double amps = downWatts() / volts;
             out.add(amps, -amps / volts);
         }
 
         /** Power balance V·I = Pout + q + v·I + r·I² solved for the smaller I. */
-        private void stepUp(double volts, double outAmps, Draw out) {
+        private void stepUp(double volts, Draw out) {
             double watts = outV * outAmps + q;
             double u = volts - v;
             double root = u * u - 4 * r * watts;
@@ -196,9 +216,8 @@ sealed interface Node {
         }
 
         @Override
-        public void readOff(double volts, Demand demand, Observer observer) {
-            double in = amps(this, volts, demand);
-            double outAmps = amps(next, outV, demand);
+        public void readOff(double volts, Observer observer) {
+            double in = amps(this, volts);
             observer.rung(rung, volts, outV, in, outAmps, volts * in - outV * outAmps);
             boolean boosting = kind == ConverterKind.STEP_UP || (kind == ConverterKind.STEP_UP_DOWN && in > outAmps);
             double limited = boosting ? in : outAmps;
@@ -213,34 +232,28 @@ sealed interface Node {
             if (volts > highV) {
                 observer.breach(Breach.Kind.ABOVE_INPUT, rung, volts, highV);
             }
-            next.readOff(outV, demand, observer);
+            next.readOff(outV, observer);
         }
     }
 
-    /** A load; its watts are those at the nominal voltage. */
-    record Load(
-            String rung, LoadKind kind, double lowV, double nominalV, double highV, Map<Mode, Double> watts, double backlightW)
+    /** A load that draws its watts at the nominal voltage. */
+    record Load(String rung, LoadKind kind, double lowV, double nominalV, double highV, double watts, boolean on)
             implements Node {
 
-        double nominalWatts(Demand demand) {
-            return watts.getOrDefault(demand.mode(), 0.0) + backlightW * demand.brightness();
-        }
-
         @Override
-        public void draw(double volts, Demand demand, Draw out) {
-            double w = nominalWatts(demand);
+        public void draw(double volts, Draw out) {
             switch (kind) {
-                case POWER -> out.add(w / volts, -w / (volts * volts));
-                case CURRENT -> out.add(w / nominalV, 0);
-                case RESISTANCE -> out.add(w * volts / (nominalV * nominalV), w / (nominalV * nominalV));
+                case POWER -> out.add(watts / volts, -watts / (volts * volts));
+                case CURRENT -> out.add(watts / nominalV, 0);
+                case RESISTANCE -> out.add(watts * volts / (nominalV * nominalV), watts / (nominalV * nominalV));
             }
         }
 
         @Override
-        public void readOff(double volts, Demand demand, Observer observer) {
-            double amps = amps(this, volts, demand);
+        public void readOff(double volts, Observer observer) {
+            double amps = amps(this, volts);
             observer.rung(rung, volts, volts, amps, 0, volts * amps);
-            if (demand.mode() == Mode.OFF) {
+            if (!on) {
                 return;
             }
             if (volts < lowV) {

@@ -92,15 +92,15 @@ public final class PowerEngine {
 
     /** Scans down from full for the last state of charge at which the start-up peak is met, then halves. */
     static Optional<Double> startsDownTo(Network network) {
-        Demand start = Demand.of(Mode.START);
-        if (network.terminals(1, start).stop().isPresent()) {
+        Network.Circuit start = network.at(Demand.of(Mode.START));
+        if (start.terminals(1).stop().isPresent()) {
             return Optional.empty();
         }
         double good = 1;
         double bad = -1;
         for (int i = 19; i >= 0 && bad < 0; i--) {
             double level = i / 20.0;
-            if (network.terminals(level, start).stop().isPresent()) {
+            if (start.terminals(level).stop().isPresent()) {
                 bad = level;
             } else {
                 good = level;
@@ -108,7 +108,7 @@ public final class PowerEngine {
         }
         while (bad >= 0 && good - bad > 1e-4) {
             double middle = (good + bad) / 2;
-            if (network.terminals(middle, start).stop().isPresent()) {
+            if (start.terminals(middle).stop().isPresent()) {
                 bad = middle;
             } else {
                 good = middle;

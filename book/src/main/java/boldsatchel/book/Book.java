@@ -1,0 +1,262 @@
+package boldsatchel.book;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Mode;
+import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
+import boldsatchel.build.Shell;
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.Ink;
+import boldsatchel.drawing.Mark.Align;
+import boldsatchel.drawing.PackDrawings;
+import boldsatchel.drawing.PowerDrawings;
+import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.quantity.Units;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Verdict;
+import boldsatchel.verdict.Working;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/** The build book: the build sheet, the drawings and the parts list, as bytes ready to be written. */
+public final class Book {
+
+    private Book() {}
+
+    /** Every file of the book by its name. */
+    public static Map<String, byte[]> files(Evaluation evaluation) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        files.put("build-sheet.pdf", PdfWriter.pdf(evaluation.build().name(), sheet(evaluation)));
+        for (Drawing drawing : drawings(evaluation)) {
+            String name = drawing.title().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+            files.put(name + ".svg", SvgWriter.svg(drawing).getBytes(StandardCharsets.UTF_8));
+        }
+        files.put("parts.csv", partsList(evaluation.build()).getBytes(StandardCharsets.UTF_8));
+        return files;
+    }
+
+    /** The drawings of a build, each on its own sheet. */
+    public static List<Drawing> drawings(Evaluation evaluation) {
+        Build build = evaluation.build();
+        List<Drawing> drawings = new ArrayList<>();
+        for (Shell shell : build.shells()) {
+            drawings.add(PackDrawings.plan(evaluation, shell.id(), ""));
+            if (!build.isLid(shell)) {
+                drawings.add(PackDrawings.front(evaluation, shell.id(), ""));
+            }
+        }
+        if (!build.shells().isEmpty()) {
+            drawings.add(PackDrawings.side(evaluation));
+        }
+        for (ChainResult chain : evaluation.power().chains()) {
+            build.chain().stream()
+                    .filter(r -> r.id().equals(chain.source()))
+                    .forEach((Rung r) -> drawings.add(PowerDrawings.ladder(build, r, chain.busiest(), "")));
+            drawings.add(PowerDrawings.discharge(
+                    chain, chain.run().end().kind().words(), build.brief().limits().hours()));
+        }
+        return drawings;
+    }
+
+    /** The pages of the build sheet. */
+    public static List<Drawing> sheet(Evaluation evaluation) {
+        Build build = evaluation.build();
+        Flow flow = new Flow(build.name() + " · " + build.variant() + " · figures are estimates; makers' data stand above them");
+        flow.title(build.name());
+        flow.paragraph(build.variant() + ". " + build.brief().purpose(), 3.6, false, Ink.SOFT, 0);
+        flow.heading("Is it enough?");
+        verdicts(flow, evaluation);
+        flow.heading("What to look at");
+        findings(flow, evaluation);
+        flow.heading("Cautions");
+        Cautions.of(build).forEach(c -> flow.paragraph("· " + c, 3.2, false, Ink.INK, 0));
+        flow.turn();
+        flow.heading("Drawings");
+        drawings(evaluation).forEach(flow::drawing);
+        flow.turn();
+        flow.heading("Parts");
+        parts(flow, build);
+        flow.heading("Use profiles");
+        profiles(flow, build);
+        flow.heading("Working");
+        evaluation.verdicts().forEach(v -> working(flow, v));
+        return flow.done();
+    }
+
+    private static final List<Double> VERDICT_EDGES = List.of(Flow.LEFT + 6, 62.0, 84.0, 122.0, 126.0);
+    private static final List<Double> VERDICT_WIDTHS = List.of(22.0, 22.0, 22.0, 34.0, 66.0);
+    private static final List<Align> VERDICT_ALIGNS = List.of(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.RIGHT, Align.LEFT);
+
+    private static void verdicts(Flow flow, Evaluation evaluation) {
+        flow.row(
+                List.of("", "value", "limit", "likely range", "in words"),
+                VERDICT_EDGES,
+                VERDICT_WIDTHS,
+                VERDICT_ALIGNS,
+                3,
+                true);
+        for (Verdict v : evaluation.verdicts()) {
+            flow.room(14);
+            flow.stateMark(v.state(), Flow.LEFT + 2);
+            String limit = v.limit().isPresent()
+                    ? (v.kind().moreIsBetter() ? "≥ " : "≤ ") + v.kind().format(v.limit().getAsDouble())
+                    : "none";
+            flow.row(
+                    List.of(
+                            v.kind().title() + ": " + v.state().words(),
+                            v.kind().format(v.value()),
+                            limit,
+                            v.kind().format(v.low()) + " to " + v.kind().format(v.high()),
+                            v.sentence()),
+                    VERDICT_EDGES,
+                    VERDICT_WIDTHS,
+                    VERDICT_ALIGNS,
+                    3,
+                    false);
+        }
+    }
+
+    private static void findings(Flow flow, Evaluation evaluation) {
+        if (evaluation.findings().isEmpty()) {
+            flow.paragraph("Nothing was found.", 3.4, false, Ink.INK, 0);
+        }
+        for (Finding f : evaluation.findings()) {
+            flow.paragraph(
+                    f.severity().words() + " · " + f.message(),
+                    3.4,
+                    f.severity() == boldsatchel.verdict.Severity.STOP,
+                    Ink.INK,
+                    0);
+            f.remedies().forEach(r -> flow.paragraph("→ " + r, 3.2, false, Ink.SOFT, 6));
+            flow.space(1);
+        }
+    }
+
+    private static final List<Double> PART_EDGES = List.of(Flow.LEFT, 104.0, 128.0, 152.0, 172.0, 192.0);
+    private static final List<Double> PART_WIDTHS = List.of(62.0, 22.0, 22.0, 34.0, 18.0, 18.0);
+    private static final List<Align> PART_ALIGNS =
+            List.of(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.RIGHT, Align.RIGHT, Align.RIGHT);
+
+    private static void parts(Flow flow, Build build) {
+        flow.row(
+                List.of("part", "family", "to be had", "size, mm", "mass, g", "price"),
+                PART_EDGES,
+                List.of(62.0, 30.0, 22.0, 34.0, 18.0, 18.0),
+                PART_ALIGNS,
+                3,
+                true);
+        for (Part p : build.parts()) {
+            flow.row(
+                    List.of(
+                            p.name(),
+                            p.family().words(),
+                            p.standing().words(),
+                            size(p),
+                            Units.format(p.massG().value(), 0, ""),
+                            Units.format(p.price().value(), 2, "")),
+                    PART_EDGES,
+                    PART_WIDTHS,
+                    PART_ALIGNS,
+                    3,
+                    false);
+        }
+    }
+
+    private static String size(Part p) {
+        return Units.format(p.body().widthMm().value()) + " × " + Units.format(p.body().depthMm().value()) + " × "
+                + Units.format(p.body().heightMm().value());
+    }
+
+    private static void profiles(Flow flow, Build build) {
+        build.brief().profiles().forEach(profile -> flow.paragraph(
+                profile.name() + ": "
+                        + String.join(
+                                "; ",
+                                profile.steps().stream()
+                                        .map(s -> s.name() + ", " + Units.format(s.minutes()) + " min " + s.mode().words()
+                                                + (s.mode() == Mode.OFF || s.mode() == Mode.SLEEP
+                                                        ? ""
+                                                        : ", screen " + Math.round(s.brightness() * 100) + " %"))
+                                        .toList()),
+                3.2,
+                false,
+                Ink.INK,
+                0));
+    }
+
+    private static void working(Flow flow, Verdict verdict) {
+        flow.room(20);
+        flow.paragraph(verdict.kind().title(), 3.6, true, Ink.INK, 0);
+        for (Working.Step step : verdict.working().steps()) {
+            String line = step.what() + (step.formula().isEmpty() ? "" : ": " + step.formula())
+                    + (step.numbers().isEmpty() ? "" : " = " + step.numbers()) + (step.formula().isEmpty() ? ": " : " = ")
+                    + step.result();
+            flow.paragraph(line, 3, false, Ink.INK, 4);
+        }
+        verdict.working().range().blame().stream()
+                .limit(3)
+                .forEach(b -> flow.paragraph(
+                        "doubt: " + Math.round(b.share() * 100) + " % from " + b.input().what() + " of " + b.input().subject() + " ("
+                                + b.input().figure().basis().words() + ")",
+                        3,
+                        false,
+                        Ink.SOFT,
+                        4));
+        flow.space(2);
+    }
+
+    /** The parts as comma-separated values (RFC 4180), one row a part. */
+    public static String partsList(Build build) {
+        StringWriter text = new StringWriter();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader(
+                        "id",
+                        "name",
+                        "family",
+                        "standing",
+                        "width_mm",
+                        "depth_mm",
+                        "height_mm",
+                        "mass_g",
+                        "price",
+                        "currency",
+                        "packed_in",
+                        "note")
+                .get();
+        try (CSVPrinter out = new CSVPrinter(text, format)) {
+            for (Part p : build.parts()) {
+                out.printRecord(
+                        p.id(),
+                        p.name(),
+                        p.family().words(),
+                        p.standing().words(),
+                        plain(p.body().widthMm().value()),
+                        plain(p.body().depthMm().value()),
+                        plain(p.body().heightMm().value()),
+                        plain(p.massG().value()),
+                        plain(p.price().value()),
+                        build.brief().currency(),
+                        build.placement(p.id()).map(at -> at.shell()).orElse(""),
+                        p.note());
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
+    private static String plain(double value) {
+        return java.math.BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+    }
+}

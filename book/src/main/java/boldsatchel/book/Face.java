@@ -1,0 +1,68 @@
+package boldsatchel.book;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.apache.fontbox.ttf.CmapLookup;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+
+/** The face that ships with the program: its files, and how wide its words are. */
+public enum Face {
+    /** Running text. */
+    REGULAR("B612-Regular.ttf"),
+    /** Headings. */
+    BOLD("B612-Bold.ttf"),
+    /** Numbers in columns. */
+    MONO("B612Mono-Regular.ttf"),
+    /** Large numbers. */
+    MONO_BOLD("B612Mono-Bold.ttf");
+
+    private static final Map<Face, Widths> WIDTHS = new ConcurrentHashMap<>();
+
+    private final String file;
+
+    Face(String file) {
+        this.file = file;
+    }
+
+    /** The font file; the caller closes it. */
+    public InputStream open() {
+        InputStream in = Face.class.getResourceAsStream(file);
+        if (in == null) {
+            throw new IllegalStateException("the program was built without its face " + file);
+        }
+        return in;
+    }
+
+    /** Width of a text, in the unit of the size. */
+    public double width(String text, double size) {
+        return WIDTHS.computeIfAbsent(this, Face::load).of(text) * size;
+    }
+
+    private Widths load() {
+        try (InputStream in = open()) {
+            TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in));
+            return new Widths(font, font.getUnicodeCmapLookup(), font.getUnitsPerEm());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private record Widths(TrueTypeFont font, CmapLookup glyphs, int unitsPerEm) {
+        synchronized double of(String text) {
+            try {
+                double sum = 0;
+                for (int i = 0; i < text.length(); i++) {
+                    sum += font.getAdvanceWidth(glyphs.getGlyphId(text.charAt(i)));
+                }
+                return sum / unitsPerEm;
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+}

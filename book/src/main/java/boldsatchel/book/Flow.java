@@ -1,0 +1,172 @@
+package boldsatchel.book;
+
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.Ink;
+import boldsatchel.drawing.Mark;
+import boldsatchel.drawing.Mark.Align;
+import boldsatchel.drawing.Mark.Point;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Lays text, tables and drawings down A4 pages, one below the other, and turns the page when it is full. */
+final class Flow {
+
+    static final double WIDTH = 210;
+    static final double HEIGHT = 297;
+    static final double LEFT = 18;
+    static final double RIGHT = WIDTH - 18;
+    private static final double TOP = 18;
+    private static final double BOTTOM = HEIGHT - 18;
+
+    private final String footer;
+    private final List<Drawing> pages = new ArrayList<>();
+    private List<Mark> marks = new ArrayList<>();
+    private double y = TOP;
+
+    Flow(String footer) {
+        this.footer = footer;
+    }
+
+    /** Turns the page unless there is room for so much more. */
+    void room(double mm) {
+        if (y + mm > BOTTOM) {
+            turn();
+        }
+    }
+
+    void turn() {
+        if (marks.isEmpty()) {
+            return;
+        }
+        int number = pages.size() + 1;
+        marks.add(new Mark.Text(new Point(LEFT, HEIGHT - 10), 2.8, Align.LEFT, false, Ink.SOFT, footer, ""));
+        marks.add(new Mark.Text(new Point(RIGHT, HEIGHT - 10), 2.8, Align.RIGHT, false, Ink.SOFT, "page " + number, ""));
+        pages.add(new Drawing("Page " + number, WIDTH, HEIGHT, 0, 0, marks));
+        marks = new ArrayList<>();
+        y = TOP;
+    }
+
+    List<Drawing> done() {
+        turn();
+        return List.copyOf(pages);
+    }
+
+    void space(double mm) {
+        y += mm;
+    }
+
+    void heading(String text) {
+        room(18);
+        space(marks.isEmpty() ? 3 : 6);
+        marks.add(new Mark.Text(new Point(LEFT, y), 4.6, Align.LEFT, true, Ink.INK, text, ""));
+        y += 2;
+        marks.add(new Mark.Line(List.of(new Point(LEFT, y), new Point(RIGHT, y)), false, 0.35, false, Ink.INK, ""));
+        y += 5;
+    }
+
+    void title(String text) {
+        y += 6;
+        marks.add(new Mark.Text(new Point(LEFT, y), 8, Align.LEFT, true, Ink.INK, text, ""));
+        y += 7;
+    }
+
+    void paragraph(String text, double size, boolean bold, Ink ink, double indent) {
+        for (String line : wrap(text, size, bold, RIGHT - LEFT - indent)) {
+            room(size * 1.5);
+            marks.add(new Mark.Text(new Point(LEFT + indent, y), size, Align.LEFT, bold, ink, line, ""));
+            y += size * 1.5;
+        }
+    }
+
+    /**
+     * A row of a table; cells wrap, the row is as high as its highest cell.
+     *
+     * @param edges x of each column's edge: the left one for text, the right one for numbers
+     */
+    void row(List<String> cells, List<Double> edges, List<Double> widths, List<Align> aligns, double size, boolean bold) {
+        List<List<String>> wrapped = new ArrayList<>();
+        int lines = 1;
+        for (int i = 0; i < cells.size(); i++) {
+            List<String> cell = wrap(cells.get(i), size, bold, widths.get(i));
+            wrapped.add(cell);
+            lines = Math.max(lines, cell.size());
+        }
+        room(lines * size * 1.4 + 2);
+        for (int i = 0; i < cells.size(); i++) {
+            for (int k = 0; k < wrapped.get(i).size(); k++) {
+                marks.add(new Mark.Text(
+                        new Point(edges.get(i), y + k * size * 1.4),
+                        size,
+                        aligns.get(i),
+                        bold,
+                        Ink.INK,
+                        wrapped.get(i).get(k),
+                        ""));
+            }
+        }
+        y += (lines - 1) * size * 1.4 + 1.6;
+        marks.add(new Mark.Line(List.of(new Point(LEFT, y), new Point(RIGHT, y)), false, 0.1, false, Ink.FAINT, ""));
+        y += size * 1.25;
+    }
+
+    /** A mark of a state at the left of the next line: a disc, a diamond, a square, never by colour alone. */
+    void stateMark(boldsatchel.verdict.State state, double x) {
+        double r = 1.6;
+        double cy = y - 1.1;
+        List<Point> shape = new ArrayList<>();
+        int corners = switch (state) {
+            case FINE -> 20;
+            case WATCH, STOP -> 4;
+        };
+        double turn = state == boldsatchel.verdict.State.STOP ? Math.PI / 4 : 0;
+        for (int i = 0; i < corners; i++) {
+            double a = turn + 2 * Math.PI * i / corners;
+            shape.add(new Point(x + r * Math.cos(a), cy + r * Math.sin(a)));
+        }
+        marks.add(new Mark.Fill(shape, ink(state), 1, ""));
+    }
+
+    static Ink ink(boldsatchel.verdict.State state) {
+        return switch (state) {
+            case FINE -> Ink.FINE;
+            case WATCH -> Ink.WATCH;
+            case STOP -> Ink.STOP;
+        };
+    }
+
+    /** A drawing at the largest usual scale that fits, with the scale written below. */
+    void drawing(Drawing drawing) {
+        double[] scales = {1, 1 / 1.25, 1 / 1.5, 0.5, 0.4, 0.25, 0.2, 0.1};
+        double scale = 0.1;
+        for (double s : scales) {
+            if (drawing.widthMm() * s <= RIGHT - LEFT && drawing.heightMm() * s <= BOTTOM - TOP - 14) {
+                scale = s;
+                break;
+            }
+        }
+        room(drawing.heightMm() * scale + 8);
+        marks.addAll(Marks.placed(drawing, LEFT, y - 4, scale));
+        y += drawing.heightMm() * scale;
+        String ratio = scale == 1 ? "1 : 1" : "1 : " + boldsatchel.quantity.Units.format(Math.round(100 / scale) / 100.0);
+        marks.add(new Mark.Text(
+                new Point(LEFT, y), 3, Align.LEFT, false, Ink.SOFT, drawing.title() + ", scale " + ratio + ", mm", ""));
+        y += 7;
+    }
+
+    static List<String> wrap(String text, double size, boolean bold, double width) {
+        Face face = bold ? Face.BOLD : Face.REGULAR;
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : text.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (!line.isEmpty() && face.width(longer, size) > width) {
+                lines.add(line.toString());
+                line = new StringBuilder(word);
+            } else {
+                line = new StringBuilder(longer);
+            }
+        }
+        lines.add(line.toString());
+        return lines;
+    }
+}

@@ -1,0 +1,122 @@
+package boldsatchel.book;
+
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.Ink;
+import boldsatchel.drawing.Mark;
+import java.awt.Color;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
+
+/** Writes drawings as the pages of a PDF, true to scale, with the face embedded so that text can be found and copied. */
+final class PdfWriter {
+
+    private static final double POINTS_PER_MM = 72 / 25.4;
+
+    private PdfWriter() {}
+
+    static byte[] pdf(String title, List<Drawing> pages) {
+        try (PDDocument document = new PDDocument();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            document.getDocumentInformation().setTitle(title);
+            PDFont regular = font(document, Face.REGULAR);
+            PDFont bold = font(document, Face.BOLD);
+            for (Drawing drawing : pages) {
+                PDPage page = new PDPage(new PDRectangle(pt(drawing.widthMm()), pt(drawing.heightMm())));
+                document.addPage(page);
+                try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                    for (Mark mark : drawing.marks()) {
+                        new Page(content, drawing.heightMm(), regular, bold).put(mark);
+                    }
+                }
+            }
+            document.save(out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static PDFont font(PDDocument document, Face face) throws IOException {
+        try (InputStream in = face.open()) {
+            return PDType0Font.load(document, in);
+        }
+    }
+
+    private static float pt(double mm) {
+        return (float) (mm * POINTS_PER_MM);
+    }
+
+    private static Color color(Ink ink) {
+        return Color.decode(ink.light());
+    }
+
+    private record Page(PDPageContentStream content, double heightMm, PDFont regular, PDFont bold) {
+
+        void put(Mark mark) throws IOException {
+            switch (mark) {
+                case Mark.Line line -> {
+                    content.setStrokingColor(color(line.ink()));
+                    content.setLineWidth(pt(line.widthMm()));
+                    content.setLineDashPattern(
+                            line.dashed() ? new float[] {pt(Marks.DASH_MM), pt(Marks.SPACE_MM)} : new float[0], 0);
+                    path(line.points());
+                    if (line.closed()) {
+                        content.closeAndStroke();
+                    } else {
+                        content.stroke();
+                    }
+                }
+                case Mark.Fill fill -> {
+                    PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+                    state.setNonStrokingAlphaConstant((float) fill.opacity());
+                    content.setGraphicsStateParameters(state);
+                    content.setNonStrokingColor(color(fill.ink()));
+                    path(fill.points());
+                    content.fill();
+                }
+                case Mark.Text text -> text(text);
+            }
+        }
+
+        private void path(List<Mark.Point> points) throws IOException {
+            for (int i = 0; i < points.size(); i++) {
+                float x = pt(points.get(i).x());
+                float y = pt(heightMm - points.get(i).y());
+                if (i == 0) {
+                    content.moveTo(x, y);
+                } else {
+                    content.lineTo(x, y);
+                }
+            }
+        }
+
+        private void text(Mark.Text text) throws IOException {
+            PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+            state.setNonStrokingAlphaConstant(1f);
+            content.setGraphicsStateParameters(state);
+            Face face = text.bold() ? Face.BOLD : Face.REGULAR;
+            double width = face.width(text.text(), text.sizeMm());
+            double x = switch (text.align()) {
+                case LEFT -> text.at().x();
+                case CENTRE -> text.at().x() - width / 2;
+                case RIGHT -> text.at().x() - width;
+            };
+            content.beginText();
+            content.setFont(text.bold() ? bold : regular, pt(text.sizeMm()));
+            content.setNonStrokingColor(color(text.ink()));
+            content.newLineAtOffset(pt(x), pt(heightMm - text.at().y()));
+            content.showText(text.text());
+            content.endText();
+        }
+    }
+}

@@ -1,0 +1,137 @@
+package boldsatchel.format;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Rung;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The JSON Schema (draft 2020-12) of a build file, derived from the records themselves so that it cannot fall behind them. Unknown
+ * fields are allowed: a newer minor version may have written them, and they survive.
+ */
+public final class BuildSchema {
+
+    private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+    private final Map<String, ObjectNode> definitions = new LinkedHashMap<>();
+
+    private BuildSchema() {}
+
+    /** The schema as JSON text. */
+    public static String text() {
+        return BuildMapper.MAPPER.writeValueAsString(new BuildSchema().root()) + "\n";
+    }
+
+    private ObjectNode root() {
+        ObjectNode root = NODES.objectNode();
+        root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+        root.put("title", "Bold Satchel build");
+        root.put("type", "object");
+        ObjectNode properties = root.putObject("properties");
+        properties.putObject("format").put("const", BuildFormat.FORMAT);
+        properties.putObject("version").put("type", "integer").put("minimum", 1);
+        properties.set("build", of(Build.class));
+        root.putArray("required").add("format").add("version").add("build");
+        ObjectNode defs = root.putObject("$defs");
+        definitions.forEach(defs::set);
+        return root;
+    }
+
+    private ObjectNode of(Type type) {
+        if (type instanceof ParameterizedType generic) {
+            Type inner = generic.getActualTypeArguments()[0];
+            if (generic.getRawType() == Optional.class) {
+                return of(inner);
+            }
+            ObjectNode array = NODES.objectNode().put("type", "array");
+            array.set("items", of(inner));
+            if (generic.getRawType() == Set.class) {
+                array.put("uniqueItems", true);
+            }
+            return array;
+        }
+        Class<?> raw = (Class<?>) type;
+        if (raw == String.class) {
+            return NODES.objectNode().put("type", "string");
+        }
+        if (raw == boolean.class) {
+            return NODES.objectNode().put("type", "boolean");
+        }
+        if (raw == int.class) {
+            return NODES.objectNode().put("type", "integer");
+        }
+        if (raw == double.class || raw == Double.class) {
+            return NODES.objectNode().put("type", "number");
+        }
+        if (raw.isEnum()) {
+            ObjectNode node = NODES.objectNode();
+            ArrayNode words = node.putArray("enum");
+            for (Object constant : raw.getEnumConstants()) {
+                words.add(BuildMapper.name((Enum<?>) constant));
+            }
+            return node;
+        }
+        if (raw == Facet.class || raw == Rung.Stage.class) {
+            return alternatives(raw);
+        }
+        return record(raw);
+    }
+
+    private ObjectNode reference(String name) {
+        return NODES.objectNode().put("$ref", "#/$defs/" + name);
+    }
+
+    private ObjectNode record(Class<?> raw) {
+        String name = BuildMapper.name(raw);
+        if (!definitions.containsKey(name)) {
+            ObjectNode node = NODES.objectNode().put("type", "object");
+            definitions.put(name, node);
+            fill(node, raw);
+        }
+        return reference(name);
+    }
+
+    private void fill(ObjectNode node, Class<?> raw) {
+        ObjectNode properties = node.putObject("properties");
+        ArrayNode required = node.putArray("required");
+        for (RecordComponent component : raw.getRecordComponents()) {
+            properties.set(component.getName(), of(component.getGenericType()));
+            if (component.getType() != Optional.class) {
+                required.add(component.getName());
+            }
+        }
+    }
+
+    /** Told apart by the word in {@code is}: one condition an alternative, so that errors speak of the right one. */
+    private ObjectNode alternatives(Class<?> raw) {
+        String name = BuildMapper.name(raw);
+        if (!definitions.containsKey(name)) {
+            ObjectNode node = NODES.objectNode().put("type", "object");
+            definitions.put(name, node);
+            node.putArray("required").add("is");
+            ArrayNode words = node.putObject("properties").putObject("is").putArray("enum");
+            ArrayNode conditions = node.putArray("allOf");
+            for (Class<?> alternative : List.of(raw.getPermittedSubclasses())) {
+                words.add(BuildMapper.name(alternative));
+                ObjectNode condition = conditions.addObject();
+                condition
+                        .putObject("if")
+                        .putObject("properties")
+                        .putObject("is")
+                        .put("const", BuildMapper.name(alternative));
+                condition.set("then", record(alternative));
+            }
+        }
+        return reference(name);
+    }
+}

@@ -1,0 +1,93 @@
+package boldsatchel.shelf;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Hinge;
+import boldsatchel.build.Part;
+import boldsatchel.build.Shell;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.FormatException;
+import boldsatchel.format.Records;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The parts and cases that ship with the program, all made up, with figures as such parts usually have.
+ *
+ * @param parts what can be added to a build
+ * @param cases what it can be packed in
+ */
+public record Library(List<Part> parts, List<Case> cases) {
+
+    /** Names of the demo builds. */
+    public static final List<String> DEMOS = List.of("cave-survey", "orchard-ledger", "harbour-watch");
+
+    /**
+     * A case.
+     *
+     * @param name for people
+     * @param note what it is
+     * @param shells its trays
+     * @param hinge joining them, if it has a lid
+     */
+    public record Case(String name, String note, List<Shell> shells, Optional<Hinge> hinge) {}
+
+    /** Copies the lists. */
+    public Library {
+        parts = List.copyOf(parts);
+        cases = List.copyOf(cases);
+    }
+
+    /** The library as shipped. */
+    public static Library shipped() {
+        return Records.read(resource("library.json"), Library.class);
+    }
+
+    /** The part with an id. */
+    public Optional<Part> part(String id) {
+        return parts.stream().filter(p -> p.id().equals(id)).findFirst();
+    }
+
+    /** Parts whose name, family or note holds every word. */
+    public List<Part> search(String words) {
+        List<Part> found = new ArrayList<>(parts);
+        for (String word : words.toLowerCase(java.util.Locale.ROOT).split("\\s+")) {
+            found.removeIf(p -> !(p.name() + " " + p.family().words() + " " + p.note())
+                    .toLowerCase(java.util.Locale.ROOT)
+                    .contains(word));
+        }
+        return found;
+    }
+
+    /**
+     * A demo build.
+     *
+     * @param name one of {@link #DEMOS}
+     * @return nothing for another name
+     */
+    public static Optional<Build> demo(String name) {
+        if (!DEMOS.contains(name)) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(BuildFormat.read(resource(name + ".satchel.json")).build());
+        } catch (FormatException e) {
+            throw new IllegalStateException("the demo " + name + " that ships with the program cannot be read", e);
+        }
+    }
+
+    private static String resource(String name) {
+        try (InputStream in = Library.class.getResourceAsStream(name)) {
+            if (in == null) {
+                throw new IllegalStateException("the program was built without its " + name);
+            }
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
