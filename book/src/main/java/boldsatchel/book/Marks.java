@@ -15,6 +15,9 @@ public final class Marks {
     /** Space between dashes. */
     public static final double SPACE_MM = 1.2;
 
+    /** Smaller letters cannot be read on paper. */
+    private static final double LEAST_LETTER_MM = 2.2;
+
     private Marks() {}
 
     /**
@@ -32,7 +35,7 @@ public final class Marks {
                         case Mark.Text t ->
                             new Mark.Text(
                                     new Point(x + t.at().x() * scale, y + t.at().y() * scale),
-                                    t.sizeMm() * scale,
+                                    Math.max(t.sizeMm() * scale, Math.min(t.sizeMm(), LEAST_LETTER_MM)),
                                     t.align(),
                                     t.bold(),
                                     t.ink(),

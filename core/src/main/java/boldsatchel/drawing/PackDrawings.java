@@ -101,7 +101,8 @@ public final class PackDrawings {
                     .forEach(p -> label(p, labelled, p.id().equals(selected)));
             clashes(evaluation, shell, parts);
             gaps(evaluation, all);
-            if (evaluation.build().hinge().map(h -> h.baseShell().equals(shell.id())).orElse(true)) {
+            boolean lidClosed = up == 2 && lidAbove.isPresent();
+            if (!lidClosed && !evaluation.build().isLid(shell)) {
                 Vec centre = evaluation.balance().centre();
                 s.centreOfMass(centre.along(across), centre.along(up), 2.6);
             }

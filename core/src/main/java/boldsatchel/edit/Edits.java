@@ -109,6 +109,15 @@ public final class Edits {
                         part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of())));
     }
 
+    /** Puts a part back on the table. */
+    public static Edit unplace(Part part) {
+        return new Edit(
+                "take out " + part.name(),
+                b -> b.withPlacements(b.placements().stream()
+                        .filter(p -> !p.part().equals(part.id()))
+                        .toList()));
+    }
+
     /** Says that two parts are meant to touch, or not. */
     public static Edit touch(Part part, String other, boolean touches) {
         return new Edit("let " + part.name() + " touch", b -> b.placement(part.id())

@@ -65,6 +65,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             boolean lasting = tables.size() == 1;
             double nextLevel = lasting ? table.endLevel : Math.max(table.endLevel, table.levelAfter(level, stepHours));
             double spent = table.hoursBetween(level, nextLevel);
+            boolean sampled = !lasting && samples.getLast().hours() == hours;
             if (!(hours + spent < FOREVER_HOURS)) {
                 return new Discharge(
                         Double.POSITIVE_INFINITY,
@@ -76,6 +77,9 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             wattHours += table.meanWatts(level, nextLevel) * spent;
             hours += spent;
             level = nextLevel;
+            if (sampled) {
+                samples.add(table.sample(hours, level));
+            }
             if (spent == 0 && nextLevel > table.endLevel) {
                 hours += stepHours;
             }

@@ -20,8 +20,16 @@ public final class Units {
     public static final class UnreadableException extends Exception {
         private static final long serialVersionUID = 1;
 
-        UnreadableException(String message) {
-            super(message);
+        private final String words;
+
+        UnreadableException(String words) {
+            super(words);
+            this.words = words;
+        }
+
+        @Override
+        public String getMessage() {
+            return words;
         }
     }
 

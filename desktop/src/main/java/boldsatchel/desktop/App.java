@@ -1,0 +1,92 @@
+package boldsatchel.desktop;
+
+import boldsatchel.book.Face;
+import boldsatchel.desktop.document.Recovery;
+import boldsatchel.desktop.frame.Frame;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.shelf.Library;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.Objects;
+import javafx.animation.PauseTransition;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+
+/** Puts the window together. */
+public final class App {
+
+    private static final Duration KEEP_AFTER = Duration.millis(800);
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private final Session session;
+    private final Desk desk;
+    private final Frame frame;
+    private final Scene scene;
+
+    /** Makes the window's contents for a document. */
+    public App(BuildFormat.Document document) {
+        loadFaces();
+        session = new Session(document);
+        desk = new Desk(session, Library.shipped());
+        frame = new Frame(desk);
+        scene = new Scene(frame, WIDTH, HEIGHT);
+        scene.getStylesheets().add(sheet("/atlantafx/base/theme/primer-light.css"));
+        scene.getStylesheets().add(sheet("satchel.css"));
+        keepUnsavedWork();
+    }
+
+    private static String sheet(String name) {
+        return Objects.requireNonNull(
+                        name.startsWith("/") ? atlantafx.base.theme.PrimerLight.class.getResource(name) : App.class.getResource(name),
+                        name)
+                .toExternalForm();
+    }
+
+    private static void loadFaces() {
+        for (Face face : Face.values()) {
+            try (InputStream in = face.open()) {
+                Font.loadFont(in, 13);
+            } catch (IOException e) {
+                throw new IllegalStateException("the face " + face + " cannot be read", e);
+            }
+        }
+    }
+
+    private void keepUnsavedWork() {
+        PauseTransition pause = new PauseTransition(KEEP_AFTER);
+        pause.setOnFinished(e -> session.keepForRecovery());
+        session.evaluation().addListener((o, was, is) -> pause.playFromStart());
+    }
+
+    /** Shows the window. */
+    public void show(Stage stage) {
+        stage.setScene(scene);
+        stage.setMinWidth(1180);
+        stage.setMinHeight(720);
+        session.evaluation().subscribe(e -> stage.setTitle((session.isChanged() ? "• " : "") + e.build().name() + " – Bold Satchel"));
+        stage.setOnCloseRequest(e -> {
+            if (!session.isChanged()) {
+                Recovery.forget();
+            }
+        });
+        stage.show();
+    }
+
+    /** The window's frame. */
+    public Frame frame() {
+        return frame;
+    }
+
+    /** The window's desk. */
+    public Desk desk() {
+        return desk;
+    }
+
+    /** The window's scene. */
+    public Scene scene() {
+        return scene;
+    }
+}

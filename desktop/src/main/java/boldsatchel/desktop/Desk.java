@@ -1,0 +1,52 @@
+package boldsatchel.desktop;
+
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Verdict;
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+
+/** What all parts of the window share: the session, the library, the look, and which working is open. */
+public final class Desk {
+
+    private final Session session;
+    private final Library library;
+    private final BooleanProperty dark = new SimpleBooleanProperty(false);
+    private final ObjectProperty<Optional<Verdict.Kind>> working = new SimpleObjectProperty<>(Optional.empty());
+
+    /** A desk for a session. */
+    public Desk(Session session, Library library) {
+        this.session = session;
+        this.library = library;
+    }
+
+    /** The open build. */
+    public Session session() {
+        return session;
+    }
+
+    /** What can be added. */
+    public Library library() {
+        return library;
+    }
+
+    /** Whether the look is dark. */
+    public BooleanProperty dark() {
+        return dark;
+    }
+
+    /** The verdict whose working is open, if one is. */
+    public ObjectProperty<Optional<Verdict.Kind>> working() {
+        return working;
+    }
+
+    /** Shows now, and again after every edit, selection and change of look. */
+    public void keepShowing(Runnable show) {
+        session.evaluation().addListener((o, was, is) -> show.run());
+        session.selection().addListener((o, was, is) -> show.run());
+        dark.addListener((o, was, is) -> show.run());
+        show.run();
+    }
+}

@@ -1,0 +1,246 @@
+package boldsatchel.desktop;
+
+import boldsatchel.book.Book;
+import boldsatchel.build.Build;
+import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
+import boldsatchel.format.Report;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Verdict;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** The command line. Every error is one clear line and an exit code that is not zero. */
+@Command(
+        name = "satchel",
+        description = "Plans, calculates and judges the building of portable computers.",
+        mixinStandardHelpOptions = true,
+        version = "Bold Satchel 0.1.0",
+        synopsisSubcommandLabel = "COMMAND",
+        subcommands = {Main.Demo.class, Main.Open.class, Main.Check.class, Main.Export.class, Main.Screenshots.class},
+        footer = {"", "The launcher also knows: test (run all tests), bench (measure speed)."})
+public final class Main implements Callable<Integer> {
+
+    private static final int STOPPED = 1;
+    private static final int BAD = 2;
+
+    @Spec
+    @SuppressWarnings("NullAway.Init") // Set by picocli before any command runs.
+    private CommandSpec spec;
+
+    /** Called by picocli. */
+    Main() {}
+
+    /** The program. */
+    public static void main(String[] args) {
+        System.setProperty("boldsatchel.log", AppFolders.state().resolve("satchel.log").toString());
+        System.exit(run(args, new PrintWriter(System.out, true, java.nio.charset.StandardCharsets.UTF_8), new PrintWriter(System.err, true, java.nio.charset.StandardCharsets.UTF_8)));
+    }
+
+    /** Runs a command line; the exit code. */
+    static int run(String[] args, PrintWriter out, PrintWriter err) {
+        return new CommandLine(new Main())
+                .setOut(out)
+                .setErr(err)
+                .setExecutionExceptionHandler((e, line, parsed) -> {
+                    line.getErr().println(e instanceof UserException ? e.getMessage() : "satchel: " + e);
+                    return BAD;
+                })
+                .setParameterExceptionHandler((e, parsed) -> {
+                    e.getCommandLine().getErr().println("satchel: " + e.getMessage() + ". Try: satchel --help");
+                    return BAD;
+                })
+                .execute(args);
+    }
+
+    @Override
+    public Integer call() {
+        spec.commandLine().usage(spec.commandLine().getOut());
+        return 0;
+    }
+
+    /** Something the user can mend; the message is the line to print. */
+    static final class UserException extends Exception {
+        private static final long serialVersionUID = 1;
+
+        UserException(String message) {
+            super(message);
+        }
+    }
+
+    /** A file's document, or that of a demo written as {@code demo:NAME}. */
+    private static BuildFormat.Document document(String source) throws UserException {
+        if (source.startsWith("demo:")) {
+            return demo(source.substring("demo:".length()));
+        }
+        try {
+            return BuildStore.open(Path.of(source)).document();
+        } catch (BuildStore.StoreException e) {
+            throw new UserException(e.getMessage());
+        }
+    }
+
+    private static BuildFormat.Document demo(String name) throws UserException {
+        Build build = Library.demo(name)
+                .orElseThrow(() -> new UserException("There is no demo “" + name + "”. Choose one of " + String.join(", ", Library.DEMOS) + "."));
+        return new BuildFormat.Document(build, Extras.NONE);
+    }
+
+    /** What the window commands share. */
+    static final class WindowOptions {
+        @Option(names = "--shot", paramLabel = "FILE", description = "take a PNG of the window and end")
+        @SuppressWarnings("NullAway.Init")
+        Optional<Path> shot;
+
+        @Option(names = "--stage", paramLabel = "STAGE", description = "open at Brief, Shelf, Power, Pack or Book", defaultValue = "Pack")
+        @SuppressWarnings("NullAway.Init")
+        String stage;
+
+        @Option(names = "--dark", description = "dark look")
+        boolean dark;
+
+        /** Called by picocli. */
+        WindowOptions() {}
+    }
+
+    private static int window(BuildFormat.Document document, Optional<Path> file, WindowOptions options) {
+        long started = ProcessHandle.current().info().startInstant().map(i -> i.toEpochMilli()).orElse(System.currentTimeMillis());
+        Launcher.launch(stage -> {
+            App app = new App(document);
+            app.desk().dark().set(options.dark);
+            app.frame().open(options.stage);
+            file.ifPresent(f -> app.frame().files().open(f));
+            if (options.shot.isEmpty()) {
+                app.frame().offerRecovered();
+            }
+            app.show(stage);
+            Shots.afterPulses(() -> {
+                org.slf4j.LoggerFactory.getLogger(Main.class).info("window up after {} ms", System.currentTimeMillis() - started);
+                options.shot.ifPresent(to -> Shots.takeAndEnd(app.scene(), to));
+            });
+        });
+        return 0;
+    }
+
+    @Command(name = "demo", description = "Opens a demo build.", mixinStandardHelpOptions = true)
+    static final class Demo implements Callable<Integer> {
+        @Parameters(arity = "0..1", paramLabel = "NAME", description = "cave-survey, orchard-ledger or harbour-watch", defaultValue = "orchard-ledger")
+        @SuppressWarnings("NullAway.Init")
+        private String name;
+
+        @CommandLine.Mixin
+        private final WindowOptions options = new WindowOptions();
+
+        @Override
+        public Integer call() throws UserException {
+            return window(demo(name), Optional.empty(), options);
+        }
+    }
+
+    @Command(name = "open", description = "Opens a build file.", mixinStandardHelpOptions = true)
+    static final class Open implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE", description = "a file ending in .satchel.json")
+        @SuppressWarnings("NullAway.Init")
+        private Path file;
+
+        @CommandLine.Mixin
+        private final WindowOptions options = new WindowOptions();
+
+        @Override
+        public Integer call() throws UserException {
+            document(file.toString());
+            return window(new BuildFormat.Document(Build.empty("New build"), Extras.NONE), Optional.of(file), options);
+        }
+    }
+
+    @Command(name = "check", description = "Judges a build; exits 0 when nothing says stop, 1 otherwise, 2 on a bad file.", mixinStandardHelpOptions = true)
+    static final class Check implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE|demo:NAME", description = "a build file or a demo")
+        @SuppressWarnings("NullAway.Init")
+        private String source;
+
+        @Option(names = "--json", description = "print one JSON object")
+        private boolean json;
+
+        @Spec
+        @SuppressWarnings("NullAway.Init")
+        private CommandSpec spec;
+
+        @Override
+        public Integer call() throws UserException {
+            Evaluation evaluation = Evaluator.evaluate(document(source).build());
+            PrintWriter out = spec.commandLine().getOut();
+            if (json) {
+                out.println(Report.json(evaluation));
+            } else {
+                out.println(evaluation.build().name());
+                for (Verdict v : evaluation.verdicts()) {
+                    out.printf("  %-11s %-5s %10s  %s%n", v.kind().title(), v.state().words(), v.kind().format(v.value()), v.sentence());
+                }
+                for (Finding f : evaluation.findings()) {
+                    out.printf("  %s %s: %s%n", f.severity().words(), f.code(), f.message());
+                }
+            }
+            return evaluation.stops() ? STOPPED : 0;
+        }
+    }
+
+    @Command(name = "export", description = "Writes the build sheet, drawings and parts list.", mixinStandardHelpOptions = true)
+    static final class Export implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE|demo:NAME", description = "a build file or a demo")
+        @SuppressWarnings("NullAway.Init")
+        private String source;
+
+        @Option(names = "--to", required = true, paramLabel = "DIR", description = "folder to write to; made if missing")
+        @SuppressWarnings("NullAway.Init")
+        private Path folder;
+
+        @Spec
+        @SuppressWarnings("NullAway.Init")
+        private CommandSpec spec;
+
+        @Override
+        public Integer call() throws UserException {
+            Map<String, byte[]> files = Book.files(Evaluator.evaluate(document(source).build()));
+            try {
+                Files.createDirectories(folder);
+                for (Map.Entry<String, byte[]> file : files.entrySet()) {
+                    Files.write(folder.resolve(file.getKey()), file.getValue());
+                    spec.commandLine().getOut().println(folder.resolve(file.getKey()));
+                }
+            } catch (IOException e) {
+                throw new UserException(folder + ": cannot be written (" + e.getMessage() + "). Choose another folder.");
+            }
+            return 0;
+        }
+    }
+
+    @Command(name = "screenshots", description = "Takes the pictures of the manual.", mixinStandardHelpOptions = true)
+    static final class Screenshots implements Callable<Integer> {
+        @Option(names = "--to", paramLabel = "DIR", description = "folder to write to", defaultValue = "docs/screenshots")
+        @SuppressWarnings("NullAway.Init")
+        private Path folder;
+
+        @Override
+        public Integer call() {
+            Launcher.launch(stage -> Shots.manual(stage, folder));
+            return 0;
+        }
+    }
+}

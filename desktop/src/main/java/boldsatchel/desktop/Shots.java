@@ -1,0 +1,96 @@
+package boldsatchel.desktop;
+
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Verdict;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+
+/** Takes pictures of the window. */
+final class Shots {
+
+    private static final Duration SETTLE = Duration.millis(350);
+
+    private Shots() {}
+
+    /**
+     * One picture of the manual.
+     *
+     * @param file its name
+     * @param demo which build
+     * @param stage which stage
+     * @param dark which look
+     * @param prepare what is done before
+     */
+    private record Shot(String file, String demo, String stage, boolean dark, Consumer<Desk> prepare) {}
+
+    private static final List<Shot> MANUAL = List.of(
+            new Shot("brief.png", "cave-survey", "Brief", false, d -> d.working().set(Optional.of(Verdict.Kind.LASTS))),
+            new Shot("shelf.png", "cave-survey", "Shelf", false, d -> d.session().selection().set("battery")),
+            new Shot("power.png", "cave-survey", "Power", false, d -> d.session().selection().set("main-wire")),
+            new Shot("pack.png", "orchard-ledger", "Pack", false, d -> {}),
+            new Shot("pack-lid-clash.png", "harbour-watch", "Pack", false, d -> d.session().selection().set("ball")),
+            new Shot("pack-dark.png", "cave-survey", "Pack", true, d -> d.working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
+            new Shot("book.png", "orchard-ledger", "Book", false, d -> {}));
+
+    /** Runs something once what is on show has been laid out and painted. */
+    static void afterPulses(Runnable then) {
+        PauseTransition pause = new PauseTransition(SETTLE);
+        pause.setOnFinished(e -> then.run());
+        pause.play();
+    }
+
+    private static void take(Scene scene, Path to) {
+        try {
+            Path folder = to.toAbsolutePath().getParent();
+            if (folder != null) {
+                Files.createDirectories(folder);
+            }
+            ImageIO.write(SwingFXUtils.fromFXImage(scene.snapshot(null), null), "png", to.toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(to + ": the picture cannot be written", e);
+        }
+    }
+
+    static void takeAndEnd(Scene scene, Path to) {
+        take(scene, to);
+        Platform.exit();
+    }
+
+    /** All pictures of the manual, one after the other. */
+    static void manual(Stage stage, Path folder) {
+        next(stage, folder, new ArrayDeque<>(MANUAL));
+    }
+
+    private static void next(Stage stage, Path folder, Deque<Shot> left) {
+        Shot shot = left.poll();
+        if (shot == null) {
+            Platform.exit();
+            return;
+        }
+        App app = new App(new BuildFormat.Document(Library.demo(shot.demo()).orElseThrow(), Extras.NONE));
+        app.desk().dark().set(shot.dark());
+        app.frame().open(shot.stage());
+        app.show(stage);
+        shot.prepare().accept(app.desk());
+        afterPulses(() -> {
+            take(app.scene(), folder.resolve(shot.file()));
+            next(stage, folder, left);
+        });
+    }
+}

@@ -1,0 +1,207 @@
+package boldsatchel.desktop.controls;
+
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.Ink;
+import boldsatchel.drawing.Mark;
+import boldsatchel.book.Marks;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.shape.StrokeType;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.Text;
+
+/** Shows a drawing, as large as there is room for. Each mark knows what it stands for, so that it can be pointed at. */
+public final class DrawingView extends Region {
+
+    private final Pane sheet = new Pane();
+    private Drawing drawing = new Drawing("", 100, 100, 0, 0, List.of());
+    private boolean dark;
+    private double mostScale = 12;
+    private double scale = 1;
+
+    /** An empty view. */
+    public DrawingView() {
+        getChildren().add(sheet);
+        getStyleClass().add("drawing-view");
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        setMinSize(40, 40);
+    }
+
+    /** Limits how large a millimetre may be, in pixels. */
+    public DrawingView atMost(double pixelsPerMm) {
+        mostScale = pixelsPerMm;
+        return this;
+    }
+
+    /** Shows a drawing. */
+    public void show(Drawing shown, boolean inDark) {
+        drawing = shown;
+        dark = inDark;
+        setAccessibleText(shown.title());
+        rebuild();
+    }
+
+    /** The drawing on show. */
+    public Drawing drawing() {
+        return drawing;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double wanted = fitting();
+        if (Math.abs(wanted - scale) > 1e-6) {
+            rebuild();
+        }
+        sheet.relocate(
+                Math.max(0, (getWidth() - drawing.widthMm() * scale) / 2), Math.max(0, (getHeight() - drawing.heightMm() * scale) / 2));
+    }
+
+    private double fitting() {
+        if (getWidth() <= 0 || getHeight() <= 0) {
+            return 1;
+        }
+        return Math.min(mostScale, Math.min(getWidth() / drawing.widthMm(), getHeight() / drawing.heightMm()));
+    }
+
+    /** Pixels a millimetre. */
+    public double scale() {
+        return scale;
+    }
+
+    /** A point of this view in the drawn frame, mm; its second axis runs up. */
+    public Point2D toFrame(double x, double y) {
+        return new Point2D(
+                (x - sheet.getLayoutX()) / scale - drawing.originX(), drawing.originY() - (y - sheet.getLayoutY()) / scale);
+    }
+
+    /** A point of the drawn frame in this view, pixels. */
+    public Point2D fromFrame(double x, double y) {
+        return new Point2D(
+                sheet.getLayoutX() + (x + drawing.originX()) * scale, sheet.getLayoutY() + (drawing.originY() - y) * scale);
+    }
+
+    /** What a node of this view stands for. */
+    public Optional<String> subject(Object target) {
+        return target instanceof Node node && node.getUserData() instanceof String id && !id.isEmpty()
+                ? Optional.of(id)
+                : Optional.empty();
+    }
+
+    private void rebuild() {
+        scale = fitting();
+        List<Node> nodes = new ArrayList<>();
+        int i = 0;
+        List<Mark> marks = drawing.marks();
+        while (i < marks.size()) {
+            Mark mark = marks.get(i);
+            if (mark instanceof Mark.Line first && !first.closed()) {
+                Path path = new Path();
+                stroke(path, first);
+                while (i < marks.size() && marks.get(i) instanceof Mark.Line next && sameStroke(first, next)) {
+                    add(path, next);
+                    i++;
+                }
+                nodes.add(path);
+                continue;
+            }
+            nodes.add(node(mark));
+            i++;
+        }
+        sheet.getChildren().setAll(nodes);
+    }
+
+    /** Runs of like lines, as hatching is, become one node. */
+    private static boolean sameStroke(Mark.Line a, Mark.Line b) {
+        return !b.closed() && a.ink() == b.ink() && a.widthMm() == b.widthMm() && a.dashed() == b.dashed() && a.subject().equals(b.subject());
+    }
+
+    private void add(Path path, Mark.Line line) {
+        for (int k = 0; k < line.points().size(); k++) {
+            double x = line.points().get(k).x() * scale;
+            double y = line.points().get(k).y() * scale;
+            path.getElements().add(k == 0 ? new MoveTo(x, y) : new LineTo(x, y));
+        }
+    }
+
+    private Node node(Mark mark) {
+        return switch (mark) {
+            case Mark.Line line -> {
+                Polygon polygon = polygon(line.points());
+                polygon.setFill(null);
+                stroke(polygon, line);
+                yield polygon;
+            }
+            case Mark.Fill fill -> {
+                Polygon polygon = polygon(fill.points());
+                polygon.setFill(color(fill.ink(), fill.opacity()));
+                polygon.setUserData(fill.subject());
+                yield polygon;
+            }
+            case Mark.Text text -> text(text);
+        };
+    }
+
+    private Polygon polygon(List<Mark.Point> points) {
+        Polygon polygon = new Polygon();
+        points.forEach(p -> polygon.getPoints().addAll(p.x() * scale, p.y() * scale));
+        return polygon;
+    }
+
+    private void stroke(javafx.scene.shape.Shape shape, Mark.Line line) {
+        shape.setStroke(color(line.ink(), 1));
+        shape.setStrokeWidth(Math.max(0.6, line.widthMm() * scale * 0.8));
+        shape.setStrokeType(StrokeType.CENTERED);
+        shape.setStrokeLineCap(StrokeLineCap.BUTT);
+        if (line.dashed()) {
+            shape.getStrokeDashArray().setAll(Marks.DASH_MM * scale, Marks.SPACE_MM * scale);
+        }
+        shape.setUserData(line.subject());
+    }
+
+    private Text text(Mark.Text text) {
+        Text node = new Text(text.text());
+        double size = Math.max(10.5, Math.min(15, text.sizeMm() * scale));
+        node.setFont(Font.font("B612", text.bold() ? FontWeight.BOLD : FontWeight.NORMAL, size));
+        node.setFill(color(text.ink(), 1));
+        node.setTextOrigin(VPos.BASELINE);
+        double width = node.getLayoutBounds().getWidth();
+        double shift = switch (text.align()) {
+            case LEFT -> 0;
+            case CENTRE -> width / 2;
+            case RIGHT -> width;
+        };
+        node.setX(text.at().x() * scale - shift);
+        node.setY(text.at().y() * scale);
+        node.setUserData(text.subject());
+        node.setMouseTransparent(text.subject().isEmpty());
+        return node;
+    }
+
+    private Color color(Ink ink, double opacity) {
+        return Color.web(dark ? ink.dark() : ink.light(), opacity);
+    }
+
+    @Override
+    protected double computePrefWidth(double height) {
+        return drawing.widthMm() * 2;
+    }
+
+    @Override
+    protected double computePrefHeight(double width) {
+        return drawing.heightMm() * 2;
+    }
+}

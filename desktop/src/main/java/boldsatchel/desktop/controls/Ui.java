@@ -1,0 +1,72 @@
+package boldsatchel.desktop.controls;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** Small pieces that every stage needs. */
+public final class Ui {
+
+    private Ui() {}
+
+    /** A label with style classes. */
+    public static Label label(String text, String... styles) {
+        Label label = new Label(text);
+        label.getStyleClass().addAll(styles);
+        return label;
+    }
+
+    /** A label that wraps. */
+    public static Label words(String text, String... styles) {
+        Label label = label(text, styles);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    /** A button with an id, for tests and for keyboard users' tooltips. */
+    public static Button button(String id, String text, String tip, Runnable action) {
+        Button button = new Button(text);
+        button.setId(id);
+        button.setTooltip(new Tooltip(tip));
+        button.setOnAction(e -> action.run());
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
+    /** Empty space that takes what is left. */
+    public static Region spring() {
+        Region region = new Region();
+        javafx.scene.layout.HBox.setHgrow(region, Priority.ALWAYS);
+        return region;
+    }
+
+    /** Scrolls upright only. */
+    public static ScrollPane scroll(Node content) {
+        ScrollPane pane = new ScrollPane(content);
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        return pane;
+    }
+
+    /** Adds a labelled row to a form. */
+    public static void row(GridPane form, String name, Node field) {
+        Label label = label(name, "field-name");
+        label.setLabelFor(field);
+        form.addRow(form.getRowCount(), label, field);
+    }
+
+    /** A two-column form. */
+    public static GridPane form() {
+        GridPane form = new GridPane();
+        form.setHgap(10);
+        form.setVgap(6);
+        form.getStyleClass().add("form");
+        return form;
+    }
+}

@@ -1,0 +1,122 @@
+package boldsatchel.desktop.controls;
+
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Units;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+
+/**
+ * A field for a number with its unit. It takes what people write, shows it in the stored unit once accepted, and says below what is wrong
+ * and what would be right; what was there before stays in force until then.
+ */
+public final class UnitField extends VBox {
+
+    private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
+
+    private final Quantity quantity;
+    private final boolean mayBeEmpty;
+    private final TextField text = new TextField();
+    private final Label error = new Label();
+    private final Consumer<Optional<Double>> accept;
+    private Optional<Double> value = Optional.empty();
+
+    private UnitField(String id, Quantity quantity, boolean mayBeEmpty, Consumer<Optional<Double>> accept) {
+        this.quantity = quantity;
+        this.mayBeEmpty = mayBeEmpty;
+        this.accept = accept;
+        getStyleClass().add("unit-field");
+        text.setId(id);
+        text.setPromptText(mayBeEmpty ? "no limit" : quantity.example());
+        error.getStyleClass().add("field-error");
+        error.setWrapText(true);
+        error.setMinHeight(USE_PREF_SIZE);
+        show(error, false);
+        getChildren().addAll(text, error);
+        text.setOnAction(e -> commit());
+        text.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                commit();
+            }
+        });
+        text.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                show(value);
+            }
+        });
+    }
+
+    /** A field that must hold a number. */
+    public static UnitField required(String id, Quantity quantity, Consumer<Double> accept) {
+        return new UnitField(id, quantity, false, v -> v.ifPresent(accept));
+    }
+
+    /** A field that may be left empty. */
+    public static UnitField optional(String id, Quantity quantity, Consumer<Optional<Double>> accept) {
+        return new UnitField(id, quantity, true, accept);
+    }
+
+    /** Width of the text field in letters. */
+    public UnitField wide(int letters) {
+        text.setPrefColumnCount(letters);
+        return this;
+    }
+
+    /** Shows a value without reporting it. */
+    public void show(Optional<Double> shown) {
+        value = shown;
+        text.setText(shown.map(v -> Units.format(quantity, v)).orElse(""));
+        clear();
+    }
+
+    /** Shows a value without reporting it. */
+    public void show(double shown) {
+        show(Optional.of(shown));
+    }
+
+    private void commit() {
+        String written = text.getText();
+        if (written.equals(value.map(v -> Units.format(quantity, v)).orElse(""))) {
+            clear();
+            return;
+        }
+        if (written.isBlank() && mayBeEmpty) {
+            value = Optional.empty();
+            clear();
+            accept.accept(value);
+            return;
+        }
+        try {
+            double read = Units.parse(quantity, written.replace('−', '-'));
+            if (quantity == Quantity.SHARE && !written.contains("%") && read > 1) {
+                read /= 100;
+            }
+            show(read);
+            accept.accept(value);
+        } catch (Units.UnreadableException e) {
+            wrong(e.getMessage());
+        } catch (IllegalArgumentException e) {
+            wrong("That cannot be: " + e.getMessage() + ".");
+        }
+    }
+
+    private void wrong(String message) {
+        error.setText(message);
+        show(error, true);
+        text.pseudoClassStateChanged(WRONG, true);
+    }
+
+    private void clear() {
+        show(error, false);
+        text.pseudoClassStateChanged(WRONG, false);
+    }
+
+    private static void show(Label label, boolean shown) {
+        label.setVisible(shown);
+        label.setManaged(shown);
+    }
+}

@@ -1,0 +1,48 @@
+package boldsatchel.desktop.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.input.KeyCombination;
+
+/** Everything that can be done by name. */
+public final class Commands {
+
+    private final List<Command> all = new ArrayList<>();
+
+    /**
+     * One command.
+     *
+     * @param name in words, starting with a verb
+     * @param keys that call it, if any do
+     * @param action what it does
+     */
+    public record Command(String name, Optional<KeyCombination> keys, Runnable action) {}
+
+    /** No commands yet. */
+    public Commands() {}
+
+    /** Adds a command without keys. */
+    public void add(String name, Runnable action) {
+        all.add(new Command(name, Optional.empty(), action));
+    }
+
+    /** Adds a command with keys, written as {@code Shortcut+S}. */
+    public void add(String name, String keys, Runnable action) {
+        all.add(new Command(name, Optional.of(KeyCombination.valueOf(keys)), action));
+    }
+
+    /** All commands. */
+    public List<Command> all() {
+        return List.copyOf(all);
+    }
+
+    /** Commands whose name holds every word. */
+    public List<Command> search(String words) {
+        List<Command> found = new ArrayList<>(all);
+        for (String word : words.toLowerCase(java.util.Locale.ROOT).split("\\s+")) {
+            found.removeIf(c -> !c.name().toLowerCase(java.util.Locale.ROOT).contains(word));
+        }
+        return found;
+    }
+}

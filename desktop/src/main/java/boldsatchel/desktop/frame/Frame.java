@@ -1,0 +1,176 @@
+package boldsatchel.desktop.frame;
+
+import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.book.BookStage;
+import boldsatchel.desktop.brief.BriefStage;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.document.Recovery;
+import boldsatchel.desktop.pack.PackStage;
+import boldsatchel.desktop.power.PowerStage;
+import boldsatchel.desktop.shelf.ShelfStage;
+import boldsatchel.edit.Edits;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
+import boldsatchel.shelf.Library;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The window's frame: top bar, strap of stages, the stage, the side panel, the verdict strip. */
+public final class Frame extends StackPane {
+
+    private static final PseudoClass DARK = PseudoClass.getPseudoClass("dark");
+
+    private final Desk desk;
+    private final Messages messages = new Messages();
+    private final Files files;
+    private final Commands commands = new Commands();
+    private final CommandSearch search = new CommandSearch(commands);
+    private final BorderPane layout = new BorderPane();
+    private final List<WorkStage> stages;
+    private final StageStrap strap;
+
+    /** Frames a desk. */
+    public Frame(Desk desk) {
+        this.desk = desk;
+        this.files = new Files(desk, messages);
+        // Where stages are listed: a new stage is one package and one line here.
+        this.stages = List.of(
+                new BriefStage(desk),
+                new ShelfStage(desk),
+                new PowerStage(desk),
+                new PackStage(desk),
+                new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
+        this.strap = new StageStrap(desk, stages, this::open);
+        getStyleClass().add("frame");
+        setId("frame");
+        layout.setTop(new VBox(topBar(), messages));
+        layout.setLeft(strap);
+        layout.setRight(new SidePanel(desk));
+        layout.setBottom(new VerdictStrip(desk));
+        getChildren().addAll(layout, search);
+        desk.dark().subscribe(dark -> pseudoClassStateChanged(DARK, dark));
+        commands();
+        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        open(stages.get(3));
+    }
+
+    /** Opens a stage by its title. */
+    public void open(String title) {
+        stages.stream().filter(s -> s.title().equalsIgnoreCase(title)).findFirst().ifPresent(this::open);
+    }
+
+    private void open(WorkStage stage) {
+        strap.select(stage);
+        layout.setCenter(stage.content());
+    }
+
+    /** Opening, saving and exporting. */
+    public Files files() {
+        return files;
+    }
+
+    private HBox topBar() {
+        Label name = Ui.label("", "build-name");
+        Label variant = Ui.label("", "soft");
+        Label saved = Ui.label("", "save-state");
+        saved.setId("save-state");
+        Button undo = Ui.button("undo", "Undo", "Undo the last step (Ctrl Z)", () -> desk.session().undo());
+        Button redo = Ui.button("redo", "Redo", "Do the undone step again (Ctrl Shift Z)", () -> desk.session().redo());
+        desk.session().evaluation().subscribe(e -> {
+            name.setText(e.build().name());
+            variant.setText(e.build().variant());
+            Optional<String> back = desk.session().history().undoName();
+            Optional<String> forth = desk.session().history().redoName();
+            undo.setText(back.map(n -> "Undo: " + shortened(n)).orElse("Undo"));
+            undo.setDisable(back.isEmpty());
+            redo.setText(forth.map(n -> "Redo: " + shortened(n)).orElse("Redo"));
+            redo.setDisable(forth.isEmpty());
+            saved.setText(desk.session().isChanged()
+                    ? "not saved"
+                    : desk.session().file().map(f -> "saved in " + f.getFileName()).orElse("demo, in no file"));
+        });
+        Button find = Ui.button("find", "Find a command  Ctrl K", "Everything that can be done, by name", search::open);
+        Button look = Ui.button("look", "Dark", "Light or dark look", this::toggleLook);
+        desk.dark().subscribe(dark -> look.setText(dark ? "Light" : "Dark"));
+        HBox bar = new HBox(10, name, variant, Ui.spring(), undo, redo, find, saved, look);
+        bar.setAlignment(Pos.CENTER_LEFT);
+        bar.getStyleClass().add("top-bar");
+        return bar;
+    }
+
+    private void toggleLook() {
+        desk.dark().set(!desk.dark().get());
+    }
+
+    private static String shortened(String name) {
+        return name.length() > 26 ? name.substring(0, 25).strip() + "…" : name;
+    }
+
+    private void commands() {
+        commands.add("Undo", "Shortcut+Z", () -> desk.session().undo());
+        commands.add("Redo", "Shortcut+Shift+Z", () -> desk.session().redo());
+        commands.add("Save the build", "Shortcut+S", () -> files.save(getScene().getWindow()));
+        commands.add("Save the build under another name", "Shortcut+Shift+S", () -> files.saveAs(getScene().getWindow()));
+        commands.add("Open a build", "Shortcut+O", () -> files.choose(getScene().getWindow()));
+        commands.add("Start a new build", "Shortcut+N", files::fresh);
+        commands.add("Export the build book", "Shortcut+E", () -> files.chooseExport(getScene().getWindow()));
+        commands.add("Find a command", "Shortcut+K", search::open);
+        commands.add("Change between light and dark", this::toggleLook);
+        for (int i = 0; i < stages.size(); i++) {
+            WorkStage stage = stages.get(i);
+            commands.add("Go to " + stage.title() + ": " + stage.purpose(), "Alt+" + (i + 1), () -> open(stage));
+        }
+        for (String demo : Library.DEMOS) {
+            commands.add(
+                    "Open the demo " + demo.replace('-', ' '),
+                    () -> Library.demo(demo)
+                            .ifPresent(b -> desk.session()
+                                    .replaceBy(
+                                            new BuildFormat.Document(b, Extras.NONE),
+                                            Optional.empty(),
+                                            Optional.empty())));
+        }
+        desk.library().parts().forEach(p -> commands.add("Add " + p.name() + " (" + p.family().words() + ")", () -> desk.session()
+                .does(Edits.addPart(p))));
+        desk.library().cases().forEach(c -> commands.add("Take the case " + c.name(), () -> desk.session().does(Edits.takeCase(c))));
+    }
+
+    private void key(KeyEvent e) {
+        if (search.isVisible()) {
+            return;
+        }
+        boolean writing = getScene().getFocusOwner() instanceof TextInputControl;
+        for (Commands.Command command : commands.all()) {
+            boolean undoing = command.name().toLowerCase(Locale.ROOT).endsWith("do");
+            if (command.keys().filter(k -> k.match(e)).isPresent() && !(writing && undoing)) {
+                command.action().run();
+                e.consume();
+                return;
+            }
+        }
+    }
+
+    /** Offers what a run that was killed left behind. */
+    public void offerRecovered() {
+        Recovery.found().ifPresent(document -> messages.ask(
+                "“" + document.build().name() + "” was not saved when the program last ended.",
+                "Go on with it",
+                () -> {
+                    desk.session().replaceBy(document, Optional.empty(), Optional.empty());
+                    desk.session().unsaved();
+                },
+                "Throw it away",
+                Recovery::forget));
+    }
+}

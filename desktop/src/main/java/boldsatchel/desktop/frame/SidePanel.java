@@ -1,0 +1,186 @@
+package boldsatchel.desktop.frame;
+
+import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.controls.StateMark;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.shelf.PartDetails;
+import boldsatchel.quantity.Spread;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import boldsatchel.verdict.Working;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The right of the window: what was found, details of what is selected, or how a number came about. */
+final class SidePanel extends BorderPane {
+
+    private final Desk desk;
+    private final VBox content = new VBox(10);
+    private final ScrollPane scroll = Ui.scroll(content);
+    private final ToggleGroup tabs = new ToggleGroup();
+    private final ToggleButton findings = tab("tab-findings", "Findings");
+    private final ToggleButton details = tab("tab-details", "Details");
+    private final ToggleButton working = tab("tab-working", "Working");
+    private String shownPart = "";
+
+    SidePanel(Desk desk) {
+        this.desk = desk;
+        getStyleClass().add("side-panel");
+        content.getStyleClass().add("side-content");
+        HBox bar = new HBox(findings, details, working);
+        bar.getStyleClass().add("side-tabs");
+        setTop(bar);
+        setCenter(scroll);
+        tabs.selectToggle(findings);
+        tabs.selectedToggleProperty().addListener((o, was, is) -> {
+            if (is == null) {
+                tabs.selectToggle(was);
+            } else {
+                shownPart = "";
+                show();
+            }
+        });
+        desk.session().selection().addListener((o, was, is) -> {
+            if (!is.isEmpty() && desk.session().selectedPart().isPresent()) {
+                tabs.selectToggle(details);
+            }
+        });
+        desk.working().addListener((o, was, is) -> {
+            if (is.isPresent()) {
+                tabs.selectToggle(working);
+                show();
+            }
+        });
+        desk.keepShowing(this::show);
+    }
+
+    private ToggleButton tab(String id, String text) {
+        ToggleButton button = new ToggleButton(text);
+        button.setId(id);
+        button.setToggleGroup(tabs);
+        button.getStyleClass().add("side-tab");
+        return button;
+    }
+
+    void select(String tab) {
+        tabs.getToggles().stream()
+                .filter(t -> ((ToggleButton) t).getText().equals(tab))
+                .forEach(tabs::selectToggle);
+    }
+
+    private void show() {
+        Evaluation evaluation = desk.session().evaluation().get();
+        findings.setText("Findings " + evaluation.findings().size());
+        if (details.isSelected()) {
+            // While a field of the same part is being written, the form stays as it is.
+            String part = desk.session().selectedPart().map(p -> p.toString()).orElse("");
+            if (!part.equals(shownPart) || part.isEmpty()) {
+                shownPart = part;
+                content.getChildren().setAll(PartDetails.of(desk));
+            }
+        } else if (working.isSelected()) {
+            content.getChildren().setAll(workingOf(evaluation));
+        } else {
+            content.getChildren().setAll(findingsOf(evaluation));
+        }
+    }
+
+    private VBox findingsOf(Evaluation evaluation) {
+        VBox box = new VBox(12);
+        if (evaluation.findings().isEmpty()) {
+            box.getChildren().add(Ui.words("Nothing was found. The verdicts below say how much room is left.", "soft"));
+        }
+        evaluation.findings().forEach(f -> box.getChildren().add(finding(f)));
+        return box;
+    }
+
+    private Node finding(Finding f) {
+        State state = switch (f.severity()) {
+            case STOP -> State.STOP;
+            case WATCH -> State.WATCH;
+            case NOTE -> State.FINE;
+        };
+        HBox head = new HBox(
+                6,
+                f.severity() == Severity.NOTE ? Ui.label("i", "note-mark") : StateMark.of(state, 12),
+                Ui.label(f.severity().words(), "finding-severity"),
+                Ui.spring(),
+                Ui.label(f.code(), "finding-code"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox box = new VBox(3, head, Ui.words(f.message(), "finding-message"));
+        f.remedies().forEach(r -> box.getChildren().add(Ui.words("→ " + r, "finding-remedy")));
+        box.getStyleClass().add("finding");
+        f.subjects().stream().filter(s -> desk.session().build().part(s).isPresent()
+                        || desk.session().build().rungs().anyMatch(r -> r.id().equals(s)))
+                .findFirst()
+                .ifPresent(subject -> {
+                    Button show = new Button("Show it");
+                    show.getStyleClass().add("link");
+                    show.setOnAction(e -> desk.session().selection().set(subject));
+                    box.getChildren().add(show);
+                });
+        return box;
+    }
+
+    private VBox workingOf(Evaluation evaluation) {
+        Optional<Verdict.Kind> kind = desk.working().get();
+        VBox box = new VBox(10);
+        if (kind.isEmpty()) {
+            box.getChildren().add(Ui.words("Choose a verdict below to see how its number came about.", "soft"));
+            return box;
+        }
+        Verdict v = evaluation.verdict(kind.get());
+        HBox head = new HBox(8, StateMark.of(v.state(), 16), Ui.label(v.kind().title(), "panel-title"), Ui.spring(), Ui.label(v.kind().format(v.value()), "panel-number"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        box.getChildren().addAll(head, Ui.words(v.sentence()));
+        for (Working.Step step : v.working().steps()) {
+            box.getChildren().add(step(step));
+        }
+        box.getChildren().add(trust(v));
+        box.getChildren().add(Ui.words("Method: docs/method/" + v.working().method() + ".md", "soft"));
+        return box;
+    }
+
+    private static Node step(Working.Step step) {
+        HBox line = new HBox(6, Ui.words(step.what(), "step-what"), Ui.spring(), Ui.label(step.result(), "step-result"));
+        line.getChildren().get(2).setStyle("-fx-min-width: -fx-pref-width;");
+        VBox box = new VBox(1, line);
+        if (!step.formula().isEmpty()) {
+            box.getChildren().add(Ui.words(step.formula(), "step-formula"));
+        }
+        if (!step.numbers().isEmpty()) {
+            box.getChildren().add(Ui.words("= " + step.numbers(), "step-numbers"));
+        }
+        return box;
+    }
+
+    private static Node trust(Verdict v) {
+        Spread range = v.working().range();
+        VBox box = new VBox(3, Ui.label("How sure is that?", "section"));
+        box.getChildren()
+                .add(Ui.words("Nine times in ten between " + v.kind().format(v.low()) + " and " + v.kind().format(v.high()) + "."));
+        if (!range.blame().isEmpty()) {
+            box.getChildren().add(Ui.words("Measure these first; the share is what each adds to the doubt:", "soft"));
+        }
+        range.blame().stream().filter(b -> b.share() >= 0.005).limit(5).forEach(b -> {
+            HBox row = new HBox(
+                    6,
+                    Ui.label(Math.round(b.share() * 100) + " %", "step-result"),
+                    Ui.words(b.input().what() + " of " + b.input().subject() + " (" + b.input().figure().basis().words() + ")"));
+            row.getChildren().getFirst().setStyle("-fx-min-width: 44px; -fx-alignment: center-right;");
+            box.getChildren().add(row);
+        });
+        return box;
+    }
+}

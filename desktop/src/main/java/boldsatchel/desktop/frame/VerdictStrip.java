@@ -1,0 +1,88 @@
+package boldsatchel.desktop.frame;
+
+import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.controls.StateMark;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.verdict.Verdict;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Line;
+
+/** The builder's questions and their answers, always in sight; each opens its working. */
+final class VerdictStrip extends HBox {
+
+    private static final double RANGE_WIDTH = 104;
+
+    private final Desk desk;
+
+    VerdictStrip(Desk desk) {
+        this.desk = desk;
+        getStyleClass().add("verdict-strip");
+        desk.session().evaluation().subscribe(e -> getChildren().setAll(e.verdicts().stream().map(this::card).toList()));
+    }
+
+    private Button card(Verdict v) {
+        String currency = v.kind() == Verdict.Kind.COSTS ? desk.session().build().brief().currency() + " " : "";
+        HBox head = new HBox(6, StateMark.of(v.state(), 13), Ui.label(v.kind().title(), "verdict-title"), Ui.spring(), Ui.label(v.state().words(), "verdict-state", v.state().words()));
+        head.setAlignment(Pos.CENTER_LEFT);
+        var value = Ui.label(currency + v.kind().format(v.value()), "verdict-value");
+        value.setId("verdict-" + v.kind().id());
+        String limit = v.limit().isPresent()
+                ? (v.kind().moreIsBetter() ? "at least " : "at most ") + v.kind().format(v.limit().getAsDouble())
+                : "no limit set";
+        VBox right = new VBox(range(v), Ui.label(limit, "verdict-limit"));
+        right.setAlignment(Pos.BOTTOM_RIGHT);
+        HBox body = new HBox(6, value, Ui.spring(), right);
+        body.setAlignment(Pos.BOTTOM_LEFT);
+        Button card = new Button();
+        card.setGraphic(new VBox(1, head, body));
+        card.getStyleClass().addAll("verdict", v.state().words());
+        card.setId("card-" + v.kind().id());
+        card.setMaxWidth(Double.MAX_VALUE);
+        card.setAccessibleText(v.kind().title() + ", " + v.state().words() + ", " + v.kind().format(v.value()));
+        card.setTooltip(new Tooltip(v.sentence() + "\nLikely " + v.kind().format(v.low()) + " to " + v.kind().format(v.high())
+                + ". Open the working."));
+        card.setOnAction(e -> desk.working().set(Optional.of(v.kind())));
+        HBox.setHgrow(card, Priority.ALWAYS);
+        return card;
+    }
+
+    /** The likely range as a bar with the value on it and the limit as a tick. */
+    private static Pane range(Verdict v) {
+        Pane pane = new Pane();
+        pane.setMinSize(RANGE_WIDTH, 14);
+        pane.setMaxSize(RANGE_WIDTH, 14);
+        if (!Double.isFinite(v.low()) || !Double.isFinite(v.high())) {
+            return pane;
+        }
+        double limit = v.limit().orElse(v.value());
+        double low = Math.min(v.low(), limit);
+        double high = Math.max(v.high(), limit);
+        double pad = Math.max(1e-6, (high - low) * 0.12);
+        double from = low - pad;
+        double width = high + pad - from;
+        double a = (v.low() - from) / width * RANGE_WIDTH;
+        double b = (v.high() - from) / width * RANGE_WIDTH;
+        double x = (v.value() - from) / width * RANGE_WIDTH;
+        Line bar = line(a, 8, Math.max(b, a + 2), 8, "range-bar");
+        Line mark = line(x, 3, x, 13, "range-value");
+        pane.getChildren().addAll(bar, mark);
+        if (v.limit().isPresent()) {
+            double l = (limit - from) / width * RANGE_WIDTH;
+            pane.getChildren().add(line(l, 1, l, 14, "range-limit"));
+        }
+        return pane;
+    }
+
+    private static Line line(double x1, double y1, double x2, double y2, String style) {
+        Line line = new Line(x1, y1, x2, y2);
+        line.getStyleClass().add(style);
+        return line;
+    }
+}

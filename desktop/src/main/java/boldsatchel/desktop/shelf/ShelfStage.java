@@ -1,0 +1,245 @@
+package boldsatchel.desktop.shelf;
+
+import boldsatchel.build.Family;
+import boldsatchel.build.Part;
+import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.frame.WorkStage;
+import boldsatchel.drawing.PartDrawing;
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
+import boldsatchel.quantity.Units;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The parts of the build beside the library of parts. */
+public final class ShelfStage implements WorkStage {
+
+    private final Desk desk;
+    private final HBox content = new HBox(18);
+    private final TableView<Part> table = new TableView<>();
+    private final ListView<Part> list = new ListView<>();
+    private final TextField words = new TextField();
+    private final ComboBox<Optional<Family>> family = new ComboBox<>();
+    private final DrawingView drawing = new DrawingView().atMost(3);
+    private final VBox about = new VBox(3);
+    private final Button add = Ui.button("shelf-add", "Add to the build", "Add the chosen part (Enter)", this::add);
+    private final Button replace = Ui.button("shelf-replace", "Replace the selected part", "Put the chosen part in its place, rung and name", this::replace);
+    private boolean selecting;
+
+    /** The stage on a desk. */
+    public ShelfStage(Desk desk) {
+        this.desk = desk;
+        content.getStyleClass().add("stage");
+        content.getChildren().addAll(buildSide(), librarySide());
+        desk.keepShowing(this::show);
+        fill();
+    }
+
+    @Override
+    public String title() {
+        return "Shelf";
+    }
+
+    @Override
+    public String purpose() {
+        return "parts and their figures";
+    }
+
+    @Override
+    public Node content() {
+        return content;
+    }
+
+    @Override
+    public State standing(Evaluation evaluation) {
+        State costs = evaluation.verdict(Verdict.Kind.COSTS).state();
+        State carries = evaluation.verdict(Verdict.Kind.CARRIES).state();
+        State worse = costs.compareTo(carries) > 0 ? costs : carries;
+        return evaluation.build().parts().isEmpty() ? State.WATCH : worse;
+    }
+
+    private VBox buildSide() {
+        table.setId("build-parts");
+        table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+        table.setPlaceholder(Ui.words("No parts yet. Choose one on the right and add it; a board and a battery are a good start.", "soft"));
+        column("In this build", 190, false, Part::name);
+        column("mass, g", 62, true, p -> Units.format(p.massG().value(), 0, ""));
+        column("price", 58, true, p -> Units.format(p.price().value(), 0, ""));
+        column("to be had", 74, false, p -> p.standing().words());
+        column("packed in", 74, false, p -> desk.session().build().placement(p.id()).flatMap(at -> desk.session().build().shell(at.shell())).map(s -> s.name()).orElse("on the table"));
+        table.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
+            if (!selecting && is != null) {
+                desk.session().selection().set(is.id());
+            }
+        });
+        table.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.DELETE) {
+                remove();
+            }
+        });
+        VBox.setVgrow(table, Priority.ALWAYS);
+        Button remove = Ui.button("shelf-remove", "Remove from the build", "Take the selected part out (Delete)", this::remove);
+        ComboBox<Library.Case> cases = new ComboBox<>();
+        cases.setId("cases");
+        cases.setPromptText("Take another case …");
+        cases.getItems().setAll(desk.library().cases());
+        cases.setCellFactory(v -> cell(Library.Case::name));
+        cases.setButtonCell(cell(Library.Case::name));
+        cases.setOnAction(e -> Optional.ofNullable(cases.getValue()).ifPresent(c -> desk.session().does(Edits.takeCase(c))));
+        VBox side = new VBox(8, table, new HBox(8, remove, cases));
+        HBox.setHgrow(side, Priority.ALWAYS);
+        return side;
+    }
+
+    private void column(String title, double width, boolean number, Function<Part, String> text) {
+        TableColumn<Part, String> column = new TableColumn<>(title);
+        column.setPrefWidth(width);
+        column.setCellValueFactory(c -> new ReadOnlyStringWrapper(text.apply(c.getValue())));
+        column.setSortable(false);
+        if (number) {
+            column.getStyleClass().add("number-column");
+        }
+        table.getColumns().add(column);
+    }
+
+    private VBox librarySide() {
+        words.setId("shelf-search");
+        words.setPromptText("Search the library");
+        words.textProperty().addListener((o, was, is) -> fill());
+        words.setOnAction(e -> add());
+        family.setId("shelf-family");
+        family.getItems().add(Optional.empty());
+        for (Family f : Family.values()) {
+            family.getItems().add(Optional.of(f));
+        }
+        family.setValue(Optional.empty());
+        family.setCellFactory(v -> cell(f -> f.map(Family::words).orElse("all families")));
+        family.setButtonCell(cell(f -> f.map(Family::words).orElse("all families")));
+        family.setOnAction(e -> fill());
+        list.setId("library");
+        list.setCellFactory(v -> cell(Part::name));
+        list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> showChosen());
+        list.setOnMouseClicked(e -> {
+            if (e.getClickCount() == 2) {
+                add();
+            }
+        });
+        list.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                add();
+            }
+        });
+        list.setPlaceholder(Ui.words("Nothing on the shelf matches.", "soft"));
+        VBox.setVgrow(list, Priority.ALWAYS);
+        drawing.setPrefHeight(170);
+        drawing.setMinHeight(150);
+        drawing.setMaxHeight(190);
+        HBox search = new HBox(8, words, family);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        VBox side = new VBox(8, Ui.label("Library", "section"), search, list, drawing, about, new HBox(8, add, replace));
+        side.setPrefWidth(370);
+        side.setMinWidth(350);
+        return side;
+    }
+
+    private static <T> ListCell<T> cell(Function<T, String> words) {
+        return new ListCell<>() {
+            @Override
+            protected void updateItem(T item, boolean empty) {
+                super.updateItem(item, empty);
+                setText(empty || item == null ? "" : words.apply(item));
+            }
+        };
+    }
+
+    private void fill() {
+        List<Part> found = desk.library().search(words.getText()).stream()
+                .filter(p -> family.getValue().isEmpty() || family.getValue().get() == p.family())
+                .toList();
+        list.getItems().setAll(found);
+        list.getSelectionModel().selectFirst();
+    }
+
+    private void show() {
+        selecting = true;
+        table.getItems().setAll(desk.session().build().parts());
+        desk.session().selectedPart().ifPresentOrElse(p -> table.getSelectionModel().select(p), () -> table.getSelectionModel().clearSelection());
+        selecting = false;
+        showChosen();
+    }
+
+    private Optional<Part> chosen() {
+        return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
+    }
+
+    private void showChosen() {
+        Optional<Part> selected = desk.session().selectedPart();
+        add.setDisable(chosen().isEmpty());
+        replace.setDisable(chosen().isEmpty() || selected.isEmpty());
+        about.getChildren().clear();
+        chosen().ifPresent(part -> {
+            drawing.show(PartDrawing.of(part), desk.dark().get());
+            String figures = Units.format(part.massG().value()) + " g · " + desk.session().build().brief().currency() + " "
+                    + Units.format(part.price().value()) + " · " + part.family().words();
+            about.getChildren().add(Ui.words(part.note().isEmpty() ? figures : figures + ". " + part.note(), "soft"));
+            about.getChildren().add(changes(selected.map(s -> Edits.replacePart(s, part)).orElse(Edits.addPart(part)), selected));
+        });
+    }
+
+    /** What adding or replacing would do to each verdict, before it is done. */
+    private Node changes(Edit edit, Optional<Part> selected) {
+        Evaluation now = desk.session().evaluation().get();
+        Evaluation then = Evaluator.evaluate(edit.change().apply(now.build()));
+        String differences = now.verdicts().stream()
+                .filter(v -> !same(v, then.verdict(v.kind())))
+                .map(v -> v.kind().title() + " " + v.kind().format(v.value()) + " → " + v.kind().format(then.verdict(v.kind()).value()))
+                .collect(Collectors.joining(" · "));
+        String what = selected.map(s -> "In place of " + s.name() + ": ").orElse("Added: ");
+        var label = Ui.words(what + (differences.isEmpty() ? "no verdict changes" : differences), "what-if");
+        label.setMinHeight(52);
+        label.setAlignment(Pos.TOP_LEFT);
+        return label;
+    }
+
+    private static boolean same(Verdict a, Verdict b) {
+        return a.kind().format(a.value()).equals(b.kind().format(b.value()));
+    }
+
+    private void add() {
+        chosen().ifPresent(p -> desk.session().does(Edits.addPart(p)));
+    }
+
+    private void replace() {
+        chosen().ifPresent(by -> desk.session().selectedPart().ifPresent(old -> desk.session().does(Edits.replacePart(old, by))));
+    }
+
+    private void remove() {
+        desk.session().selectedPart().ifPresent(p -> {
+            desk.session().selection().set("");
+            desk.session().does(Edits.removePart(p));
+        });
+    }
+}
