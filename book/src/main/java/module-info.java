@@ -11,6 +11,8 @@ module boldsatchel.book {
     requires org.apache.fontbox;
     requires org.apache.pdfbox.io;
     requires org.apache.commons.csv;
+    // PDFBox logs through it without saying so in a module descriptor.
+    requires org.apache.commons.logging;
 
     exports boldsatchel.book;
 }

@@ -15,11 +15,8 @@ public enum Face {
     /** Running text. */
     REGULAR("B612-Regular.ttf"),
     /** Headings. */
-    BOLD("B612-Bold.ttf"),
-    /** Numbers in columns. */
-    MONO("B612Mono-Regular.ttf"),
-    /** Large numbers. */
-    MONO_BOLD("B612Mono-Bold.ttf");
+    BOLD("B612-Bold.ttf");
+
 
     private static final Map<Face, Widths> WIDTHS = new ConcurrentHashMap<>();
 
@@ -41,6 +38,20 @@ public enum Face {
     /** Width of a text, in the unit of the size. */
     public double width(String text, double size) {
         return WIDTHS.computeIfAbsent(this, Face::load).of(text) * size;
+    }
+
+    /** A text cut to a width, with an ellipsis; empty where not even three letters would stand. */
+    public String fit(String text, double size, double room) {
+        if (width(text, size) <= room) {
+            return text;
+        }
+        for (int letters = text.length() - 1; letters >= 3; letters--) {
+            String cut = text.substring(0, letters).strip() + "…";
+            if (width(cut, size) <= room) {
+                return cut;
+            }
+        }
+        return "";
     }
 
     private Widths load() {

@@ -39,8 +39,8 @@ final class Flow {
             return;
         }
         int number = pages.size() + 1;
-        marks.add(new Mark.Text(new Point(LEFT, HEIGHT - 10), 2.8, Align.LEFT, false, Ink.SOFT, footer, ""));
-        marks.add(new Mark.Text(new Point(RIGHT, HEIGHT - 10), 2.8, Align.RIGHT, false, Ink.SOFT, "page " + number, ""));
+        marks.add(Mark.Text.free(new Point(LEFT, HEIGHT - 10), 2.8, Align.LEFT, false, Ink.SOFT, footer, ""));
+        marks.add(Mark.Text.free(new Point(RIGHT, HEIGHT - 10), 2.8, Align.RIGHT, false, Ink.SOFT, "page " + number, ""));
         pages.add(new Drawing("Page " + number, WIDTH, HEIGHT, 0, 0, marks));
         marks = new ArrayList<>();
         y = TOP;
@@ -58,7 +58,7 @@ final class Flow {
     void heading(String text) {
         room(18);
         space(marks.isEmpty() ? 3 : 6);
-        marks.add(new Mark.Text(new Point(LEFT, y), 4.6, Align.LEFT, true, Ink.INK, text, ""));
+        marks.add(Mark.Text.free(new Point(LEFT, y), 4.6, Align.LEFT, true, Ink.INK, text, ""));
         y += 2;
         marks.add(new Mark.Line(List.of(new Point(LEFT, y), new Point(RIGHT, y)), false, 0.35, false, Ink.INK, ""));
         y += 5;
@@ -66,14 +66,14 @@ final class Flow {
 
     void title(String text) {
         y += 6;
-        marks.add(new Mark.Text(new Point(LEFT, y), 8, Align.LEFT, true, Ink.INK, text, ""));
+        marks.add(Mark.Text.free(new Point(LEFT, y), 8, Align.LEFT, true, Ink.INK, text, ""));
         y += 7;
     }
 
     void paragraph(String text, double size, boolean bold, Ink ink, double indent) {
         for (String line : wrap(text, size, bold, RIGHT - LEFT - indent)) {
             room(size * 1.5);
-            marks.add(new Mark.Text(new Point(LEFT + indent, y), size, Align.LEFT, bold, ink, line, ""));
+            marks.add(Mark.Text.free(new Point(LEFT + indent, y), size, Align.LEFT, bold, ink, line, ""));
             y += size * 1.5;
         }
     }
@@ -94,7 +94,7 @@ final class Flow {
         room(lines * size * 1.4 + 2);
         for (int i = 0; i < cells.size(); i++) {
             for (int k = 0; k < wrapped.get(i).size(); k++) {
-                marks.add(new Mark.Text(
+                marks.add(Mark.Text.free(
                         new Point(edges.get(i), y + k * size * 1.4),
                         size,
                         aligns.get(i),
@@ -148,7 +148,7 @@ final class Flow {
         marks.addAll(Marks.placed(drawing, LEFT, y - 4, scale));
         y += drawing.heightMm() * scale;
         String ratio = scale == 1 ? "1 : 1" : "1 : " + boldsatchel.quantity.Units.format(Math.round(100 / scale) / 100.0);
-        marks.add(new Mark.Text(
+        marks.add(Mark.Text.free(
                 new Point(LEFT, y), 3, Align.LEFT, false, Ink.SOFT, drawing.title() + ", scale " + ratio + ", mm", ""));
         y += 7;
     }

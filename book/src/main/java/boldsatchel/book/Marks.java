@@ -40,6 +40,7 @@ public final class Marks {
                                     t.bold(),
                                     t.ink(),
                                     t.text(),
+                                    t.roomMm() * scale,
                                     t.subject());
                     });
         }

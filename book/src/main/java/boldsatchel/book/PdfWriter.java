@@ -105,7 +105,8 @@ final class PdfWriter {
             state.setNonStrokingAlphaConstant(1f);
             content.setGraphicsStateParameters(state);
             Face face = text.bold() ? Face.BOLD : Face.REGULAR;
-            double width = face.width(text.text(), text.sizeMm());
+            String words = face.fit(text.text(), text.sizeMm(), text.roomMm());
+            double width = face.width(words, text.sizeMm());
             double x = switch (text.align()) {
                 case LEFT -> text.at().x();
                 case CENTRE -> text.at().x() - width / 2;
@@ -115,7 +116,7 @@ final class PdfWriter {
             content.setFont(text.bold() ? bold : regular, pt(text.sizeMm()));
             content.setNonStrokingColor(color(text.ink()));
             content.newLineAtOffset(pt(x), pt(heightMm - text.at().y()));
-            content.showText(text.text());
+            content.showText(words);
             content.endText();
         }
     }

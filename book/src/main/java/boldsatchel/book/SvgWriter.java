@@ -75,7 +75,7 @@ public final class SvgWriter {
                         });
                 out.writeAttribute("fill", t.ink().light());
                 subject(out, t.subject());
-                out.writeCharacters(t.text());
+                out.writeCharacters((t.bold() ? Face.BOLD : Face.REGULAR).fit(t.text(), t.sizeMm(), t.roomMm()));
                 out.writeEndElement();
             }
         }

@@ -183,7 +183,7 @@ public final class PowerDrawings {
         s.curve(levels, 0.3, Ink.SOFT, "");
         s.curve(volts, 0.8, Ink.ACCENT, "");
         Point half = levels.get(levels.size() / 2);
-        s.text(half.x() - left + 2, height + 8 - half.y() + 2.4, TEXT, Align.LEFT, false, Ink.SOFT, "charge left, 0 to 100 %", "");
+        s.text(half.x() - left - 2, height + 8 - half.y() - 5.5, TEXT, Align.RIGHT, false, Ink.SOFT, "charge left, full height is 100 %", "");
         double end = run.hours() / most * width;
         s.line(end, 0, end, height, 0.7, false, Ink.STOP, "");
         s.text(end - 2, height - 5, TEXT, Align.RIGHT, true, Ink.STOP, Units.format(run.hours(), 2, "h") + ": " + endWords, "");

@@ -68,17 +68,23 @@ final class Sketch {
     }
 
     Sketch text(double x, double y, double size, Align align, boolean bold, Ink ink, String text, String subject) {
-        marks.add(new Mark.Text(point(x, y), size, align, bold, ink, text, subject));
+        marks.add(Mark.Text.free(point(x, y), size, align, bold, ink, text, subject));
         return this;
     }
 
-    /** Text cut to a width; nothing at all where not even three letters would stand. */
-    Sketch fitted(double x, double y, double size, double width, Align align, boolean bold, Ink ink, String text, String subject) {
-        int letters = (int) (width / (size * LETTER_WIDTH));
-        if (text.length() <= letters) {
-            return text(x, y, size, align, bold, ink, text, subject);
-        }
-        return letters < 4 ? this : text(x, y, size, align, bold, ink, text.substring(0, letters - 1).strip() + "…", subject);
+    /** Text that is cut to a width by whoever puts it down and knows how wide letters are. */
+    Sketch fitted(
+            double x,
+            double y,
+            double size,
+            double width,
+            Align align,
+            boolean bold,
+            Ink ink,
+            String text,
+            String subject) {
+        marks.add(new Mark.Text(point(x, y), size, align, bold, ink, text, width, subject));
+        return this;
     }
 
     /** Mean width of a letter of the face, as a share of its size; a little wide, to be safe. */

@@ -53,19 +53,21 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
         double hours = 0;
         double wattHours = 0;
         double sampleEvery = 1.0 / MOST_SAMPLES;
+        double sampledAt = 1 + sampleEvery;
+        boolean lasting = tables.size() == 1;
         for (int k = 0; ; k = (k + 1) % tables.size()) {
             Table table = tables.get(k);
             if (level <= table.endLevel) {
                 return finished(table, hours, level, samples, wattHours);
             }
-            if (samples.isEmpty() || samples.getLast().level() - level >= sampleEvery || tables.size() == 1) {
-                table.sampleInto(samples, hours, level, tables.size() == 1);
+            boolean sampled = !lasting && sampledAt - level >= sampleEvery;
+            if (sampled || samples.isEmpty()) {
+                table.sampleInto(samples, hours, level, lasting);
+                sampledAt = level;
             }
             double stepHours = profile.steps().get(k).minutes() / 60;
-            boolean lasting = tables.size() == 1;
             double nextLevel = lasting ? table.endLevel : Math.max(table.endLevel, table.levelAfter(level, stepHours));
             double spent = table.hoursBetween(level, nextLevel);
-            boolean sampled = !lasting && samples.getLast().hours() == hours;
             if (!(hours + spent < FOREVER_HOURS)) {
                 return new Discharge(
                         Double.POSITIVE_INFINITY,

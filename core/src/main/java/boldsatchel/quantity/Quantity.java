@@ -32,6 +32,8 @@ public enum Quantity {
     TEMPERATURE("°C", "25 °C", unit("°C", 1), unit("C", 1)),
     /** Stored in h. */
     TIME("h", "90 min", unit("h", 1), unit("min", 1.0 / 60), unit("s", 1.0 / 3600), unit("d", 24)),
+    /** Stored in min. */
+    MINUTES("min", "5 min", unit("min", 1), unit("h", 60), unit("s", 1.0 / 60)),
     /** Stored in s. */
     SHORT_TIME("s", "1.5 s", unit("s", 1), unit("ms", 1e-3), unit("min", 60)),
     /** In the currency of the brief. */

@@ -5,8 +5,6 @@ import boldsatchel.build.Hinge;
 import boldsatchel.build.Part;
 import boldsatchel.build.Shell;
 import boldsatchel.format.BuildFormat;
-import boldsatchel.format.FormatException;
-import boldsatchel.format.Records;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -44,7 +42,7 @@ public record Library(List<Part> parts, List<Case> cases) {
 
     /** The library as shipped. */
     public static Library shipped() {
-        return Records.read(resource("library.json"), Library.class);
+        return BuildFormat.readTrusted(resource("library.json"), Library.class);
     }
 
     /** The part with an id. */
@@ -73,11 +71,7 @@ public record Library(List<Part> parts, List<Case> cases) {
         if (!DEMOS.contains(name)) {
             return Optional.empty();
         }
-        try {
-            return Optional.of(BuildFormat.read(resource(name + ".satchel.json")).build());
-        } catch (FormatException e) {
-            throw new IllegalStateException("the demo " + name + " that ships with the program cannot be read", e);
-        }
+        return Optional.of(BuildFormat.readTrusted(resource(name + ".satchel.json")));
     }
 
     private static String resource(String name) {

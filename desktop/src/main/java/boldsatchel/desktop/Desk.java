@@ -7,6 +7,7 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.Node;
 
 /** What all parts of the window share: the session, the library, the look, and which working is open. */
 public final class Desk {
@@ -42,11 +43,19 @@ public final class Desk {
         return working;
     }
 
-    /** Shows now, and again after every edit, selection and change of look. */
-    public void keepShowing(Runnable show) {
-        session.evaluation().addListener((o, was, is) -> show.run());
-        session.selection().addListener((o, was, is) -> show.run());
-        dark.addListener((o, was, is) -> show.run());
-        show.run();
+    /**
+     * Shows when the view comes into the window, and while it is there again after every edit, selection and change of look. A stage that
+     * is not open costs a drag nothing.
+     */
+    public void keepShowing(Node view, Runnable show) {
+        Runnable seen = () -> {
+            if (view.getScene() != null) {
+                show.run();
+            }
+        };
+        session.evaluation().addListener((o, was, is) -> seen.run());
+        session.selection().addListener((o, was, is) -> seen.run());
+        dark.addListener((o, was, is) -> seen.run());
+        view.sceneProperty().addListener((o, was, is) -> seen.run());
     }
 }

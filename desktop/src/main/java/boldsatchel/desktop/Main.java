@@ -128,6 +128,8 @@ public final class Main implements Callable<Integer> {
             file.ifPresent(f -> app.frame().files().open(f));
             if (options.shot.isEmpty()) {
                 app.frame().offerRecovered();
+            } else {
+                Launcher.takesPictures();
             }
             app.show(stage);
             Shots.afterPulses(() -> {
@@ -239,7 +241,10 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            Launcher.launch(stage -> Shots.manual(stage, folder));
+            Launcher.launch(stage -> {
+                Launcher.takesPictures();
+                Shots.manual(stage, folder);
+            });
             return 0;
         }
     }

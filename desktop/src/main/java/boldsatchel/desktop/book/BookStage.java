@@ -12,6 +12,7 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -22,8 +23,7 @@ public final class BookStage implements WorkStage {
 
     private final Desk desk;
     private final VBox content = new VBox(8);
-    private final DrawingView page = new DrawingView();
-    private final DrawingView facing = new DrawingView();
+    private final DrawingView page = new DrawingView().asOnPaper();
     private final Label number = Ui.label("", "soft");
     private List<Drawing> pages = List.of();
     private int at;
@@ -34,28 +34,22 @@ public final class BookStage implements WorkStage {
         content.getStyleClass().add("stage");
         HBox tools = new HBox(
                 8,
-                Ui.button("page-back", "‹ Back", "The pages before", () -> turn(-2)),
-                Ui.button("page-on", "On ›", "The next pages", () -> turn(2)),
+                Ui.button("page-back", "‹ Back", "The page before", () -> turn(-1)),
+                Ui.button("page-on", "On ›", "The next page", () -> turn(1)),
                 number,
                 Ui.spring(),
                 Ui.label("build sheet (PDF), every drawing (SVG), parts list (CSV)", "soft"),
                 Ui.button("export", "Export to a folder", "Write the whole book (Ctrl E)", export));
         tools.setAlignment(Pos.CENTER_LEFT);
         page.setId("page");
-        HBox spread = new HBox(14, sheet(page), sheet(facing));
-        VBox.setVgrow(spread, Priority.ALWAYS);
-        content.getChildren().addAll(tools, spread);
-        desk.session().evaluation().addListener((o, was, is) -> refresh());
-        desk.dark().addListener((o, was, is) -> refresh());
-        content.sceneProperty().addListener((o, was, is) -> refresh());
-    }
-
-    private static StackPane sheet(DrawingView view) {
-        StackPane sheet = new StackPane(view);
+        StackPane sheet = new StackPane(page);
         sheet.getStyleClass().add("sheet");
-        HBox.setHgrow(sheet, Priority.ALWAYS);
-        sheet.setPrefWidth(400);
-        return sheet;
+        page.prefHeightProperty().bind(sheet.widthProperty().multiply(Math.sqrt(2)));
+        page.minHeightProperty().bind(page.prefHeightProperty());
+        ScrollPane scroll = Ui.scroll(sheet);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        content.getChildren().addAll(tools, scroll);
+        desk.keepShowing(content, this::refresh);
     }
 
     @Override
@@ -78,23 +72,14 @@ public final class BookStage implements WorkStage {
         return evaluation.stops() ? State.WATCH : State.FINE;
     }
 
-    /** Pages are laid out only while they can be seen: a drag elsewhere does not pay for them. */
     private void refresh() {
-        if (content.getScene() != null) {
-            pages = Book.sheet(desk.session().evaluation().get());
-            turn(0);
-        }
+        pages = Book.sheet(desk.session().evaluation().get());
+        turn(0);
     }
 
     private void turn(int by) {
-        int last = (pages.size() - 1) / 2 * 2;
-        at = Math.max(0, Math.min(last, at + by));
+        at = Math.clamp(at + by, 0, pages.size() - 1);
         page.show(pages.get(at), false);
-        boolean two = at + 1 < pages.size();
-        facing.setVisible(two);
-        if (two) {
-            facing.show(pages.get(at + 1), false);
-        }
-        number.setText("pages " + (at + 1) + (two ? " and " + (at + 2) : "") + " of " + pages.size());
+        number.setText("page " + (at + 1) + " of " + pages.size());
     }
 }

@@ -33,14 +33,14 @@ import javafx.scene.layout.VBox;
 public final class BriefStage implements WorkStage {
 
     private final Desk desk;
-    private final HBox columns = new HBox(36);
+    private final HBox columns = new HBox(24);
     private Optional<Brief> shown = Optional.empty();
 
     /** The stage on a desk. */
     public BriefStage(Desk desk) {
         this.desk = desk;
         columns.getStyleClass().add("stage");
-        desk.keepShowing(this::show);
+        desk.keepShowing(columns, this::show);
     }
 
     @Override
@@ -77,8 +77,8 @@ public final class BriefStage implements WorkStage {
         }
         shown = Optional.of(evaluation.build().brief());
         VBox left = new VBox(8, Ui.label("What is it for?", "section"), purposeArea(), Ui.label("Hard limits", "section"), limits(), Ui.label("Where it is used", "section"), surroundings());
-        left.setMinWidth(380);
-        left.setPrefWidth(400);
+        left.setMinWidth(350);
+        left.setPrefWidth(360);
         VBox right = new VBox(8, Ui.label("How it is used", "section"), Ui.words("The first profile is the one the verdicts are about. A profile repeats until the energy is gone.", "soft"));
         for (int i = 0; i < brief().profiles().size(); i++) {
             right.getChildren().add(profile(i));
@@ -133,13 +133,13 @@ public final class BriefStage implements WorkStage {
     }
 
     private void optional(GridPane form, String name, String id, Quantity quantity, Function<Brief.Limits, Optional<Double>> get, Verdict.Kind feeds, SetLimit<Optional<Double>> set) {
-        UnitField field = UnitField.optional(id, quantity, v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v)))).wide(9);
+        UnitField field = UnitField.optional(id, quantity, v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v)))).wide(7);
         field.show(get.apply(brief().limits()));
         row(form, name, field, feeds);
     }
 
     private void required(GridPane form, String name, String id, Quantity quantity, double value, Verdict.Kind feeds, SetLimit<Double> set) {
-        UnitField field = UnitField.required(id, quantity, v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v)))).wide(9);
+        UnitField field = UnitField.required(id, quantity, v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v)))).wide(7);
         field.show(value);
         row(form, name, field, feeds);
     }
@@ -159,12 +159,12 @@ public final class BriefStage implements WorkStage {
         Brief.Surroundings now = brief().surroundings();
         GridPane form = Ui.form();
         Ui.row(form, "Air around it", temperature("ambient", now.ambientC(), (s, v) -> new Brief.Surroundings(v, s.packC(), s.inHands(), s.onTable())));
-        Ui.row(form, "Cells at the start", temperature("pack-temperature", now.packC(), (s, v) -> new Brief.Surroundings(s.ambientC(), v, s.inHands(), s.onTable())));
+        Ui.row(form, "Cells at first", temperature("pack-temperature", now.packC(), (s, v) -> new Brief.Surroundings(s.ambientC(), v, s.inHands(), s.onTable())));
         CheckBox hands = new CheckBox("held in the hands for minutes");
         hands.setId("in-hands");
         hands.setSelected(now.inHands());
         hands.setOnAction(e -> change("change where it is held", b -> b.withSurroundings(new Brief.Surroundings(b.surroundings().ambientC(), b.surroundings().packC(), hands.isSelected(), b.surroundings().onTable()))));
-        CheckBox table = new CheckBox("stands on a table: no heat leaves below");
+        CheckBox table = new CheckBox("stands on a table");
         table.setSelected(now.onTable());
         table.setOnAction(e -> change("change where it stands", b -> b.withSurroundings(new Brief.Surroundings(b.surroundings().ambientC(), b.surroundings().packC(), b.surroundings().inHands(), table.isSelected()))));
         Ui.row(form, "", hands);
@@ -177,7 +177,7 @@ public final class BriefStage implements WorkStage {
     }
 
     private UnitField temperature(String id, double value, SetTemperature set) {
-        UnitField field = UnitField.required(id, Quantity.TEMPERATURE, v -> change("change a temperature", b -> b.withSurroundings(set.set(b.surroundings(), v)))).wide(9);
+        UnitField field = UnitField.required(id, Quantity.TEMPERATURE, v -> change("change a temperature", b -> b.withSurroundings(set.set(b.surroundings(), v)))).wide(7);
         field.show(value);
         return field;
     }
@@ -185,7 +185,7 @@ public final class BriefStage implements WorkStage {
     private VBox profile(int index) {
         UseProfile profile = brief().profiles().get(index);
         TextField name = new TextField(profile.name());
-        name.setPrefColumnCount(18);
+        name.setPrefColumnCount(13);
         name.setId("profile-" + index);
         Runnable rename = () -> {
             if (!name.getText().equals(profile.name())) {
@@ -223,7 +223,7 @@ public final class BriefStage implements WorkStage {
     private void step(GridPane grid, int index, UseProfile profile, int k) {
         UseProfile.Step step = profile.steps().get(k);
         TextField name = new TextField(step.name());
-        name.setPrefColumnCount(12);
+        name.setPrefColumnCount(10);
         name.focusedProperty().addListener((o, was, is) -> {
             if (!is && !name.getText().equals(step.name())) {
                 changeProfile(index, with(profile, k, new UseProfile.Step(name.getText(), step.mode(), step.minutes(), step.brightness())));
@@ -242,10 +242,11 @@ public final class BriefStage implements WorkStage {
                 return Mode.valueOf(text.toUpperCase(java.util.Locale.ROOT));
             }
         });
+        mode.setMinWidth(86);
         mode.setValue(step.mode());
         mode.setOnAction(e -> changeProfile(index, with(profile, k, new UseProfile.Step(step.name(), mode.getValue(), step.minutes(), step.brightness()))));
-        UnitField minutes = UnitField.required("minutes-" + index + "-" + k, Quantity.TIME, v -> changeProfile(index, with(profile, k, new UseProfile.Step(step.name(), step.mode(), v * 60, step.brightness())))).wide(6);
-        minutes.show(step.minutes() / 60);
+        UnitField minutes = UnitField.required("minutes-" + index + "-" + k, Quantity.MINUTES, v -> changeProfile(index, with(profile, k, new UseProfile.Step(step.name(), step.mode(), v, step.brightness())))).wide(6);
+        minutes.show(step.minutes());
         UnitField brightness = UnitField.required("brightness-" + index + "-" + k, Quantity.SHARE, v -> changeProfile(index, with(profile, k, new UseProfile.Step(step.name(), step.mode(), step.minutes(), v)))).wide(5);
         brightness.show(step.brightness());
         int row = grid.getRowCount();

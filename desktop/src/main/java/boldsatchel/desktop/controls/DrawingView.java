@@ -3,10 +3,13 @@ package boldsatchel.desktop.controls;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
+import boldsatchel.book.Face;
 import boldsatchel.book.Marks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
@@ -27,9 +30,13 @@ import javafx.scene.text.Text;
 /** Shows a drawing, as large as there is room for. Each mark knows what it stands for, so that it can be pointed at. */
 public final class DrawingView extends Region {
 
+    private static final double LEAST_LETTER = 10.5;
+    private static final double MOST_LETTER = 15;
+
     private final Pane sheet = new Pane();
     private Drawing drawing = new Drawing("", 100, 100, 0, 0, List.of());
     private boolean dark;
+    private boolean onPaper;
     private double mostScale = 12;
     private double scale = 1;
 
@@ -44,6 +51,12 @@ public final class DrawingView extends Region {
     /** Limits how large a millimetre may be, in pixels. */
     public DrawingView atMost(double pixelsPerMm) {
         mostScale = pixelsPerMm;
+        return this;
+    }
+
+    /** Keeps letters true to scale, as on paper, however small. */
+    public DrawingView asOnPaper() {
+        onPaper = true;
         return this;
     }
 
@@ -121,6 +134,9 @@ public final class DrawingView extends Region {
             nodes.add(node(mark));
             i++;
         }
+        if (!onPaper) {
+            uncover(nodes);
+        }
         sheet.getChildren().setAll(nodes);
     }
 
@@ -173,8 +189,9 @@ public final class DrawingView extends Region {
     }
 
     private Text text(Mark.Text text) {
-        Text node = new Text(text.text());
-        double size = Math.max(10.5, Math.min(15, text.sizeMm() * scale));
+        double trueSize = text.sizeMm() * scale;
+        double size = onPaper ? trueSize : Math.clamp(trueSize, LEAST_LETTER, MOST_LETTER);
+        Text node = new Text((text.bold() ? Face.BOLD : Face.REGULAR).fit(text.text(), size, text.roomMm() * scale));
         node.setFont(Font.font("B612", text.bold() ? FontWeight.BOLD : FontWeight.NORMAL, size));
         node.setFill(color(text.ink(), 1));
         node.setTextOrigin(VPos.BASELINE);
@@ -189,6 +206,22 @@ public final class DrawingView extends Region {
         node.setUserData(text.subject());
         node.setMouseTransparent(text.subject().isEmpty());
         return node;
+    }
+
+    /** Letters never get smaller than can be read, so on a small drawing some names would lie on others: earlier ones give way. */
+    private static void uncover(List<Node> nodes) {
+        List<Bounds> taken = new ArrayList<>();
+        for (Node node : nodes.reversed()) {
+            if (node instanceof Text text && !text.getText().isEmpty()) {
+                Bounds b = text.getBoundsInLocal();
+                Bounds tight = new BoundingBox(b.getMinX(), b.getMinY() + 2, b.getWidth(), Math.max(1, b.getHeight() - 4));
+                boolean covered = taken.stream().anyMatch(t -> t.intersects(tight));
+                text.setVisible(!covered);
+                if (!covered) {
+                    taken.add(tight);
+                }
+            }
+        }
     }
 
     private Color color(Ink ink, double opacity) {

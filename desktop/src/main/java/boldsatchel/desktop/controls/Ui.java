@@ -61,6 +61,13 @@ public final class Ui {
         form.addRow(form.getRowCount(), label, field);
     }
 
+    /** Adds a field over the whole width of a form. */
+    public static void across(GridPane form, Node field) {
+        int row = form.getRowCount();
+        form.add(field, 0, row, 2, 1);
+        GridPane.setHgrow(field, Priority.ALWAYS);
+    }
+
     /** A two-column form. */
     public static GridPane form() {
         GridPane form = new GridPane();

@@ -15,11 +15,13 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The right of the window: what was found, details of what is selected, or how a number came about. */
@@ -62,7 +64,7 @@ final class SidePanel extends BorderPane {
                 show();
             }
         });
-        desk.keepShowing(this::show);
+        desk.keepShowing(this, this::show);
     }
 
     private ToggleButton tab(String id, String text) {
@@ -153,15 +155,23 @@ final class SidePanel extends BorderPane {
     }
 
     private static Node step(Working.Step step) {
-        HBox line = new HBox(6, Ui.words(step.what(), "step-what"), Ui.spring(), Ui.label(step.result(), "step-result"));
-        line.getChildren().get(2).setStyle("-fx-min-width: -fx-pref-width;");
-        VBox box = new VBox(1, line);
+        boolean plain = step.formula().isEmpty() && step.numbers().isEmpty();
+        if (plain) {
+            Label what = Ui.words(step.what());
+            HBox.setHgrow(what, Priority.ALWAYS);
+            what.setMaxWidth(Double.MAX_VALUE);
+            Label result = Ui.label(step.result(), "step-result");
+            result.setMinWidth(USE_PREF_SIZE);
+            return new HBox(8, what, result);
+        }
+        VBox box = new VBox(1, Ui.words(step.what(), "step-what"));
         if (!step.formula().isEmpty()) {
             box.getChildren().add(Ui.words(step.formula(), "step-formula"));
         }
         if (!step.numbers().isEmpty()) {
             box.getChildren().add(Ui.words("= " + step.numbers(), "step-numbers"));
         }
+        box.getChildren().add(Ui.words("= " + step.result(), "step-result"));
         return box;
     }
 
@@ -174,11 +184,11 @@ final class SidePanel extends BorderPane {
             box.getChildren().add(Ui.words("Measure these first; the share is what each adds to the doubt:", "soft"));
         }
         range.blame().stream().filter(b -> b.share() >= 0.005).limit(5).forEach(b -> {
-            HBox row = new HBox(
-                    6,
-                    Ui.label(Math.round(b.share() * 100) + " %", "step-result"),
-                    Ui.words(b.input().what() + " of " + b.input().subject() + " (" + b.input().figure().basis().words() + ")"));
-            row.getChildren().getFirst().setStyle("-fx-min-width: 44px; -fx-alignment: center-right;");
+            Label share = Ui.label(Math.round(b.share() * 100) + " %", "step-result", "share");
+            Label input =
+                    Ui.words(b.input().what() + " of " + b.input().subject() + " (" + b.input().figure().basis().words() + ")");
+            HBox.setHgrow(input, Priority.ALWAYS);
+            HBox row = new HBox(8, share, input);
             box.getChildren().add(row);
         });
         return box;

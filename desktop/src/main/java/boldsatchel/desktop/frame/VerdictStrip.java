@@ -6,8 +6,9 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.verdict.Verdict;
 import java.util.Optional;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
+import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -17,7 +18,7 @@ import javafx.scene.shape.Line;
 /** The builder's questions and their answers, always in sight; each opens its working. */
 final class VerdictStrip extends HBox {
 
-    private static final double RANGE_WIDTH = 104;
+    private static final double RANGE_WIDTH = 78;
 
     private final Desk desk;
 
@@ -27,11 +28,17 @@ final class VerdictStrip extends HBox {
         desk.session().evaluation().subscribe(e -> getChildren().setAll(e.verdicts().stream().map(this::card).toList()));
     }
 
-    private Button card(Verdict v) {
+    private void open(Verdict.Kind kind) {
+        desk.working().set(Optional.empty());
+        desk.working().set(Optional.of(kind));
+    }
+
+    private VBox card(Verdict v) {
         String currency = v.kind() == Verdict.Kind.COSTS ? desk.session().build().brief().currency() + " " : "";
         HBox head = new HBox(6, StateMark.of(v.state(), 13), Ui.label(v.kind().title(), "verdict-title"), Ui.spring(), Ui.label(v.state().words(), "verdict-state", v.state().words()));
         head.setAlignment(Pos.CENTER_LEFT);
         var value = Ui.label(currency + v.kind().format(v.value()), "verdict-value");
+        value.setMinWidth(USE_PREF_SIZE);
         value.setId("verdict-" + v.kind().id());
         String limit = v.limit().isPresent()
                 ? (v.kind().moreIsBetter() ? "at least " : "at most ") + v.kind().format(v.limit().getAsDouble())
@@ -40,15 +47,22 @@ final class VerdictStrip extends HBox {
         right.setAlignment(Pos.BOTTOM_RIGHT);
         HBox body = new HBox(6, value, Ui.spring(), right);
         body.setAlignment(Pos.BOTTOM_LEFT);
-        Button card = new Button();
-        card.setGraphic(new VBox(1, head, body));
+        VBox card = new VBox(1, head, body);
         card.getStyleClass().addAll("verdict", v.state().words());
         card.setId("card-" + v.kind().id());
-        card.setMaxWidth(Double.MAX_VALUE);
+        card.setFocusTraversable(true);
+        card.setAccessibleRole(AccessibleRole.BUTTON);
         card.setAccessibleText(v.kind().title() + ", " + v.state().words() + ", " + v.kind().format(v.value()));
-        card.setTooltip(new Tooltip(v.sentence() + "\nLikely " + v.kind().format(v.low()) + " to " + v.kind().format(v.high())
-                + ". Open the working."));
-        card.setOnAction(e -> desk.working().set(Optional.of(v.kind())));
+        Tooltip.install(
+                card,
+                new Tooltip(v.sentence() + "\nLikely " + v.kind().format(v.low()) + " to " + v.kind().format(v.high())
+                        + ". Open the working."));
+        card.setOnMouseClicked(e -> open(v.kind()));
+        card.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+                open(v.kind());
+            }
+        });
         HBox.setHgrow(card, Priority.ALWAYS);
         return card;
     }

@@ -50,6 +50,7 @@ public final class PackStage implements WorkStage {
     private final VBox content = new VBox(6);
     private final DrawingView plan = new DrawingView().atMost(6);
     private final DrawingView front = new DrawingView().atMost(6);
+    private final LinkedViews linked = new LinkedViews(plan, front);
     private final DrawingView side = new DrawingView().atMost(6);
     private final ComboBox<Shell> shells = new ComboBox<>();
     private final MenuButton place = new MenuButton("Place");
@@ -107,17 +108,14 @@ public final class PackStage implements WorkStage {
         prepare(front, "front", 2);
         side.setId("side");
         side.setOnMousePressed(e -> side.subject(e.getTarget()).ifPresent(desk.session().selection()::set));
-        HBox lower = new HBox(6, front, side);
-        HBox.setHgrow(front, Priority.ALWAYS);
-        HBox.setHgrow(side, Priority.ALWAYS);
-        front.setPrefWidth(470);
-        side.setPrefWidth(330);
-        lower.setPrefHeight(225);
-        lower.setMinHeight(150);
-        VBox.setVgrow(plan, Priority.ALWAYS);
-        VBox.setVgrow(lower, Priority.SOMETIMES);
-        content.getChildren().addAll(top, position, empty, plan, lower);
-        desk.keepShowing(this::show);
+        HBox views = new HBox(6, linked, side);
+        HBox.setHgrow(linked, Priority.ALWAYS);
+        HBox.setHgrow(side, Priority.SOMETIMES);
+        linked.setPrefWidth(560);
+        side.setPrefWidth(250);
+        VBox.setVgrow(views, Priority.ALWAYS);
+        content.getChildren().addAll(top, position, empty, views);
+        desk.keepShowing(content, this::show);
     }
 
     @Override
@@ -192,8 +190,9 @@ public final class PackStage implements WorkStage {
         String selected = part().map(Part::id).orElse("");
         plan.show(PackDrawings.plan(evaluation, shell.id(), selected), dark);
         front.show(PackDrawings.front(evaluation, shell.id(), selected), dark);
+        linked.requestLayout();
         side.show(
-                core.isSelected()
+core.isSelected()
                         ? CoreSample.of(
                                 evaluation.build(),
                                 Stack.at(evaluation.build(), evaluation.fit(), shell.id(), probe.getX(), probe.getY()),
@@ -238,7 +237,10 @@ public final class PackStage implements WorkStage {
 
     private void showPosition() {
         Optional<Placement> at = placement();
-        position.getChildren().stream().skip(1).forEach(n -> n.setVisible(at.isPresent()));
+        position.getChildren().stream().skip(1).forEach(n -> {
+            n.setVisible(at.isPresent());
+            n.setManaged(at.isPresent());
+        });
         chosen.setText(part().map(p -> p.name() + at.map(a -> ", " + a.orientation().words()).orElse(", on the table"))
                 .orElse("Drag a part, or select one and use the arrow keys, Page Up and Page Down; Shift moves 5 mm."));
         at.ifPresent(a -> {

@@ -100,7 +100,7 @@ public final class PowerStage implements WorkStage {
         curve.setMaxHeight(290);
         VBox.setVgrow(ladder, Priority.ALWAYS);
         content.getChildren().addAll(tools, empty, ladder, curve);
-        desk.keepShowing(this::show);
+        desk.keepShowing(content, this::show);
     }
 
     @Override

@@ -70,12 +70,12 @@ public final class RungDetails extends VBox {
         UnitField rated = UnitField.required("contact-rated", Quantity.CURRENT, v -> change(contact.kind().words(), new Rung.Contact(contact.kind(), contact.ohms(), v))).wide(8);
         rated.show(contact.ratedA());
         Ui.row(form, "rated for", rated);
-        Ui.row(form, "resistance", new FigureField("contact-ohms", Quantity.RESISTANCE, contact.ohms(), f -> change(contact.kind().words(), new Rung.Contact(contact.kind(), f, contact.ratedA()))));
+        Ui.across(form, new FigureField("contact-ohms", "resistance", Quantity.RESISTANCE, contact.ohms(), f -> change(contact.kind().words(), new Rung.Contact(contact.kind(), f, contact.ratedA()))));
     }
 
     private void diode(GridPane form, Rung.Diode diode) {
         getChildren().add(Ui.label("Diode", "panel-title"));
-        Ui.row(form, "knee voltage", new FigureField("diode-knee", Quantity.VOLTAGE, diode.kneeV(), f -> change("diode", new Rung.Diode(f, diode.ohms(), diode.ratedA()))));
-        Ui.row(form, "resistance", new FigureField("diode-ohms", Quantity.RESISTANCE, diode.ohms(), f -> change("diode", new Rung.Diode(diode.kneeV(), f, diode.ratedA()))));
+        Ui.across(form, new FigureField("diode-knee", "knee voltage", Quantity.VOLTAGE, diode.kneeV(), f -> change("diode", new Rung.Diode(f, diode.ohms(), diode.ratedA()))));
+        Ui.across(form, new FigureField("diode-ohms", "resistance", Quantity.RESISTANCE, diode.ohms(), f -> change("diode", new Rung.Diode(diode.kneeV(), f, diode.ratedA()))));
     }
 }

@@ -67,9 +67,17 @@ public final class PartDetails extends VBox {
         return form;
     }
 
-    private void figure(GridPane form, String name, Quantity quantity, Figure figure, Function<Figure, Part> changed) {
+    private void figure(
+            GridPane form, String name, Quantity quantity, Figure figure, Function<Figure, Part> changed) {
         String id = "figure-" + name.replace(' ', '-').replace(",", "");
-        Ui.row(form, name, new FigureField(id, quantity, figure, f -> desk.session().does(Edits.changePart(name, changed.apply(f)))));
+        Ui.across(
+                form,
+                new FigureField(
+                        id,
+                        name,
+                        quantity,
+                        figure,
+                        f -> desk.session().does(Edits.changePart(name, changed.apply(f)))));
     }
 
     private Part with(Figure mass, Figure price, Part.Standing standing) {

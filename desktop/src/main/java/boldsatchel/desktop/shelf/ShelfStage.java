@@ -20,7 +20,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -54,7 +53,7 @@ public final class ShelfStage implements WorkStage {
         this.desk = desk;
         content.getStyleClass().add("stage");
         content.getChildren().addAll(buildSide(), librarySide());
-        desk.keepShowing(this::show);
+        desk.keepShowing(content, this::show);
         fill();
     }
 
@@ -85,11 +84,11 @@ public final class ShelfStage implements WorkStage {
         table.setId("build-parts");
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
         table.setPlaceholder(Ui.words("No parts yet. Choose one on the right and add it; a board and a battery are a good start.", "soft"));
-        column("In this build", 190, false, Part::name);
-        column("mass, g", 62, true, p -> Units.format(p.massG().value(), 0, ""));
-        column("price", 58, true, p -> Units.format(p.price().value(), 0, ""));
-        column("to be had", 74, false, p -> p.standing().words());
-        column("packed in", 74, false, p -> desk.session().build().placement(p.id()).flatMap(at -> desk.session().build().shell(at.shell())).map(s -> s.name()).orElse("on the table"));
+        column("In this build", 200, false, Part::name);
+        column("mass, g", 70, true, p -> Units.format(p.massG().value(), 0, ""));
+        column("price", 54, true, p -> Units.format(p.price().value(), 0, ""));
+        column("to be had", 86, false, p -> p.standing().words());
+        column("packed in", 84, false, p -> desk.session().build().placement(p.id()).flatMap(at -> desk.session().build().shell(at.shell())).map(s -> s.name()).orElse("on the table"));
         table.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
             if (!selecting && is != null) {
                 desk.session().selection().set(is.id());
@@ -154,14 +153,14 @@ public final class ShelfStage implements WorkStage {
         });
         list.setPlaceholder(Ui.words("Nothing on the shelf matches.", "soft"));
         VBox.setVgrow(list, Priority.ALWAYS);
-        drawing.setPrefHeight(170);
-        drawing.setMinHeight(150);
-        drawing.setMaxHeight(190);
+        drawing.setPrefHeight(140);
+        drawing.setMinHeight(120);
+        drawing.setMaxHeight(150);
         HBox search = new HBox(8, words, family);
         HBox.setHgrow(words, Priority.ALWAYS);
         VBox side = new VBox(8, Ui.label("Library", "section"), search, list, drawing, about, new HBox(8, add, replace));
-        side.setPrefWidth(370);
-        side.setMinWidth(350);
+        side.setPrefWidth(330);
+        side.setMinWidth(320);
         return side;
     }
 
@@ -219,8 +218,6 @@ public final class ShelfStage implements WorkStage {
                 .collect(Collectors.joining(" · "));
         String what = selected.map(s -> "In place of " + s.name() + ": ").orElse("Added: ");
         var label = Ui.words(what + (differences.isEmpty() ? "no verdict changes" : differences), "what-if");
-        label.setMinHeight(52);
-        label.setAlignment(Pos.TOP_LEFT);
         return label;
     }
 
