@@ -60,7 +60,7 @@ public final class BalanceEngine {
                 torque,
                 hinge.isEmpty() || friction >= torqueAt(bodies, hinge.get(), use),
                 hinge.isPresent() && friction > baseMoment(bodies, hinge.get()),
-                support.flatMap(s -> counterweight(build, bodies, s, base.orElseThrow(), hinge, worst)));
+                support.flatMap(s -> counterweight(build, bodies, s, base.orElseThrow(), hinge, sweep)));
     }
 
     /** The shell that stands on the table: the hinge's base, or the first. */
@@ -115,25 +115,40 @@ public final class BalanceEngine {
         return bodies.base().g() * 1e-3 * GRAVITY * (hinge.axisYMm() - bodies.base().at().y()) * 1e-3;
     }
 
-    /**
-     * Moments about the tipping edge with a mass m added at the middle of the front edge of the floor: the margin is restored when
-     * M·d + m·dc = (M·h + m·hc)·tan α. Only backward tipping is mended by a weight in front.
-     */
+    /** The most that any lid angle needs; nothing when a weight in front mends none of them. */
     private static Optional<Double> counterweight(
-            Build build, Bodies bodies, Support support, Shell base, Optional<Hinge> hinge, double angleDeg) {
-        Mass all = bodies.centre(hinge, angleDeg);
+            Build build,
+            Bodies bodies,
+            Support support,
+            Shell base,
+            Optional<Hinge> hinge,
+            List<BalanceResult.Margin> sweep) {
         double wanted = build.brief().limits().tipMarginDeg();
-        if (all.g() == 0 || support.marginDeg(all.at()) >= wanted) {
-            return Optional.of(0.0);
+        double most = 0;
+        for (BalanceResult.Margin margin : sweep) {
+            if (margin.marginDeg() < wanted) {
+                double mass = counterweight(bodies.centre(hinge, margin.angleDeg()), support, base, wanted);
+                if (mass <= 0) {
+                    return Optional.empty();
+                }
+                most = Math.max(most, mass);
+            }
         }
-        double tangent = Math.tan(Math.toRadians(wanted));
+        return Optional.of(most);
+    }
+
+    /**
+     * Moments about the back edge with a mass m added at the middle of the front edge of the floor: the margin is restored when M·d +
+     * m·dc = (M·h + m·hc)·tan α. Only backward tipping is mended by a weight in front; the result is negative otherwise.
+     */
+    private static double counterweight(Mass all, Support support, Shell base, double wantedDeg) {
+        double tangent = Math.tan(Math.toRadians(wantedDeg));
         double d = support.backY() - all.at().y();
         double h = all.at().z() - support.tableZ();
         double dc = support.backY() - 10;
         double hc = base.wallMm().value() + 5;
         double lever = dc - hc * tangent;
-        double mass = lever <= 0 ? -1 : all.g() * (h * tangent - d) / lever;
-        return mass > 0 ? Optional.of(mass) : Optional.empty();
+        return lever <= 0 ? -1 : all.g() * (h * tangent - d) / lever;
     }
 
     private static List<BalanceResult.Item> items(Build build) {

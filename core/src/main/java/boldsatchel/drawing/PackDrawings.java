@@ -143,7 +143,11 @@ public final class PackDrawings {
         private void part(Placed p, boolean selected) {
             FamilyStyle style = FamilyStyle.of(p.part().family());
             Box b = p.bounds();
-            for (Box box : p.solids()) {
+            List<Box> solids = new ArrayList<>(p.solids());
+            int depth = 3 - across - up;
+            Comparator<Box> backToFront = Comparator.comparingDouble(s -> up == 1 ? s.high(depth) : -s.low(depth));
+            solids.sort(backToFront);
+            for (Box box : solids) {
                 solid(box, style.tint(), p.id());
                 if (style.spacingMm() > 0) {
                     s.hatch(
@@ -355,7 +359,7 @@ public final class PackDrawings {
                         Align.LEFT,
                         true,
                         ink,
-                        "lid " + Units.format(angle, 0, "°") + " · least tip margin " + Units.format(m.nominal(), 1, "°"),
+                        (hinge.isPresent() ? "lid " + Units.format(angle, 0, "°") + " · " : "") + "least tip margin " + Units.format(m.nominal(), 1, "°"),
                         ""));
         return s.done("Side view", highY - lowY + 2 * MARGIN, highZ - lowZ + 2 * MARGIN);
     }

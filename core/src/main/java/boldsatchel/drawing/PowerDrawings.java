@@ -192,7 +192,7 @@ public final class PowerDrawings {
             s.line(x, 0, x, height, Sketch.WIDE, true, Ink.INK, "");
             s.text(x - 1.5, 2, TEXT, Align.RIGHT, false, Ink.INK, "wanted " + Units.format(wanted, 1, "h"), "");
         });
-        chain.startsDownTo().filter(l -> l > run.endLevel() + 0.01).ifPresent(level -> {
+        chain.startsDownTo().filter(l -> l > run.endLevel() + 0.03).ifPresent(level -> {
             samples.stream().filter(sm -> sm.level() <= level).findFirst().ifPresent(sm -> {
                 double x = sm.hours() / most * width;
                 s.line(x, 0, x, height, Sketch.WIDE, true, Ink.WATCH, "");

@@ -84,6 +84,9 @@ public final class FitEngine {
             FitResult.Clash c = clash.get();
             return Optional.of(Spread.of(reading -> meeting(build, c.a(), c.b(), c.where(), reading)));
         }
+        if (found.gaps.isEmpty() && build.placements().size() > 1) {
+            return Optional.of(Spread.exact(NEAR_MM));
+        }
         return found.gaps.stream()
                 .findFirst()
                 .map(g -> Spread.of(reading -> meeting(build, g.a(), g.b(), g.where(), reading)));

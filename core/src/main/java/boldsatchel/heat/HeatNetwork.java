@@ -2,6 +2,7 @@ package boldsatchel.heat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
 
@@ -57,10 +58,13 @@ final class HeatNetwork {
     /**
      * Temperatures of all nodes, °C.
      *
-     * @throws IllegalStateException when the iteration does not settle
+     * @throws IllegalStateException when a node is linked to nothing, or the iteration does not settle
      */
     double[] solve() {
         int n = size();
+        if (links.stream().flatMapToInt(l -> IntStream.of(l.from(), l.to())).filter(i -> i > 0).distinct().count() < n - 1L) {
+            throw new IllegalStateException("a node of the heat network is linked to nothing");
+        }
         double[] t = new double[n];
         java.util.Arrays.fill(t, ambientC + 10);
         t[0] = ambientC;
@@ -70,7 +74,7 @@ final class HeatNetwork {
             slopes(t, jacobian);
             DMatrixRMaj change = new DMatrixRMaj(n - 1, 1);
             if (!CommonOps_DDRM.solve(jacobian, balance, change)) {
-                throw new IllegalStateException("a node of the heat network is linked to nothing");
+                throw new IllegalStateException("part of the heat network is cut off from the surroundings");
             }
             double largest = CommonOps_DDRM.elementMaxAbs(change);
             double damping = Math.min(1, LARGEST_STEP_K / largest);

@@ -24,6 +24,9 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
     static final int COARSE = 10;
 
     private static final int MOST_SAMPLES = 240;
+    /** Share of the charge an hour below which nothing is drawn at all; keeps the table finite. */
+    private static final double LEAST_PER_HOUR = 1e-12;
+
     private static final double FOREVER_HOURS = 24 * 365.0;
 
     /**
@@ -67,7 +70,8 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             }
             double stepHours = profile.steps().get(k).minutes() / 60;
             double nextLevel = lasting ? table.endLevel : Math.max(table.endLevel, table.levelAfter(level, stepHours));
-            double spent = table.hoursBetween(level, nextLevel);
+            boolean wholeStep = !lasting && nextLevel > table.endLevel;
+            double spent = wholeStep ? stepHours : table.hoursBetween(level, nextLevel);
             if (!(hours + spent < FOREVER_HOURS)) {
                 return new Discharge(
                         Double.POSITIVE_INFINITY,
@@ -82,14 +86,14 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             if (sampled) {
                 samples.add(table.sample(hours, level));
             }
-            if (spent == 0 && nextLevel > table.endLevel) {
-                hours += stepHours;
+            if (nextLevel <= table.endLevel) {
+                return finished(table, hours, level, samples, wattHours);
             }
         }
     }
 
     private static Discharge finished(Table table, double hours, double level, List<Sample> samples, double wattHours) {
-        samples.add(table.sample(hours, Math.max(level, table.endLevel)));
+        samples.add(table.sample(hours, level));
         return new Discharge(hours, table.end, level, samples, hours == 0 ? 0 : wattHours / hours);
     }
 
@@ -159,7 +163,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             if (i > 0) {
                 double width = Math.min(1.0 / intervals, levelAt(i - 1) - Math.max(endLevel, levelAt(i)));
                 double full = (1 / hoursAt(i - 1) + 1 / hoursAt(i)) / 2;
-                hoursFromFull[i] = hoursFromFull[i - 1] + width / full;
+                hoursFromFull[i] = hoursFromFull[i - 1] + width / Math.max(full, LEAST_PER_HOUR);
             }
         }
 

@@ -58,7 +58,7 @@ final class FitJudge {
                 .findFirst()
                 .map(g -> "The tightest gap is between " + name(build, g.a()) + " and " + name(build, g.b()) + where(g.where())
                         + ".")
-                .orElse("Nothing is packed yet.");
+                .orElse(fit.tightest().isPresent() ? "Everything is far apart." : "Nothing is packed yet.");
     }
 
     private static String where(FitResult.Where where) {

@@ -66,7 +66,7 @@ public final class App {
         stage.setScene(scene);
         stage.setMinWidth(1180);
         stage.setMinHeight(720);
-        session.evaluation().subscribe(e -> stage.setTitle((session.isChanged() ? "• " : "") + e.build().name() + " – Bold Satchel"));
+        session.standing().subscribe(standing -> stage.setTitle((standing.changed() ? "• " : "") + session.build().name() + " – Bold Satchel"));
         stage.setOnCloseRequest(e -> {
             if (!session.isChanged()) {
                 Recovery.forget();

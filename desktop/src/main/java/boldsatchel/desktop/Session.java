@@ -24,6 +24,7 @@ import javafx.beans.property.StringProperty;
 public final class Session {
 
     private final ReadOnlyObjectWrapper<Evaluation> evaluation;
+    private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(new Standing(false, Optional.empty()));
     private final StringProperty selection = new SimpleStringProperty("");
     private History history;
     private Extras extras;
@@ -31,6 +32,14 @@ public final class Session {
     private Optional<String> knownText = Optional.empty();
     private Build saved;
     private boolean dragging;
+
+    /**
+     * How the build stands on disk.
+     *
+     * @param changed whether there is work that is in no file
+     * @param file where it was saved last
+     */
+    public record Standing(boolean changed, Optional<Path> file) {}
 
     /** Opens a build that stands in no file. */
     public Session(BuildFormat.Document document) {
@@ -43,6 +52,15 @@ public final class Session {
     /** The build's evaluation; changes with every edit. */
     public ReadOnlyObjectProperty<Evaluation> evaluation() {
         return evaluation.getReadOnlyProperty();
+    }
+
+    /** How the build stands on disk. */
+    public ReadOnlyObjectProperty<Standing> standing() {
+        return standing.getReadOnlyProperty();
+    }
+
+    private void restate() {
+        standing.set(new Standing(isChanged(), file));
     }
 
     /** Id of the selected part, rung or shell; empty for none. */
@@ -107,6 +125,7 @@ public final class Session {
         }
         history = next;
         evaluation.set(Evaluator.evaluate(next.present()));
+        restate();
     }
 
     /** Takes another build in place of this one; the past goes. */
@@ -118,12 +137,13 @@ public final class Session {
         saved = document.build();
         selection.set("");
         evaluation.set(Evaluator.evaluate(document.build()));
+        restate();
     }
 
     /** Marks the build as unsaved though it has no past: recovered work. */
     public void unsaved() {
         saved = Build.empty("");
-        evaluation.set(Evaluator.evaluate(build()));
+        restate();
     }
 
     /** Where it is saved. */
@@ -148,7 +168,7 @@ public final class Session {
         file = Optional.of(to);
         saved = build();
         Recovery.forget();
-        evaluation.set(Evaluator.evaluate(build()));
+        restate();
     }
 
     /** Keeps a copy of unsaved work. */

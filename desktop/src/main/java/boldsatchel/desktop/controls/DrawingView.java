@@ -43,6 +43,8 @@ public final class DrawingView extends Region {
     /** An empty view. */
     public DrawingView() {
         getChildren().add(sheet);
+        sheet.setMouseTransparent(true);
+        setPickOnBounds(true);
         getStyleClass().add("drawing-view");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         setMinSize(40, 40);
@@ -107,11 +109,22 @@ public final class DrawingView extends Region {
                 sheet.getLayoutX() + (x + drawing.originX()) * scale, sheet.getLayoutY() + (drawing.originY() - y) * scale);
     }
 
-    /** What a node of this view stands for. */
-    public Optional<String> subject(Object target) {
-        return target instanceof Node node && node.getUserData() instanceof String id && !id.isEmpty()
-                ? Optional.of(id)
-                : Optional.empty();
+    /**
+     * What is on top at a point of this view. Marks are looked up by where they are rather than by events of their own: a view that is
+     * redrawn under a pressed button would lose them.
+     */
+    public Optional<String> subjectAt(double x, double y) {
+        for (Node node : sheet.getChildren().reversed()) {
+            boolean solid = node instanceof Text || (node instanceof Polygon polygon && polygon.getFill() != null);
+            if (solid
+                    && node.isVisible()
+                    && node.getUserData() instanceof String id
+                    && !id.isEmpty()
+                    && node.contains(x - sheet.getLayoutX(), y - sheet.getLayoutY())) {
+                return Optional.of(id);
+            }
+        }
+        return Optional.empty();
     }
 
     private void rebuild() {
@@ -204,7 +217,6 @@ public final class DrawingView extends Region {
         node.setX(text.at().x() * scale - shift);
         node.setY(text.at().y() * scale);
         node.setUserData(text.subject());
-        node.setMouseTransparent(text.subject().isEmpty());
         return node;
     }
 

@@ -96,10 +96,10 @@ public final class Frame extends StackPane {
             undo.setDisable(back.isEmpty());
             redo.setText(forth.map(n -> "Redo: " + shortened(n)).orElse("Redo"));
             redo.setDisable(forth.isEmpty());
-            saved.setText(desk.session().isChanged()
-                    ? "not saved"
-                    : desk.session().file().map(f -> "saved in " + f.getFileName()).orElse("demo, in no file"));
         });
+        desk.session().standing().subscribe(standing -> saved.setText(standing.changed()
+                ? "not saved"
+                : standing.file().map(f -> "saved in " + f.getFileName()).orElse("demo, in no file")));
         Button find = Ui.button("find", "Find a command  Ctrl K", "Everything that can be done, by name", search::open);
         Button look = Ui.button("look", "Dark", "Light or dark look", this::toggleLook);
         desk.dark().subscribe(dark -> look.setText(dark ? "Light" : "Dark"));

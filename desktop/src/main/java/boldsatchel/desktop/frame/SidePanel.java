@@ -54,7 +54,8 @@ final class SidePanel extends BorderPane {
             }
         });
         desk.session().selection().addListener((o, was, is) -> {
-            if (!is.isEmpty() && desk.session().selectedPart().isPresent()) {
+            boolean rung = desk.session().build().rungs().anyMatch(r -> r.id().equals(is));
+            if (rung || desk.session().selectedPart().isPresent()) {
                 tabs.selectToggle(details);
             }
         });

@@ -107,7 +107,7 @@ public final class PackStage implements WorkStage {
         prepare(plan, "plan", 1);
         prepare(front, "front", 2);
         side.setId("side");
-        side.setOnMousePressed(e -> side.subject(e.getTarget()).ifPresent(desk.session().selection()::set));
+        side.setOnMousePressed(e -> side.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
         HBox views = new HBox(6, linked, side);
         HBox.setHgrow(linked, Priority.ALWAYS);
         HBox.setHgrow(side, Priority.SOMETIMES);
@@ -290,7 +290,7 @@ core.isSelected()
             show();
         }
         Build build = desk.session().build();
-        Optional<String> subject = view.subject(e.getTarget()).filter(id -> build.part(id).isPresent());
+        Optional<String> subject = view.subjectAt(e.getX(), e.getY()).filter(id -> build.part(id).isPresent());
         desk.session().selection().set(subject.orElse(""));
         grab = subject.flatMap(build::placement)
                 .filter(p -> shell().map(Shell::id).equals(Optional.of(p.shell())))

@@ -91,7 +91,7 @@ public final class PowerStage implements WorkStage {
         ladder.setFocusTraversable(true);
         ladder.setOnMousePressed(e -> {
             ladder.requestFocus();
-            ladder.subject(e.getTarget()).ifPresent(desk.session().selection()::set);
+            ladder.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set);
         });
         ladder.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         curve.setId("discharge");

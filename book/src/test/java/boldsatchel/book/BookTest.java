@@ -1,0 +1,182 @@
+package boldsatchel.book;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import boldsatchel.build.Build;
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.Ink;
+import boldsatchel.drawing.Mark;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Verdict;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.w3c.dom.Document;
+import org.w3c.dom.Element;
+
+public class BookTest {
+
+    @DataProvider
+    Object[][] demos() {
+        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
+    }
+
+    private static Evaluation demo(String name) {
+        return Evaluator.evaluate(Library.demo(name).orElseThrow());
+    }
+
+    private static byte[] file(Map<String, byte[]> files, String name) {
+        byte[] bytes = files.get(name);
+        assertThat(bytes).as(name).isNotNull();
+        return bytes == null ? new byte[0] : bytes;
+    }
+
+    private static String words(byte[] pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
+    }
+
+    @Test(dataProvider = "demos")
+    public void theSheetSaysEveryVerdictFindingPartAndCaution(String name) throws IOException {
+        Evaluation e = demo(name);
+        String text = words(file(Book.files(e), "build-sheet.pdf"));
+        assertThat(text).contains(e.build().name());
+        for (Verdict v : e.verdicts()) {
+            assertThat(text).contains(v.kind().title()).contains(v.kind().format(v.value()));
+        }
+        e.findings().forEach(f -> assertThat(text).contains(f.message().split(" ")[0]));
+        e.build().parts().forEach(p -> assertThat(text).contains(p.name().split(",")[0]));
+        assertThat(text).contains("Lithium cells").contains("collection point").contains("data sheet stands above");
+        assertThat(text).contains("Plan of").contains("scale 1 :").contains("Power chain");
+    }
+
+    @Test
+    public void pagesAreA4AndLettersAreEmbedded() throws IOException {
+        try (PDDocument document = Loader.loadPDF(file(Book.files(demo("cave-survey")), "build-sheet.pdf"))) {
+            assertThat(document.getNumberOfPages()).isBetween(4, 9);
+            assertThat(document.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
+            for (var font : document.getPage(0).getResources().getFontNames()) {
+                assertThat(document.getPage(0).getResources().getFont(font).isEmbedded()).isTrue();
+            }
+        }
+    }
+
+    @Test(dataProvider = "demos")
+    public void everyDrawingIsAnSvgOfItsSizeWithItsSubjects(String name) throws Exception {
+        Evaluation e = demo(name);
+        for (Drawing drawing : Book.drawings(e)) {
+            Document svg = DocumentBuilderFactory.newInstance()
+                    .newDocumentBuilder()
+                    .parse(new ByteArrayInputStream(SvgWriter.svg(drawing).getBytes(StandardCharsets.UTF_8)));
+            Element root = svg.getDocumentElement();
+            assertThat(root.getAttribute("width")).endsWith("mm");
+            int elements = svg.getElementsByTagName("polygon").getLength()
+                    + svg.getElementsByTagName("polyline").getLength()
+                    + svg.getElementsByTagName("text").getLength();
+            assertThat(elements).isEqualTo(drawing.marks().size());
+        }
+        String plan = SvgWriter.svg(Book.drawings(e).getFirst());
+        e.fit().placed().stream()
+                .filter(p -> p.shell().equals(e.build().shells().getFirst()))
+                .forEach(p -> assertThat(plan).contains("data-subject=\"" + p.id() + "\""));
+    }
+
+    @Test
+    public void thePlansBoardIsAsWideInTheSvgAsInTheBuild() throws Exception {
+        Evaluation e = demo("cave-survey");
+        String plan = SvgWriter.svg(Book.drawings(e).getFirst());
+        Document svg = DocumentBuilderFactory.newInstance()
+                .newDocumentBuilder()
+                .parse(new ByteArrayInputStream(plan.getBytes(StandardCharsets.UTF_8)));
+        var polygons = svg.getElementsByTagName("polygon");
+        double widest = 0;
+        for (int i = 0; i < polygons.getLength(); i++) {
+            Element polygon = (Element) polygons.item(i);
+            if (polygon.getAttribute("data-subject").equals("battery")) {
+                double low = Double.MAX_VALUE;
+                double high = -Double.MAX_VALUE;
+                for (String point : polygon.getAttribute("points").split(" ")) {
+                    double x = Double.parseDouble(point.split(",")[0]);
+                    low = Math.min(low, x);
+                    high = Math.max(high, x);
+                }
+                widest = Math.max(widest, high - low);
+            }
+        }
+        assertThat(widest).isEqualTo(76, org.assertj.core.api.Assertions.within(1e-6));
+    }
+
+    @Test(dataProvider = "demos")
+    public void thePartsListHasARowForEveryPartAndAddsUp(String name) throws IOException {
+        Build build = Library.demo(name).orElseThrow();
+        CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(Book.partsList(build)), format)) {
+            List<CSVRecord> rows = parser.getRecords();
+            assertThat(rows).hasSameSizeAs(build.parts());
+            double mass = rows.stream().mapToDouble(r -> Double.parseDouble(r.get("mass_g"))).sum();
+            assertThat(mass).isEqualTo(build.parts().stream().mapToDouble(p -> p.massG().value()).sum(), org.assertj.core.api.Assertions.within(1e-6));
+            assertThat(rows).allSatisfy(r -> assertThat(build.part(r.get("id")).orElseThrow().name()).isEqualTo(r.get("name")));
+        }
+    }
+
+    @Test
+    public void anEmptyBuildStillMakesABook() throws IOException {
+        Map<String, byte[]> files = Book.files(Evaluator.evaluate(Build.empty("Nothing yet")));
+        assertThat(words(file(files, "build-sheet.pdf"))).contains("Nothing yet").contains("Nothing is packed yet");
+    }
+
+    @Test
+    public void wrappingKeepsEveryWordAndTheWidth() {
+        String text = "The tightest gap is between the keyboard and the battery with the lid closed.";
+        List<String> lines = Flow.wrap(text, 3, false, 40);
+        assertThat(String.join(" ", lines)).isEqualTo(text);
+        assertThat(lines).hasSizeGreaterThan(2).allSatisfy(l -> assertThat(Face.REGULAR.width(l, 3)).isLessThanOrEqualTo(40));
+    }
+
+    @Test
+    public void fittingCutsWithAnEllipsisAndNeverGoesBeyondTheRoom() {
+        assertThat(Face.BOLD.fit("short", 3, 40)).isEqualTo("short");
+        String cut = Face.REGULAR.fit("a very long name of a part", 3, 20);
+        assertThat(cut).endsWith("…");
+        assertThat(Face.REGULAR.width(cut, 3)).isLessThanOrEqualTo(20);
+        assertThat(Face.REGULAR.fit("abc", 3, 1)).isEmpty();
+    }
+
+    @Test
+    public void aDrawingPutDownSmallerKeepsItsProportionsAndLegibleLetters() {
+        Drawing drawing = new Drawing(
+                "x",
+                100,
+                50,
+                0,
+                0,
+                List.of(
+                        new Mark.Line(List.of(new Mark.Point(0, 0), new Mark.Point(100, 50)), false, 1, false, Ink.INK, ""),
+                        Mark.Text.free(new Mark.Point(10, 10), 3, Mark.Align.LEFT, false, Ink.INK, "word", "")));
+        List<Mark> small = Marks.placed(drawing, 5, 7, 0.2);
+        assertThat(((Mark.Line) small.getFirst()).points().getLast()).isEqualTo(new Mark.Point(25, 17));
+        assertThat(((Mark.Text) small.getLast()).sizeMm()).isEqualTo(2.2);
+    }
+
+    @Test
+    public void cautionsAppearWhereTheyApply() {
+        assertThat(Cautions.of(Build.empty("x"))).noneMatch(c -> c.startsWith("Lithium"));
+        assertThat(Cautions.of(Library.demo("cave-survey").orElseThrow())).anyMatch(c -> c.startsWith("Lithium"));
+        assertThat(Cautions.of(Library.demo("harbour-watch").orElseThrow())).anyMatch(c -> c.startsWith("Cutting"));
+    }
+}

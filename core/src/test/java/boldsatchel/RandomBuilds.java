@@ -1,0 +1,126 @@
+package boldsatchel;
+
+import static boldsatchel.Samples.exact;
+
+import boldsatchel.build.Brief;
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Family;
+import boldsatchel.build.Material;
+import boldsatchel.build.Mode;
+import boldsatchel.build.Orientation;
+import boldsatchel.build.Part;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Rung;
+import boldsatchel.build.Shell;
+import boldsatchel.build.UseProfile;
+import boldsatchel.build.Vec;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+
+/** Builds with a fixed seed: a pack, a tree of wires, converters and loads, and everything thrown into a box. */
+public final class RandomBuilds {
+
+    private final Random random;
+    private final List<Part> parts = new ArrayList<>();
+    private int next;
+
+    private RandomBuilds(long seed) {
+        random = new Random(seed);
+    }
+
+    public static Build of(long seed) {
+        return new RandomBuilds(seed).build();
+    }
+
+    private double between(double low, double high) {
+        return low + (high - low) * random.nextDouble();
+    }
+
+    private Part part(Family family, Facet... facets) {
+        Part part = Samples.part(
+                "p" + next++, family, between(10, 60), between(10, 60), between(3, 15), between(5, 300), facets);
+        parts.add(part);
+        return part;
+    }
+
+    private Rung load(double lowV, double highV, double most) {
+        Facet.LoadKind kind = Facet.LoadKind.values()[random.nextInt(3)];
+        double busy = between(0.1, most);
+        Part part = part(
+                Family.HUB,
+                new Facet.DrawsPower(
+                        lowV,
+                        (lowV + highV) / 2,
+                        highV,
+                        kind,
+                        exact(0.01),
+                        exact(busy * 0.1),
+                        exact(busy * 0.5),
+                        exact(busy),
+                        exact(busy * 1.3),
+                        exact(1),
+                        exact(between(0, 1))));
+        return Samples.rung(part.id());
+    }
+
+    private Rung passive(Rung behind) {
+        return switch (random.nextInt(3)) {
+            case 0 -> Rung.of("w" + next++, new Rung.Wire(18 + random.nextInt(8), between(20, 300)), behind);
+            case 1 ->
+                Rung.of(
+                        "c" + next++,
+                        new Rung.Contact(Rung.ContactKind.CONNECTOR, exact(between(0.001, 0.03)), 10),
+                        behind);
+            default -> Rung.of("d" + next++, new Rung.Diode(exact(0.3), exact(0.02), 10), behind);
+        };
+    }
+
+    private Rung rail() {
+        Part converter = part(
+                Family.CONVERTER,
+                Samples.converter(Facet.ConverterKind.STEP_DOWN, 5.1, between(0.02, 0.2), 0.08, 0.03, 8, 0.4));
+        List<Rung> loads = new ArrayList<>();
+        for (int i = 0; i <= random.nextInt(3); i++) {
+            Rung load = load(4.2, 5.6, 3);
+            loads.add(random.nextBoolean() ? passive(load) : load);
+        }
+        return new Rung("r-" + converter.id(), new Rung.OfPart(converter.id()), loads);
+    }
+
+    private Build build() {
+        Part pack = part(
+                Family.BATTERY,
+                Samples.cells(Facet.Chemistry.LI_ION, 4, 1 + random.nextInt(2), between(2, 4), 0.03, 0.02, 2.9));
+        List<Rung> feeds = new ArrayList<>(List.of(load(9, 18, 12), rail()));
+        if (random.nextBoolean()) {
+            feeds.add(rail());
+        }
+        Rung fork = Rung.of("main", new Rung.Wire(18, 150));
+        Rung root = new Rung(
+                "r-" + pack.id(), new Rung.OfPart(pack.id()), List.of(new Rung(fork.id(), fork.stage(), feeds)));
+        Shell shell = Samples.box(250, 180, 45, 2.5, Material.PLASTIC);
+        List<Placement> placements = new ArrayList<>();
+        for (Part p : parts) {
+            placements.add(new Placement(
+                    p.id(),
+                    shell.id(),
+                    new Vec(between(0, 190), between(0, 120), between(0, 25)),
+                    Orientation.AS_DRAWN,
+                    Set.of()));
+        }
+        UseProfile profile = new UseProfile(
+                "mixed",
+                List.of(
+                        new UseProfile.Step("work", Mode.BUSY, between(2, 30), 1),
+                        new UseProfile.Step("wait", Mode.IDLE, between(2, 30), 0.5)));
+        return Build.empty("random")
+                .withBrief(Brief.empty().withProfiles(List.of(profile)))
+                .withParts(parts)
+                .withShells(List.of(shell))
+                .withPlacements(placements)
+                .withChain(List.of(root));
+    }
+}

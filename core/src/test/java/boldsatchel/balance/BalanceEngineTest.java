@@ -1,0 +1,141 @@
+package boldsatchel.balance;
+
+import static boldsatchel.Samples.exact;
+import static boldsatchel.Samples.part;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.build.Brief;
+import boldsatchel.build.Build;
+import boldsatchel.build.Family;
+import boldsatchel.build.Hinge;
+import boldsatchel.build.Material;
+import boldsatchel.build.Orientation;
+import boldsatchel.build.Part;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Shell;
+import boldsatchel.build.Vec;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.testng.annotations.Test;
+
+public class BalanceEngineTest {
+
+    private static final double G = 9.80665;
+
+    /** A shell whose outside is a given box: weighed, with walls next to nothing. */
+    private static Shell slab(String id, double w, double d, double h, double grams) {
+        double wall = 1e-6;
+        return new Shell(
+                id,
+                id,
+                w,
+                d,
+                h,
+                exact(wall),
+                Material.PLASTIC,
+                Shell.Making.FOUND,
+                false,
+                List.of(),
+                List.of(),
+                Optional.of(exact(grams)),
+                exact(0));
+    }
+
+    /** Base 240 × 160 × 25 mm of 900 g; lid 240 × 160 × 12 mm of 700 g, hinged along the back top edge. */
+    private static Build laptop(double useAngle, double maxAngle, double friction) {
+        return Build.empty("laptop")
+                .withShells(List.of(slab("base", 240, 160, 25, 900), slab("lid", 240, 160, 12, 700)))
+                .withHinge(Optional.of(new Hinge("base", "lid", 160, 25, 0, 12, maxAngle, useAngle, exact(friction))));
+    }
+
+    /**
+     * Worked by hand. About the hinge at (160, 25) the closed lid's centre is at (−80, +6). Opened by 110° it turns to y = −80·cos
+     * 110° + 6·sin 110° = 27.362 + 5.638 = 33.000 and z = 80·sin 110° + 6·cos 110° = 75.175 − 2.052 = 73.123, so at (193.000,
+     * 98.123). Together with the base's centre (80, 12.5): y = (900·80 + 700·193)/1600 = 129.438, z = (900·12.5 + 700·98.123)/1600 =
+     * 49.960. To the back edge 160 − 129.438 = 30.562: margin atan(30.562/49.960) = 31.456°. The lid's top edge, 160 mm from the
+     * hinge on its inner face, stands at 25 + 160·sin 110° = 175.351: push 1.6·9.80665·30.562/175.351 = 2.735 N.
+     */
+    @Test
+    public void theReferenceLaptopTipsWhereTheHandWorkingSays() {
+        BalanceResult result = BalanceEngine.evaluate(laptop(110, 110, 1));
+        assertThat(result.centre().y()).isCloseTo(129.438, within(0.002));
+        assertThat(result.centre().z()).isCloseTo(49.960, within(0.002));
+        assertThat(result.tipMarginDeg().orElseThrow().nominal()).isCloseTo(31.456, within(0.01));
+        assertThat(result.worstAngleDeg()).isEqualTo(110);
+        assertThat(result.pushN().orElseThrow()).isCloseTo(2.735, within(0.005));
+    }
+
+    @Test
+    public void aUniformSlabTipsAtTheAngleOfItsHalfDepthOverItsHalfHeight() {
+        Build build = Build.empty("slab").withShells(List.of(slab("slab", 200, 100, 40, 500)));
+        BalanceResult result = BalanceEngine.evaluate(build);
+        assertThat(result.tipMarginDeg().orElseThrow().nominal())
+                .isCloseTo(Math.toDegrees(Math.atan2(50, 20)), within(1e-6));
+        assertThat(result.counterweightG()).contains(0.0);
+        assertThat(result.pushN()).isEmpty();
+    }
+
+    @Test
+    public void aCentreBeyondTheSupportTipsByItself() {
+        // Flat open the lid's centre is 80 mm behind the hinge: y = (900·80 + 700·(160 + 80))/1600 = 150, still inside.
+        BalanceResult result = BalanceEngine.evaluate(laptop(180, 180, 1));
+        assertThat(result.centre().y()).isCloseTo(150, within(0.002));
+        assertThat(result.tipMarginDeg().orElseThrow().nominal()).isPositive();
+        Build heavy = laptop(110, 180, 1)
+                .withShells(List.of(slab("base", 240, 160, 25, 600), slab("lid", 240, 160, 12, 1500)));
+        assertThat(BalanceEngine.evaluate(heavy).tipMarginDeg().orElseThrow().nominal()).isNegative();
+    }
+
+    @Test
+    public void theCounterweightRestoresTheMarginExactly() {
+        Build heavy = laptop(110, 180, 1)
+                .withShells(List.of(slab("base", 240, 160, 25, 600), slab("lid", 240, 160, 12, 900)));
+        BalanceResult before = BalanceEngine.evaluate(heavy);
+        double grams = before.counterweightG().orElseThrow();
+        assertThat(grams).isPositive();
+        Part lead = part("lead", Family.MECHANICS, 20, 20, 10, grams);
+        Build mended = heavy.withParts(List.of(lead))
+                .withPlacements(List.of(new Placement("lead", "base", new Vec(110, 0, 0), Orientation.AS_DRAWN, Set.of())));
+        assertThat(BalanceEngine.evaluate(mended).tipMarginDeg().orElseThrow().nominal())
+                .isCloseTo(Brief.empty().limits().tipMarginDeg(), within(0.05));
+    }
+
+    @Test
+    public void aHingeHoldsWhenItsFrictionMeetsTheLidsTorque() {
+        double torque = 0.7 * G * 33.0e-3;
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 1.01)).holds()).isTrue();
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 0.99)).holds()).isFalse();
+    }
+
+    @Test
+    public void aHingeStifferThanTheBaseIsHeavyLiftsIt() {
+        double moment = 0.9 * G * 80e-3;
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 1.01)).liftsBase()).isTrue();
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 0.99)).liftsBase()).isFalse();
+    }
+
+    @Test
+    public void massIsEverythingAndItsRangeIsThePartsRange() {
+        Part a = part("a", Family.DRIVE, 10, 10, 10, 120);
+        Build build = laptop(110, 130, 1).withParts(List.of(a));
+        BalanceResult result = BalanceEngine.evaluate(build);
+        assertThat(result.massG().nominal()).isCloseTo(1720, within(1e-9));
+        assertThat(result.items().getFirst().name()).isEqualTo("base");
+        assertThat(result.items().stream().mapToDouble(BalanceResult.Item::massG).sum()).isCloseTo(1720, within(1e-9));
+    }
+
+    @Test
+    public void anUnweighedShellWeighsItsWalls() {
+        Shell shell = boldsatchel.Samples.box(100, 50, 20, 2, Material.PLASTIC);
+        double volume = 104 * 54 * 24 - 100 * 50 * 20;
+        assertThat(BalanceEngine.evaluate(Build.empty("x").withShells(List.of(shell))).massG().nominal())
+                .isCloseTo(volume * 1e-3 * 1.1, within(1e-6));
+    }
+
+    @Test
+    public void withoutACaseThereIsNoMargin() {
+        assertThat(BalanceEngine.evaluate(Build.empty("x")).tipMarginDeg()).isEmpty();
+    }
+}

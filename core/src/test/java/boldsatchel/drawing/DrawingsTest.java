@@ -1,0 +1,156 @@
+package boldsatchel.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Part;
+import boldsatchel.fit.Stack;
+import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class DrawingsTest {
+
+    @DataProvider
+    Object[][] demos() {
+        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
+    }
+
+    private static Evaluation demo(String name) {
+        return Evaluator.evaluate(Library.demo(name).orElseThrow());
+    }
+
+    private static List<Drawing> all(Evaluation e) {
+        Build build = e.build();
+        List<Drawing> all = new ArrayList<>();
+        build.shells().forEach(s -> {
+            all.add(PackDrawings.plan(e, s.id(), build.parts().getFirst().id()));
+            all.add(PackDrawings.front(e, s.id(), ""));
+        });
+        all.add(PackDrawings.side(e));
+        ChainResult chain = e.power().chains().getFirst();
+        all.add(PowerDrawings.ladder(build, build.chain().getFirst(), chain.busiest(), ""));
+        all.add(PowerDrawings.discharge(chain, "the end", Optional.of(5.0)));
+        all.add(CoreSample.of(build, Stack.at(build, e.fit(), build.shells().getFirst().id(), 60, 60), 60, 60));
+        return all;
+    }
+
+    private static List<Mark.Point> points(Mark mark) {
+        return switch (mark) {
+            case Mark.Line l -> l.points();
+            case Mark.Fill f -> f.points();
+            case Mark.Text t -> List.of(t.at());
+        };
+    }
+
+    @Test(dataProvider = "demos")
+    public void everyMarkLiesOnItsSheet(String name) {
+        for (Drawing drawing : all(demo(name))) {
+            for (Mark mark : drawing.marks()) {
+                for (Mark.Point p : points(mark)) {
+                    assertThat(p.x()).as(drawing.title() + " " + mark).isBetween(-1.0, drawing.widthMm() + 1);
+                    assertThat(p.y()).as(drawing.title() + " " + mark).isBetween(-1.0, drawing.heightMm() + 1);
+                }
+            }
+        }
+    }
+
+    @Test(dataProvider = "demos")
+    public void thePlanShowsEveryPartAtItsPlaceAndToScale(String name) {
+        Evaluation e = demo(name);
+        e.build().shells().forEach(shell -> {
+            Drawing plan = PackDrawings.plan(e, shell.id(), "");
+            e.fit().placed().stream().filter(p -> p.shell().equals(shell)).forEach(p -> {
+                var solid = p.solids().getFirst();
+                assertThat(plan.marks()).anySatisfy(mark -> {
+                    assertThat(mark).isInstanceOf(Mark.Fill.class);
+                    assertThat(mark.subject()).isEqualTo(p.id());
+                    Mark.Point low = points(mark).getFirst();
+                    assertThat(low.x() - plan.originX()).isCloseTo(solid.x(), within(1e-9));
+                    assertThat(plan.originY() - low.y()).isCloseTo(solid.y(), within(1e-9));
+                    assertThat(points(mark).get(1).x() - low.x()).isCloseTo(solid.dx(), within(1e-9));
+                });
+            });
+        });
+    }
+
+    @Test
+    public void aClashIsHatchedAndItsDepthWritten() {
+        Drawing front = PackDrawings.front(demo("harbour-watch"), "base", "");
+        assertThat(front.marks()).anySatisfy(m -> assertThat(m).isInstanceOfSatisfying(Mark.Text.class, t -> {
+            assertThat(t.text()).isEqualTo("lid clash 3 mm");
+            assertThat(t.ink()).isEqualTo(Ink.STOP);
+        }));
+    }
+
+    @Test
+    public void theLadderHasARowForEveryRung() {
+        Evaluation e = demo("cave-survey");
+        Drawing ladder = PowerDrawings.ladder(
+                e.build(), e.build().chain().getFirst(), e.power().chains().getFirst().busiest(), "");
+        e.build().rungs().forEach(rung -> assertThat(ladder.marks()).anyMatch(m -> m instanceof Mark.Text && m.subject().equals(rung.id())));
+    }
+
+    @Test
+    public void hatchingStaysInsideItsRectangle() {
+        Sketch s = new Sketch(0, 100);
+        for (double degrees : new double[] {0, 30, 45, 90, 135}) {
+            s.hatch(10, 20, 30, 15, degrees, 2, 0.1, Ink.INK, "");
+        }
+        for (Mark mark : s.done("", 100, 100).marks()) {
+            points(mark).forEach(p -> {
+                assertThat(p.x()).isBetween(10 - 1e-9, 40 + 1e-9);
+                assertThat(100 - p.y()).isBetween(20 - 1e-9, 35 + 1e-9);
+            });
+        }
+        assertThat(s.done("", 100, 100).marks()).hasSizeGreaterThan(40);
+    }
+
+    @Test
+    public void everyPartOfTheLibraryCanBeDrawn() {
+        for (Part part : Library.shipped().parts()) {
+            Drawing drawing = PartDrawing.of(part);
+            assertThat(drawing.marks()).isNotEmpty();
+            assertThat(drawing.widthMm()).isGreaterThan(part.body().widthMm().value());
+        }
+    }
+
+    @Test
+    public void wordsAreLegibleOnTheirGroundInBothLooks() {
+        for (Ink ink : List.of(Ink.INK, Ink.SOFT, Ink.ACCENT, Ink.FINE, Ink.WATCH, Ink.STOP)) {
+            assertThat(contrast(ink.light(), Ink.PAPER.light())).as(ink + " light").isGreaterThan(4.5);
+            assertThat(contrast(ink.dark(), Ink.PAPER.dark())).as(ink + " dark").isGreaterThan(4.5);
+        }
+    }
+
+    /** Contrast ratio of WCAG 2.2, 1.4.3. */
+    private static double contrast(String a, String b) {
+        double x = luminance(a);
+        double y = luminance(b);
+        return (Math.max(x, y) + 0.05) / (Math.min(x, y) + 0.05);
+    }
+
+    private static double luminance(String hex) {
+        double sum = 0;
+        double[] weights = {0.2126, 0.7152, 0.0722};
+        for (int i = 0; i < 3; i++) {
+            double c = Integer.parseInt(hex.substring(1 + 2 * i, 3 + 2 * i), 16) / 255.0;
+            sum += weights[i] * (c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4));
+        }
+        return sum;
+    }
+
+    @Test
+    public void gridStepsAreOneTwoOrFive() {
+        assertThat(PowerDrawings.niceStep(0.3)).isEqualTo(0.5);
+        assertThat(PowerDrawings.niceStep(1.1)).isEqualTo(2);
+        assertThat(PowerDrawings.niceStep(7)).isEqualTo(10);
+    }
+}

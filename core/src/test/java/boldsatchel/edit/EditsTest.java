@@ -1,0 +1,126 @@
+package boldsatchel.edit;
+
+import static boldsatchel.Samples.block;
+import static boldsatchel.Samples.box;
+import static boldsatchel.Samples.exact;
+import static boldsatchel.Samples.packed;
+import static boldsatchel.Samples.rung;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.HeatPath;
+import boldsatchel.build.Material;
+import boldsatchel.build.Orientation;
+import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
+import boldsatchel.build.Vec;
+import boldsatchel.shelf.Library;
+import java.util.List;
+import org.testng.annotations.Test;
+
+public class EditsTest {
+
+    private final Part a = block("a", 10, 10, 10);
+    private final Part b = block("b", 10, 10, 10);
+    private final Build build = packed(
+                    box(100, 100, 40, 2, Material.PLASTIC), List.of(a, b), List.of(new Vec(0, 0, 0), new Vec(20, 0, 0)))
+            .withChain(List.of(rung("a", Rung.of("wire", new Rung.Wire(22, 100), rung("b")))))
+            .withHeatPaths(List.of(new HeatPath("a", boldsatchel.build.Face.BOTTOM, exact(1), "pad")));
+
+    private Build after(Edit edit) {
+        return edit.change().apply(build);
+    }
+
+    @Test
+    public void addingAPartTwiceGivesItTwoIds() {
+        Build twice = Edits.addPart(a).change().apply(after(Edits.addPart(a)));
+        assertThat(twice.parts()).extracting(Part::id).containsExactly("a", "b", "a-2", "a-3");
+    }
+
+    @Test
+    public void removingAPartTakesItsPlaceAndPathsAndHealsTheChain() {
+        Build removed = after(Edits.removePart(a));
+        assertThat(removed.part("a")).isEmpty();
+        assertThat(removed.placement("a")).isEmpty();
+        assertThat(removed.heatPaths()).isEmpty();
+        assertThat(removed.chain().getFirst().id()).isEqualTo("wire");
+        assertThat(removed.chain().getFirst().feeds().getFirst().id()).isEqualTo("r-b");
+    }
+
+    @Test
+    public void removingAPartForgetsWhoTouchedIt() {
+        Build touching = after(Edits.touch(b, "a", true));
+        assertThat(touching.placement("b").orElseThrow().touches()).containsExactly("a");
+        assertThat(Edits.touch(b, "a", false).change().apply(touching)).isEqualTo(build);
+        assertThat(Edits.removePart(a).change().apply(touching).placement("b").orElseThrow().touches()).isEmpty();
+    }
+
+    @Test
+    public void replacingAPartKeepsIdPlaceAndRung() {
+        Build replaced = after(Edits.replacePart(a, block("other", 30, 30, 30)));
+        assertThat(replaced.part("a").orElseThrow().name()).isEqualTo("other");
+        assertThat(replaced.placements()).isEqualTo(build.placements());
+        assertThat(replaced.chain()).isEqualTo(build.chain());
+    }
+
+    @Test
+    public void movingTurningPlacingAndTakingOut() {
+        assertThat(after(Edits.move(a, new Vec(5, 5, 5))).placement("a").orElseThrow().at()).isEqualTo(new Vec(5, 5, 5));
+        assertThat(after(Edits.turn(a, Orientation.AS_DRAWN.turned())).placement("a").orElseThrow().orientation().quarterTurns())
+                .isEqualTo(1);
+        Build out = after(Edits.unplace(a));
+        assertThat(out.placement("a")).isEmpty();
+        assertThat(Edits.place(a, out.shells().getFirst()).change().apply(out).placement("a")).isPresent();
+        assertThat(Edits.move(a, new Vec(1, 1, 1)).change().apply(out)).isEqualTo(out);
+    }
+
+    @Test
+    public void rungsAreHungChangedAndTakenOut() {
+        Build hung = after(Edits.hang("a fuse", "wire", new Rung.Contact(Rung.ContactKind.FUSE, exact(0.01), 5)));
+        assertThat(hung.rungs().map(Rung::id)).containsExactly("r-a", "wire", "r-b", "fuse");
+        Build thicker = after(Edits.changeRung("gauge", "wire", new Rung.Wire(18, 100)));
+        assertThat(thicker.rungs().filter(r -> r.id().equals("wire")).findFirst().orElseThrow().stage()).isEqualTo(new Rung.Wire(18, 100));
+        Build out = after(Edits.removeRung("wire", "wire"));
+        assertThat(out.chain().getFirst().feeds().getFirst().id()).isEqualTo("r-b");
+        assertThat(after(Edits.startChain(b)).chain()).hasSize(2);
+    }
+
+    @Test
+    public void anotherCaseKeepsPartsInShellsOfTheSameId() {
+        Library.Case slab = new Library.Case("Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());
+        assertThat(after(Edits.takeCase(slab)).placements()).hasSize(2);
+        Library.Case other = Library.shipped().cases().getFirst();
+        assertThat(after(Edits.takeCase(other)).placements()).isEmpty();
+    }
+
+    @Test
+    public void aHistoryGoesBackAndForthAndForgetsTheFutureOnANewEdit() {
+        History history = History.of(build).after(Edits.rename("one")).after(Edits.rename("two"));
+        assertThat(history.undoName()).contains("rename the build");
+        assertThat(history.undone().present().name()).isEqualTo("one");
+        assertThat(history.undone().undone().present()).isEqualTo(build);
+        assertThat(history.undone().undone().undone().present()).isEqualTo(build);
+        assertThat(history.undone().redone()).isEqualTo(history);
+        assertThat(history.redone()).isEqualTo(history);
+        History branched = history.undone().after(Edits.rename("three"));
+        assertThat(branched.redoName()).isEmpty();
+        assertThat(branched.undone().present().name()).isEqualTo("one");
+    }
+
+    @Test
+    public void anEditThatChangesNothingLeavesNoTrace() {
+        History history = History.of(build);
+        assertThat(history.after(Edits.rename(build.name()))).isSameAs(history);
+    }
+
+    @Test
+    public void theStepsOfADragAreOneThingToUndo() {
+        History history = History.of(build).after(Edits.move(a, new Vec(1, 0, 0)));
+        for (int x = 2; x < 30; x++) {
+            history = history.merged(Edits.move(a, new Vec(x, 0, 0)));
+        }
+        assertThat(history.past()).hasSize(1);
+        assertThat(history.undone().present()).isEqualTo(build);
+        assertThat(history.merged(Edits.move(b, new Vec(50, 0, 0))).past()).hasSize(2);
+    }
+}

@@ -1,0 +1,282 @@
+package boldsatchel.fit;
+
+import static boldsatchel.Samples.block;
+import static boldsatchel.Samples.box;
+import static boldsatchel.Samples.exact;
+import static boldsatchel.Samples.packed;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.build.Body;
+import boldsatchel.build.Box;
+import boldsatchel.build.Build;
+import boldsatchel.build.Connector;
+import boldsatchel.build.Face;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Family;
+import boldsatchel.build.Hinge;
+import boldsatchel.build.Material;
+import boldsatchel.build.Orientation;
+import boldsatchel.build.Part;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Port;
+import boldsatchel.build.Shell;
+import boldsatchel.build.Vec;
+import boldsatchel.build.Vent;
+import boldsatchel.build.Zone;
+import boldsatchel.quantity.Basis;
+import boldsatchel.quantity.Figure;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.testng.annotations.Test;
+
+public class FitEngineTest {
+
+    private static final Shell BOX = box(200, 100, 40, 2, Material.PLASTIC);
+
+    private static FitResult fit(List<Part> parts, Vec... at) {
+        return FitEngine.evaluate(packed(BOX, parts, List.of(at)));
+    }
+
+    private static Part with(Part part, List<Box> solids, List<Zone> zones, List<Port> ports) {
+        Body b = part.body();
+        return part.withBody(new Body(b.widthMm(), b.depthMm(), b.heightMm(), solids, zones, ports, Optional.empty()));
+    }
+
+    @Test
+    public void partsInTheSamePlaceClashByTheLeastMoveThatFreesThem() {
+        FitResult fit = fit(
+                List.of(block("a", 50, 50, 20), block("b", 50, 50, 20)), new Vec(10, 10, 0), new Vec(57, 12, 5));
+        assertThat(fit.clashes()).hasSize(1);
+        assertThat(fit.clashes().getFirst().depthMm()).isCloseTo(3, within(1e-9));
+        assertThat(fit.clashes().getFirst().overlap()).isEqualTo(new Box(57, 12, 5, 3, 48, 15));
+        assertThat(fit.tightest().orElseThrow().nominal()).isCloseTo(-3, within(1e-9));
+    }
+
+    @Test
+    public void apartTheyHaveAStraightGap() {
+        FitResult fit =
+                fit(List.of(block("a", 50, 50, 20), block("b", 50, 20, 20)), new Vec(10, 10, 0), new Vec(63, 64, 0));
+        assertThat(fit.clashes()).isEmpty();
+        assertThat(fit.gaps().getFirst().gapMm()).isCloseTo(5, within(1e-9));
+    }
+
+    @Test
+    public void theRangeOfAGapComesFromTheSizesAlongIt() {
+        Part loose = block("a", 50, 50, 20)
+                .withBody(Body.block(new Figure(50, 1, Basis.DATA_SHEET), exact(50), exact(20)));
+        FitResult fit = fit(List.of(loose, block("b", 50, 50, 20)), new Vec(10, 10, 0), new Vec(62, 10, 0));
+        assertThat(fit.tightest().orElseThrow().nominal()).isCloseTo(2, within(1e-9));
+        assertThat(fit.tightest().orElseThrow().low()).isCloseTo(2 - 1.6449 * 0.5, within(1e-9));
+        assertThat(fit.tightest().orElseThrow().blame()).hasSize(1);
+    }
+
+    @Test
+    public void aHollowPartLetsAnotherInsideItsBoundsWithoutAClash() {
+        Part board = with(
+                block("board", 100, 60, 20),
+                List.of(new Box(0, 0, 0, 100, 60, 2), new Box(80, 0, 2, 20, 60, 18)),
+                List.of(),
+                List.of());
+        FitResult fit = fit(List.of(board, block("chip", 30, 30, 8)), new Vec(10, 10, 0), new Vec(20, 20, 4));
+        assertThat(fit.clashes()).isEmpty();
+        assertThat(fit.gaps().getFirst().gapMm()).isCloseTo(2, within(1e-9));
+    }
+
+    @Test
+    public void partsMeantToTouchAreNoGap() {
+        Build build = packed(
+                BOX, List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)), List.of(new Vec(0, 0, 0), new Vec(0, 0, 10)));
+        assertThat(FitEngine.evaluate(build).gaps()).hasSize(1);
+        Placement touching = new Placement("b", "box", new Vec(0, 0, 10), Orientation.AS_DRAWN, Set.of("a"));
+        assertThat(FitEngine.evaluate(build.withPlacement(touching)).gaps()).isEmpty();
+    }
+
+    @Test
+    public void aPartThroughAWallIsOutside() {
+        FitResult fit = fit(List.of(block("a", 50, 50, 20)), new Vec(153, 10, 0));
+        assertThat(fit.outside()).hasSize(1);
+        assertThat(fit.outside().getFirst().byMm()).isCloseTo(3, within(1e-9));
+        assertThat(fit.tightest().orElseThrow().nominal()).isCloseTo(-3, within(1e-9));
+    }
+
+    @Test
+    public void anOpenTopLetsPartsRise() {
+        Shell open = new Shell(
+                "box", "box", 200, 100, 40, exact(2), Material.PLASTIC, Shell.Making.PRINTED, true, List.of(), List.of(), Optional.empty(), exact(0));
+        assertThat(FitEngine.evaluate(packed(open, List.of(block("a", 50, 50, 50)), List.of(new Vec(0, 0, 0)))).outside())
+                .isEmpty();
+        assertThat(fit(List.of(block("a", 50, 50, 50)), new Vec(0, 0, 0)).outside()).hasSize(1);
+    }
+
+    @Test
+    public void ribsOfTheShellAreSolid() {
+        Shell ribbed = new Shell(
+                "box",
+                "box",
+                200,
+                100,
+                40,
+                exact(2),
+                Material.PLASTIC,
+                Shell.Making.FOUND,
+                false,
+                List.of(new Box(0, 0, 0, 8, 8, 40)),
+                List.of(),
+                Optional.empty(),
+                exact(0));
+        FitResult fit = FitEngine.evaluate(packed(ribbed, List.of(block("a", 50, 50, 20)), List.of(new Vec(5, 2, 0))));
+        assertThat(fit.clashes().getFirst().b()).isEqualTo("box");
+        assertThat(fit.clashes().getFirst().depthMm()).isCloseTo(3, within(1e-9));
+    }
+
+    @Test
+    public void zonesMustStayFreeButMayOverlapEachOther() {
+        Zone air = new Zone(Zone.Kind.AIR, new Box(0, 0, 10, 50, 50, 6));
+        Part warm = with(block("warm", 50, 50, 10), List.of(), List.of(air), List.of());
+        Part other = with(block("other", 50, 50, 10), List.of(), List.of(air), List.of());
+        FitResult below = fit(List.of(warm, block("lid", 50, 50, 5)), new Vec(0, 0, 0), new Vec(0, 0, 12));
+        assertThat(below.intrusions()).hasSize(1);
+        assertThat(below.intrusions().getFirst().kind()).isEqualTo(Zone.Kind.AIR);
+        assertThat(below.intrusions().getFirst().depthMm()).isCloseTo(4, within(1e-9));
+        assertThat(fit(List.of(warm, other), new Vec(0, 0, 0), new Vec(55, 0, 0)).intrusions()).isEmpty();
+    }
+
+    private static Part withPort(Port.Use use) {
+        Port port = new Port("HDMI", Connector.HDMI, Face.RIGHT, new Vec(50, 25, 8), use);
+        return with(block("board", 50, 50, 16), List.of(), List.of(), List.of(port));
+    }
+
+    @Test
+    public void aStraightPlugNeedsRoomThatARightAngleOneDoesNot() {
+        Part wall = block("wall", 10, 50, 30);
+        FitResult straight = fit(List.of(withPort(Port.Use.INSIDE_STRAIGHT), wall), new Vec(0, 0, 0), new Vec(80, 0, 0));
+        assertThat(straight.intrusions().getFirst().kind()).isEqualTo(Zone.Kind.PLUG);
+        FitResult angled = fit(List.of(withPort(Port.Use.INSIDE_ANGLED), wall), new Vec(0, 0, 0), new Vec(80, 0, 0));
+        assertThat(angled.intrusions()).isEmpty();
+    }
+
+    @Test
+    public void aPlugMustEndBeforeTheWall() {
+        FitResult fit = fit(List.of(withPort(Port.Use.INSIDE_STRAIGHT)), new Vec(120, 0, 0));
+        assertThat(fit.intrusions().getFirst().by()).isEqualTo("box");
+        assertThat(fit.intrusions().getFirst().depthMm()).isCloseTo(15, within(1e-9));
+    }
+
+    @Test
+    public void aSocketForTheOutsideMustReachItsWall() {
+        assertThat(fit(List.of(withPort(Port.Use.OUTSIDE)), new Vec(149, 0, 0)).stranded()).isEmpty();
+        FitResult far = fit(List.of(withPort(Port.Use.OUTSIDE)), new Vec(100, 0, 0));
+        assertThat(far.stranded().getFirst().byMm()).isCloseTo(50, within(1e-9));
+    }
+
+    @Test
+    public void aSocketTurnsWithItsPart() {
+        Build build = packed(BOX, List.of(withPort(Port.Use.OUTSIDE)), List.of(new Vec(75, 50, 0)))
+                .withPlacement(new Placement("board", "box", new Vec(75, 50, 0), new Orientation(Face.TOP, 1), Set.of()));
+        assertThat(FitEngine.evaluate(build).stranded()).isEmpty();
+    }
+
+    @Test
+    public void aPartBeforeAVentCoversIt() {
+        Shell vented = new Shell(
+                "box",
+                "box",
+                200,
+                100,
+                40,
+                exact(2),
+                Material.PLASTIC,
+                Shell.Making.PRINTED,
+                false,
+                List.of(),
+                List.of(new Vent("side", Face.LEFT, new Box(0, 20, 5, 0, 40, 20), 0.6)),
+                Optional.empty(),
+                exact(0));
+        Part fan = boldsatchel.Samples.part("fan", Family.COOLING, 10, 40, 20, 5, new Facet.MovesAir(exact(1), exact(20)));
+        assertThat(FitEngine.evaluate(packed(vented, List.of(block("a", 20, 40, 20)), List.of(new Vec(1, 20, 5)))).covered())
+                .hasSize(1);
+        assertThat(FitEngine.evaluate(packed(vented, List.of(block("a", 20, 40, 20)), List.of(new Vec(10, 20, 5)))).covered())
+                .isEmpty();
+        assertThat(FitEngine.evaluate(packed(vented, List.of(fan), List.of(new Vec(1, 20, 5)))).covered()).isEmpty();
+    }
+
+    private static Build hinged(double lidPartZ, double basePartHeight) {
+        Shell base = new Shell("base", "base", 200, 100, 20, exact(2), Material.PLASTIC, Shell.Making.PRINTED, true, List.of(), List.of(), Optional.empty(), exact(0));
+        Shell lid = new Shell("lid", "lid", 200, 100, 10, exact(2), Material.PLASTIC, Shell.Making.PRINTED, true, List.of(), List.of(), Optional.empty(), exact(0));
+        return Build.empty("hinged")
+                .withShells(List.of(base, lid))
+                .withHinge(Optional.of(new Hinge("base", "lid", 102, 20, -2, 10, 140, 110, exact(1))))
+                .withParts(List.of(block("keys", 100, 50, basePartHeight), block("screen", 180, 80, 4)))
+                .withPlacements(List.of(
+                        new Placement("keys", "base", new Vec(50, 25, 0), Orientation.AS_DRAWN, Set.of()),
+                        new Placement("screen", "lid", new Vec(10, 10, lidPartZ), Orientation.AS_DRAWN, Set.of())));
+    }
+
+    @Test
+    public void withTheLidClosedPartsOfBothHalvesAreCompared() {
+        FitResult clear = FitEngine.evaluate(hinged(2, 22));
+        assertThat(clear.clashes()).isEmpty();
+        assertThat(clear.gaps().getFirst().gapMm()).isCloseTo(2, within(1e-9));
+        FitResult clash = FitEngine.evaluate(hinged(2, 27));
+        assertThat(clash.clashes().getFirst().where()).isEqualTo(FitResult.Where.CLOSED_LID);
+        assertThat(clash.clashes().getFirst().depthMm()).isCloseTo(3, within(1e-9));
+    }
+
+    @Test
+    public void aPartTallerThanBothHalvesHitsTheLidsFloor() {
+        Build build = hinged(2, 31);
+        build = build.withParts(List.of(build.parts().getFirst())).withPlacements(List.of(build.placements().getFirst()));
+        assertThat(FitEngine.evaluate(build).clashes().getFirst().b()).isEqualTo("lid");
+    }
+
+    @Test
+    public void loosePartsAreOnTheTable() {
+        Build build = packed(BOX, List.of(block("a", 5, 5, 5)), List.of(new Vec(0, 0, 0)))
+                .withParts(List.of(block("a", 5, 5, 5), block("b", 5, 5, 5)));
+        assertThat(FitEngine.evaluate(build).onTheTable()).containsExactly("b");
+    }
+
+    @Test
+    public void signedDistanceIsSymmetricAndChangesSignAtContact() {
+        Box a = new Box(0, 0, 0, 10, 10, 10);
+        for (double x = -15; x <= 15; x += 2.5) {
+            Box b = a.moved(new Vec(x, 3, -2));
+            assertThat(FitEngine.signedDistance(a, b)).isEqualTo(FitEngine.signedDistance(b, a));
+        }
+        assertThat(FitEngine.signedDistance(a, a.moved(new Vec(10, 0, 0)))).isZero();
+        assertThat(FitEngine.signedDistance(a, a.moved(new Vec(13, 14, 0)))).isCloseTo(5, within(1e-9));
+    }
+
+    @Test
+    public void aDraggedPartSnapsToWallsAndToTheWantedGap() {
+        Build build = packed(
+                BOX, List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)), List.of(new Vec(0, 0, 0), new Vec(100, 0, 0)));
+        FitResult fit = FitEngine.evaluate(build);
+        assertThat(Snap.near(build, fit, "b", new Vec(149.2, 0.7, 0))).isEqualTo(new Vec(150, 0, 0));
+        Vec beside = Snap.near(build, fit, "b", new Vec(51.4, 0, 0));
+        assertThat(beside.x()).isCloseTo(50.8, within(1e-9));
+        assertThat(Snap.near(build, fit, "b", new Vec(70.3, 20.1, 8.2))).isEqualTo(new Vec(70.5, 20, 8));
+    }
+
+    @Test
+    public void aCoreSampleNamesEveryLayerAndGap() {
+        Build build = packed(
+                BOX, List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)), List.of(new Vec(0, 0, 0), new Vec(0, 0, 13)));
+        Stack stack = Stack.at(build, FitEngine.evaluate(build), "box", 25, 25);
+        assertThat(stack.layers()).extracting(Stack.Layer::name).containsExactly("box floor", "a", "", "b", "", "box top");
+        assertThat(stack.layers()).extracting(Stack.Layer::thicknessMm).containsExactly(2.0, 10.0, 3.0, 10.0, 17.0, 2.0);
+        assertThat(stack.likelyMm()).isLessThanOrEqualTo(stack.worstCaseMm());
+    }
+
+    @Test
+    public void aCoreSampleThroughAClosedLidShowsAnOverlapAsNegative() {
+        Build build = hinged(2, 27);
+        Stack stack = Stack.at(build, FitEngine.evaluate(build), "base", 100, 50);
+        assertThat(stack.layers()).anySatisfy(l -> {
+            assertThat(l.isGap()).isTrue();
+            assertThat(l.thicknessMm()).isCloseTo(-3, within(1e-9));
+        });
+    }
+}

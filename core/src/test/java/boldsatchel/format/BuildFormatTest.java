@@ -1,0 +1,206 @@
+package boldsatchel.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import boldsatchel.RandomBuilds;
+import boldsatchel.build.Build;
+import boldsatchel.edit.Edits;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Severity;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.Set;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class BuildFormatTest {
+
+    private static String text(String demo) {
+        try (InputStream in = Library.class.getResourceAsStream(demo + ".satchel.json")) {
+            assertThat(in).isNotNull();
+            return new String(java.util.Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private static FormatException failure(String json) {
+        try {
+            BuildFormat.read(json);
+        } catch (FormatException e) {
+            return e;
+        }
+        throw new AssertionError("it was read");
+    }
+
+    private static int lineOf(String json, String part) {
+        return (int) json.substring(0, json.indexOf(part)).lines().count();
+    }
+
+    @DataProvider
+    Object[][] demos() {
+        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "demos")
+    public void demosPassEveryGateAndAreWrittenAsTheyStand(String demo) throws FormatException {
+        String text = text(demo);
+        assertThat(BuildFormat.write(BuildFormat.read(text))).isEqualTo(text);
+        assertThat(BuildFormat.read(text).build()).isEqualTo(Library.demo(demo).orElseThrow());
+    }
+
+    @Test(dataProvider = "demos")
+    public void everyDemoHasSomethingWrongThatIsFound(String demo) {
+        assertThat(Evaluator.evaluate(Library.demo(demo).orElseThrow()).findings())
+                .anySatisfy(f -> assertThat(f.severity()).isEqualTo(Severity.STOP));
+    }
+
+    @Test
+    public void randomBuildsComeBackEqual() throws FormatException {
+        for (long seed = 0; seed < 40; seed++) {
+            Build build = RandomBuilds.of(seed);
+            String text = BuildFormat.write(new BuildFormat.Document(build, Extras.NONE));
+            assertThat(BuildFormat.read(text).build()).isEqualTo(build);
+        }
+    }
+
+    @Test
+    public void theSchemaThatShipsIsTheOneDerivedFromTheRecords() throws IOException {
+        Path shipped = Path.of("../docs/build.schema.json");
+        if (System.getProperty("boldsatchel.write") != null) {
+            Files.writeString(shipped, BuildSchema.text());
+        }
+        assertThat(Files.readString(shipped)).isEqualTo(BuildSchema.text());
+    }
+
+    @Test
+    public void unknownFieldsSurviveARoundTripAndAnEdit() throws FormatException {
+        String text = text("cave-survey")
+                .replaceFirst("\"variant\"", "\"colour\": \"orange\",\n    \"variant\"")
+                .replaceFirst("\"id\": \"battery\",", "\"id\": \"battery\",\n        \"serial\": 4711,")
+                .replaceFirst("\"ambientC\"", "\"wind\": [1, 2],\n        \"ambientC\"");
+        BuildFormat.Document document = BuildFormat.read(text);
+        assertThat(document.extras()).isNotEqualTo(Extras.NONE);
+        Build edited = Edits.removePart(document.build().parts().getFirst()).change().apply(document.build());
+        String written = BuildFormat.write(new BuildFormat.Document(edited, document.extras()));
+        assertThat(written).contains("\"colour\": \"orange\"", "\"serial\": 4711", "\"wind\"");
+        assertThat(BuildFormat.read(written).build()).isEqualTo(edited);
+    }
+
+    @Test
+    public void aRemovedPartTakesItsUnknownFieldsWithIt() throws FormatException {
+        String text = text("cave-survey").replaceFirst("\"id\": \"battery\",", "\"id\": \"battery\",\n        \"serial\": 4711,");
+        BuildFormat.Document document = BuildFormat.read(text);
+        Build edited = Edits.removePart(document.build().part("battery").orElseThrow()).change().apply(document.build());
+        assertThat(BuildFormat.write(new BuildFormat.Document(edited, document.extras()))).doesNotContain("4711");
+    }
+
+    @Test
+    public void aNewerVersionIsRefusedWithWords() {
+        assertThatThrownBy(() -> BuildFormat.read(text("cave-survey").replaceFirst("\"version\": 1", "\"version\": 9")))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining("line 3")
+                .hasMessageContaining("newer Bold Satchel")
+                .hasMessageContaining("left as it is");
+    }
+
+    @Test
+    public void aWrongTypeIsToldWithLineFieldAndWhatWasExpected() {
+        String text = text("cave-survey").replaceFirst("\"quarterTurns\": 0", "\"quarterTurns\": \"none\"");
+        FormatException.Problem problem = failure(text).problems().getFirst();
+        assertThat(problem.line()).isEqualTo(lineOf(text, "\"quarterTurns\": \"none\""));
+        assertThat(problem.field()).contains("placements[0].orientation.quarterTurns");
+        assertThat(problem.message()).contains("integer");
+    }
+
+    @Test
+    public void aMissingFieldIsNamed() {
+        String text = text("cave-survey").replaceFirst("\"packC\": 10(\\.0)?,?\\s*", "");
+        assertThat(failure(text).getMessage()).contains("packC").contains("surroundings");
+    }
+
+    @Test
+    public void anUnknownWordIsToldWithTheKnownOnes() {
+        String text = text("cave-survey").replaceFirst("\"plastic\"", "\"cheese\"");
+        FormatException failure = failure(text);
+        assertThat(failure.problems().getFirst().line()).isEqualTo(lineOf(text, "cheese"));
+        assertThat(failure.getMessage()).contains("plastic").contains("material");
+    }
+
+    @Test
+    public void aValueThatCannotBeIsToldInWords() {
+        String text = text("cave-survey").replaceFirst("\"minutes\": 5(\\.0)?", "\"minutes\": 0");
+        assertThat(failure(text).getMessage()).contains("more than zero minutes").contains("profiles[0].steps[0]").startsWith("line ");
+    }
+
+    @Test
+    public void aReferenceToNothingIsTold() {
+        String text = text("cave-survey").replaceFirst("\"part\": \"screen\",\\s+\"shell\"", "\"part\": \"scren\", \"shell\"");
+        assertThat(failure(text).getMessage()).contains("no part with the id “scren”");
+    }
+
+    @Test
+    public void twoPartsOfOneIdAreTold() {
+        String text = text("cave-survey").replaceFirst("\"id\": \"screen\"", "\"id\": \"board\"");
+        assertThat(failure(text).getMessage()).contains("Two parts have the id “board”");
+    }
+
+    @Test
+    public void aFileThatIsCutOffIsToldWithItsLine() {
+        String text = text("cave-survey");
+        FormatException.Problem problem = failure(text.substring(0, text.length() / 2)).problems().getFirst();
+        assertThat(problem.line()).isGreaterThan(10);
+        assertThat(problem.message()).contains("cut off").contains(".bak");
+    }
+
+    @DataProvider
+    Object[][] notBuilds() {
+        return new Object[][] {{"[1, 2]", "no JSON object"}, {"{}", "no build file"}, {"{\"format\":\"x\"}", "bold-satchel-build"}, {"hello", "not readable"}, {"", "no"}};
+    }
+
+    @Test(dataProvider = "notBuilds")
+    public void whatIsNoBuildFileIsSaidToBeNone(String text, String words) {
+        assertThat(failure(text).getMessage()).contains(words);
+    }
+
+    @Test
+    public void theLibraryHasEveryFamilyAndEveryIdOnce() {
+        Library library = Library.shipped();
+        assertThat(library.parts()).hasSizeGreaterThanOrEqualTo(40);
+        Set<String> ids = new HashSet<>();
+        library.parts().forEach(p -> assertThat(ids.add(p.id())).as(p.id()).isTrue());
+        assertThat(library.parts()).extracting(p -> p.family()).contains(boldsatchel.build.Family.values());
+        assertThat(library.cases()).hasSizeGreaterThanOrEqualTo(4);
+        assertThat(library.part("bank-10")).isPresent();
+        assertThat(library.search("touch 7-inch")).hasSize(1);
+        assertThat(library.search("no such thing")).isEmpty();
+        assertThat(Library.demo("nothing")).isEmpty();
+    }
+
+    @Test
+    public void theReportIsOneObjectWithEveryVerdict() {
+        String json = Report.json(Evaluator.evaluate(Library.demo("harbour-watch").orElseThrow()));
+        var root = BuildMapper.MAPPER.readTree(json);
+        assertThat(root.path("build").asString()).isEqualTo("Harbour watch deck");
+        assertThat(root.path("verdicts").valueStream().map(v -> v.path("id").asString()))
+                .containsExactly("packs", "lasts", "keeps-cool", "carries", "stands", "costs");
+        root.path("verdicts").forEach(v -> {
+            assertThat(v.path("state").asString()).isIn("fine", "watch", "stop");
+            assertThat(v.has("value") && v.has("unit") && v.has("limit") && v.has("low") && v.has("high")).isTrue();
+        });
+        assertThat(root.path("findings").get(0).path("code").asString()).isEqualTo("fit.lid-clash");
+        assertThat(root.path("findings").get(0).path("numbers").path("depthMm").asDouble()).isEqualTo(3);
+    }
+
+    @Test
+    public void whatCannotBeJudgedYetIsNull() {
+        var root = BuildMapper.MAPPER.readTree(Report.json(Evaluator.evaluate(Build.empty("x"))));
+        assertThat(root.path("verdicts").get(0).path("value").isNull()).isTrue();
+    }
+}

@@ -1,0 +1,182 @@
+package boldsatchel.heat;
+
+import static boldsatchel.Samples.box;
+import static boldsatchel.Samples.exact;
+import static boldsatchel.Samples.load;
+import static boldsatchel.Samples.part;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.build.Brief;
+import boldsatchel.build.Build;
+import boldsatchel.build.Face;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Family;
+import boldsatchel.build.HeatPath;
+import boldsatchel.build.Material;
+import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
+import boldsatchel.build.Vec;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import java.util.List;
+import java.util.Optional;
+import org.assertj.core.data.Percentage;
+import org.testng.annotations.Test;
+
+public class HeatEngineTest {
+
+    private static Build warm(double watts, boolean onTable) {
+        Part bank = part(
+                "bank", Family.BATTERY, 60, 60, 15, 200, new Facet.PowerBank(exact(37), exact(0.9), 5, 6, exact(0.01), 0));
+        Part board = part(
+                "board",
+                Family.SINGLE_BOARD,
+                80,
+                50,
+                10,
+                50,
+                load(watts, 4, 6),
+                new Facet.Thermal(85, Optional.of(exact(6)), Optional.of(exact(2))));
+        Build build = boldsatchel.Samples.packed(
+                box(195, 115, 30, 2.5, Material.PLASTIC),
+                List.of(bank, board),
+                List.of(new Vec(10, 10, 8), new Vec(100, 10, 8)));
+        return build.withChain(List.of(boldsatchel.Samples.rung("bank", boldsatchel.Samples.rung("board"))))
+                .withBrief(build.brief().withSurroundings(new Brief.Surroundings(25, 25, false, onTable)));
+    }
+
+    private static double board(Build build) {
+        return Evaluator.evaluate(build).heat().part("board").orElseThrow().celsius();
+    }
+
+    @Test
+    public void moreWattsAreWarmer() {
+        double last = 25;
+        for (double watts : new double[] {1, 2, 4, 8, 16}) {
+            double now = board(warm(watts, false));
+            assertThat(now).isGreaterThan(last);
+            last = now;
+        }
+    }
+
+    @Test
+    public void aTableBelowMakesItWarmer() {
+        assertThat(board(warm(8, true))).isGreaterThan(board(warm(8, false)));
+    }
+
+    @Test
+    public void surroundingsShiftEverythingByAboutAsMuch() {
+        Build cool = warm(8, false);
+        Build hot = cool.withBrief(cool.brief().withSurroundings(new Brief.Surroundings(40, 25, false, false)));
+        assertThat(board(hot) - board(cool)).isBetween(13.0, 15.0);
+    }
+
+    @Test
+    public void aPadToTheWallCoolsThePart() {
+        Build build = warm(8, false);
+        Build padded = build.withHeatPaths(List.of(new HeatPath("board", Face.BOTTOM, exact(2), "pad")));
+        assertThat(board(padded)).isLessThan(board(build) - 5);
+    }
+
+    @Test
+    public void nothingOnMeansNothingWarm() {
+        Build build = warm(0, false);
+        assertThat(board(build)).isCloseTo(25, within(0.1));
+    }
+
+    @Test
+    public void inTheHandsTheTouchLimitIsLower() {
+        Build build = warm(8, false);
+        Build held = build.withBrief(build.brief().withSurroundings(new Brief.Surroundings(25, 25, true, false)));
+        assertThat(wallLimit(held)).isEqualTo(48);
+        assertThat(wallLimit(build)).isEqualTo(60);
+        assertThat(wallLimit(build.withShells(List.of(build.shells().getFirst().withMaterial(Material.ALUMINIUM_PAINTED)))))
+                .isEqualTo(51);
+    }
+
+    private static double wallLimit(Build build) {
+        return Evaluator.evaluate(build).heat().spots().stream()
+                .filter(s -> s.wall().isPresent())
+                .findFirst()
+                .orElseThrow()
+                .limitC();
+    }
+
+    @Test
+    public void theRangeOfTheMarginAgreesWithMovingTheInputItself() {
+        Build doubtful = warm(8, false);
+        Part board = doubtful.part("board").orElseThrow();
+        Facet.DrawsPower d = board.facet(Facet.DrawsPower.class).orElseThrow();
+        Facet unsure = new Facet.DrawsPower(
+                d.lowV(),
+                d.nominalV(),
+                d.highV(),
+                d.kind(),
+                d.offW(),
+                d.sleepW(),
+                d.idleW(),
+                boldsatchel.quantity.Figure.dataSheet(8),
+                d.startW(),
+                d.startSeconds(),
+                d.backlightW());
+        Evaluation evaluation = Evaluator.evaluate(doubtful.withPart(board.withFacet(unsure)));
+        double nominal = evaluation.heat().margin().orElseThrow().nominal();
+        double moved = 85 - board(warm(8.4, false));
+        var blame = evaluation.heat().margin().orElseThrow().blame().stream()
+                .filter(b -> b.input().what().equals("busy power"))
+                .findFirst()
+                .orElseThrow();
+        double sigma = (evaluation.heat().margin().orElseThrow().high() - nominal) / 1.6449;
+        assertThat(Math.sqrt(blame.share()) * sigma).isCloseTo(nominal - moved, Percentage.withPercentage(3));
+    }
+
+    @Test
+    public void anUnlinkedNodeIsSaidToBeUnlinked() {
+        HeatNetwork network = new HeatNetwork(20);
+        network.node(5);
+        assertThatThrownBy(network::solve).hasMessageContaining("linked to nothing");
+    }
+
+    @Test
+    public void twoConductancesInARowDivideTheDifference() {
+        HeatNetwork network = new HeatNetwork(20);
+        int a = network.node(6);
+        int b = network.node(0);
+        network.link(new Link.Fixed(a, b, 2));
+        network.link(new Link.Fixed(b, 0, 3));
+        double[] t = network.solve();
+        assertThat(t[b]).isCloseTo(22, within(1e-6));
+        assertThat(t[a]).isCloseTo(25, within(1e-6));
+        assertThat(network.sensitivity(t, a)[0]).isCloseTo(0.5 + 1 / 3.0, within(1e-6));
+    }
+
+    @Test
+    public void radiationAndConvectionLeaveAsMuchAsIsPutIn() {
+        HeatNetwork network = new HeatNetwork(25);
+        int plate = network.node(10);
+        network.link(new Link.Radiation(plate, 0, 0.02, 0.9));
+        network.link(new Link.Convection(plate, 0, 0.02, Air.VERTICAL, 0.1, 0, 0, 1));
+        double[] t = network.solve();
+        assertThat(network.flow(t, l -> true)).isCloseTo(10, within(1e-6));
+        assertThat(t[plate]).isGreaterThan(25);
+    }
+
+    @Test
+    public void aFanMeetsItsOpeningsWhereBothPressuresAgree() {
+        double flow = Air.fanFlow(1.5e-3, 20, Air.inRow(400e-6, 600e-6));
+        double opening = Air.DENSITY / 2 * Math.pow(flow / (Air.DISCHARGE * Air.inRow(400e-6, 600e-6)), 2);
+        assertThat(20 * (1 - flow / 1.5e-3)).isCloseTo(opening, within(1e-9));
+        assertThat(Air.fanFlow(1.5e-3, 20, 0)).isZero();
+    }
+
+    @Test
+    public void wireHeatWarmsTheAir() {
+        Build build = warm(8, false);
+        Build wired = build.withChain(List.of(Rung.of(
+                "r-bank", new Rung.OfPart("bank"), Rung.of("w", new Rung.Wire(30, 300), boldsatchel.Samples.rung("board")))));
+        assertThat(Evaluator.evaluate(wired).heat().shells().getFirst().airC())
+                .isGreaterThan(Evaluator.evaluate(build).heat().shells().getFirst().airC());
+    }
+}

@@ -1,0 +1,71 @@
+package boldsatchel.quantity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.testng.annotations.Test;
+
+public class SpreadTest {
+
+    private final Figure a = new Figure(10, 2, Basis.MEASURED);
+    private final Figure b = new Figure(20, 4, Basis.GUESS);
+
+    @Test
+    public void aSumSpreadsByTheRootOfTheSquares() {
+        Spread spread = Spread.of(r -> r.of("x", "a", a) + r.of("x", "b", b));
+        double sigma = Math.sqrt(1 * 1 + 2 * 2);
+        assertThat(spread.nominal()).isEqualTo(30);
+        assertThat(spread.high() - spread.nominal()).isCloseTo(1.6449 * sigma, within(1e-9));
+        assertThat(spread.nominal() - spread.low()).isCloseTo(1.6449 * sigma, within(1e-9));
+    }
+
+    @Test
+    public void blameIsSharedByVarianceLargestFirst() {
+        Spread spread = Spread.of(r -> r.of("x", "a", a) + r.of("x", "b", b));
+        assertThat(spread.blame()).hasSize(2);
+        assertThat(spread.blame().getFirst().input().what()).isEqualTo("b");
+        assertThat(spread.blame().getFirst().share()).isCloseTo(0.8, within(1e-9));
+        assertThat(spread.blame().stream().mapToDouble(Spread.Blame::share).sum()).isCloseTo(1, within(1e-9));
+    }
+
+    @Test
+    public void aFigureUsedTwiceErrsTogether() {
+        Spread difference = Spread.of(r -> r.of("x", "a", a) - r.of("y", "a", a));
+        assertThat(difference.low()).isEqualTo(difference.high()).isZero();
+    }
+
+    @Test
+    public void equalFiguresOfTwoPartsErrEachByItself() {
+        Figure twin = new Figure(10, 2, Basis.MEASURED);
+        Spread sum = Spread.of(r -> r.of("x", "a", a) + r.of("y", "a", twin));
+        assertThat(sum.high() - sum.nominal()).isCloseTo(1.6449 * Math.sqrt(2), within(1e-9));
+    }
+
+    @Test
+    public void exactInputsLeaveNoDoubt() {
+        Figure exact = new Figure(5, 0, Basis.MEASURED);
+        Spread spread = Spread.of(r -> r.of("x", "a", exact) * 2);
+        assertThat(spread.low()).isEqualTo(spread.high());
+        assertThat(spread.blame()).isEmpty();
+    }
+
+    @Test
+    public void theBasisGivesTheUsualRange() {
+        assertThat(Figure.measured(100).plusMinus()).isCloseTo(2, within(1e-9));
+        assertThat(Figure.dataSheet(100).plusMinus()).isCloseTo(10, within(1e-9));
+        assertThat(Figure.guess(-100).plusMinus()).isCloseTo(30, within(1e-9));
+    }
+
+    @Test
+    public void anotherValueKeepsTheTrust() {
+        assertThat(Figure.dataSheet(100).withValue(50).plusMinus()).isCloseTo(5, within(1e-9));
+        assertThat(new Figure(0, 0, Basis.GUESS).withValue(10).plusMinus()).isCloseTo(3, within(1e-9));
+    }
+
+    @Test
+    public void figuresThatCannotBeAreRefused() {
+        assertThatThrownBy(() -> new Figure(Double.NaN, 0, Basis.GUESS)).hasMessageContaining("finite");
+        assertThatThrownBy(() -> new Figure(1, -1, Basis.GUESS)).hasMessageContaining("zero or more");
+    }
+}

@@ -1,0 +1,174 @@
+package boldsatchel.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.RandomBuilds;
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Mode;
+import boldsatchel.build.Orientation;
+import boldsatchel.build.Part;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Shell;
+import boldsatchel.build.UseProfile;
+import boldsatchel.build.Vec;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.FitResult;
+import boldsatchel.power.CellCurve;
+import boldsatchel.power.Demand;
+import boldsatchel.power.Discharge;
+import boldsatchel.power.Network;
+import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.PowerEngine;
+import boldsatchel.quantity.Reading;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.assertj.core.data.Percentage;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What must hold for any build at all. */
+public class InvariantsTest {
+
+    @DataProvider
+    Object[][] seeds() {
+        return IntStream.range(0, 60).mapToObj(i -> new Object[] {(long) i}).toArray(Object[][]::new);
+    }
+
+    private static Network network(Build build) {
+        return Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+    }
+
+    @Test(dataProvider = "seeds")
+    public void whatLeavesTheCellsArrivesInLoadsAndLosses(long seed) {
+        Build build = RandomBuilds.of(seed);
+        for (double level : new double[] {1, 0.6, 0.2}) {
+            for (Mode mode : List.of(Mode.BUSY, Mode.IDLE, Mode.SLEEP)) {
+                OperatingPoint point = network(build).solve(level, Demand.of(mode));
+                if (point.collapsed()) {
+                    continue;
+                }
+                double drawn = 4 * CellCurve.restVolts(Facet.Chemistry.LI_ION, level) * point.amps();
+                double spent = point.rungs().values().stream()
+                        .mapToDouble(OperatingPoint.RungState::heatW)
+                        .sum();
+                assertThat(spent).isCloseTo(drawn, Percentage.withPercentage(1e-4));
+            }
+        }
+    }
+
+    @Test(dataProvider = "seeds")
+    public void overAWholeRunTheChargeSpentIsTheChargeTaken(long seed) {
+        Build build = RandomBuilds.of(seed);
+        build = build.withBrief(build.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))));
+        Discharge run = Discharge.run(network(build), build.brief().profile());
+        if (run.hours() == 0) {
+            return;
+        }
+        Facet.Cells cells = build.parts().getFirst().facet(Facet.Cells.class).orElseThrow();
+        double taken = cells.capacityAh().value() * cells.parallel() * (1 - run.endLevel());
+        double spent = 0;
+        for (int i = 1; i < run.samples().size(); i++) {
+            Discharge.Sample a = run.samples().get(i - 1);
+            Discharge.Sample b = run.samples().get(i);
+            spent += (a.amps() + b.amps()) / 2 * (b.hours() - a.hours());
+        }
+        assertThat(spent).isCloseTo(taken, Percentage.withPercentage(0.1));
+    }
+
+    @Test(dataProvider = "seeds")
+    public void moreWattsNeverLastLonger(long seed) {
+        Build build = RandomBuilds.of(seed);
+        double before = PowerEngine.evaluate(build).hours().nominal();
+        for (Part part : build.parts()) {
+            if (part.facet(Facet.DrawsPower.class).isPresent()) {
+                Facet.DrawsPower d = part.facet(Facet.DrawsPower.class).get();
+                Facet more = new Facet.DrawsPower(
+                        d.lowV(),
+                        d.nominalV(),
+                        d.highV(),
+                        d.kind(),
+                        d.offW(),
+                        d.sleepW(),
+                        d.idleW().withValue(d.idleW().value() * 1.2),
+                        d.busyW().withValue(d.busyW().value() * 1.2),
+                        d.startW(),
+                        d.startSeconds(),
+                        d.backlightW());
+                double after = PowerEngine.evaluate(build.withPart(part.withFacet(more))).hours().nominal();
+                assertThat(after).isLessThanOrEqualTo(before + 1e-6);
+            }
+        }
+    }
+
+    @Test(dataProvider = "seeds")
+    public void movingAPartAwayNeverMakesAClashWithIt(long seed) {
+        Build build = RandomBuilds.of(seed);
+        Part part = build.parts().getFirst();
+        Placement at = build.placement(part.id()).orElseThrow();
+        List<String> before = clashesOf(build, part.id());
+        Build away = build.withPlacement(at.at(at.at().plus(new Vec(2000, 0, 0))));
+        assertThat(clashesOf(away, part.id())).isEmpty();
+        assertThat(before).allSatisfy(id -> assertThat(id).isNotEqualTo(part.id()));
+    }
+
+    private static List<String> clashesOf(Build build, String id) {
+        return FitEngine.evaluate(build).clashes().stream()
+                .filter(c -> c.a().equals(id) || c.b().equals(id))
+                .map(c -> c.a().equals(id) ? c.b() : c.a())
+                .toList();
+    }
+
+    /** A quarter turn of everything about the vertical: the shell's width and depth change places. */
+    private static Build turned(Build build) {
+        Shell shell = build.shells().getFirst();
+        Build turned = build.withShells(List.of(shell.withInside(/* width= */ shell.depthMm(), /* depth= */ shell.widthMm(), shell.heightMm())));
+        for (Placement p : build.placements()) {
+            Part part = build.part(p.part()).orElseThrow();
+            var placed = p.place(part.body().bounds(), part.body().bounds());
+            Orientation orientation = p.orientation().turned();
+            Vec at = new Vec(shell.depthMm() - placed.high(1), placed.x(), placed.z());
+            turned = turned.withPlacement(new Placement(p.part(), p.shell(), at, orientation, p.touches()));
+        }
+        return turned;
+    }
+
+    @Test(dataProvider = "seeds")
+    public void turningAWholeBuildChangesNeitherMassNorGaps(long seed) {
+        Build build = RandomBuilds.of(seed);
+        Evaluation before = Evaluator.evaluate(build);
+        Evaluation after = Evaluator.evaluate(turned(build));
+        assertThat(after.balance().massG().nominal()).isCloseTo(before.balance().massG().nominal(), within(1e-6));
+        assertThat(gaps(after.fit())).usingElementComparator((a, b) -> Math.abs(a - b) < 1e-6 ? 0 : Double.compare(a, b)).isEqualTo(gaps(before.fit()));
+        assertThat(after.fit().clashes()).hasSameSizeAs(before.fit().clashes());
+    }
+
+    private static List<Double> gaps(FitResult fit) {
+        return fit.gaps().stream().map(FitResult.Gap::gapMm).sorted().toList();
+    }
+
+    @Test(dataProvider = "seeds")
+    public void evaluatingTwiceGivesEqualResults(long seed) {
+        assertThat(Evaluator.evaluate(RandomBuilds.of(seed))).isEqualTo(Evaluator.evaluate(RandomBuilds.of(seed)));
+    }
+
+    @Test(dataProvider = "seeds")
+    public void heatPutInIsThePowerDrawn(long seed) {
+        Evaluation evaluation = Evaluator.evaluate(RandomBuilds.of(seed));
+        double fromPower = evaluation.power().heatByPart().values().stream().mapToDouble(Double::doubleValue).sum()
+                + evaluation.power().wireHeatW();
+        assertThat(evaluation.heat().heatW()).isCloseTo(fromPower, Percentage.withPercentage(1e-6));
+    }
+
+    @Test(dataProvider = "seeds")
+    public void everyVerdictIsThereWithItsRangeAroundIt(long seed) {
+        Evaluation evaluation = Evaluator.evaluate(RandomBuilds.of(seed));
+        assertThat(evaluation.verdicts()).extracting(Verdict::kind).containsExactly(Verdict.Kind.values());
+        for (Verdict v : evaluation.verdicts()) {
+            assertThat(v.low()).as(v.kind().id()).isLessThanOrEqualTo(v.value() + 1e-9);
+            assertThat(v.high()).as(v.kind().id()).isGreaterThanOrEqualTo(v.value() - 1e-9);
+            assertThat(v.sentence()).isNotBlank();
+        }
+    }
+}

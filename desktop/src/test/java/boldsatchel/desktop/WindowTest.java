@@ -1,0 +1,489 @@
+package boldsatchel.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
+import boldsatchel.build.Vec;
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.edit.Edits;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** The real window, driven with mouse and keys. */
+public class WindowTest {
+
+    private final FxRobot robot = new FxRobot();
+    private Path folder = Path.of(".");
+    private Optional<App> shown = Optional.empty();
+
+    @BeforeClass
+    public void start() throws Exception {
+        folder = Files.createTempDirectory("satchel-window");
+        System.setProperty(AppFolders.STATE_PROPERTY, folder.resolve("state").toString());
+        FxToolkit.registerPrimaryStage();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() throws Exception {
+        FxToolkit.cleanupStages();
+        System.clearProperty(AppFolders.STATE_PROPERTY);
+    }
+
+    @BeforeMethod
+    public void fresh() throws Exception {
+        show("cave-survey");
+    }
+
+    private App app() {
+        return shown.orElseThrow();
+    }
+
+    private void show(String demo) throws Exception {
+        FxToolkit.setupStage(stage -> {
+            App app = new App(new BuildFormat.Document(Library.demo(demo).orElseThrow(), Extras.NONE));
+            shown = Optional.of(app);
+            app.show(stage);
+            stage.setX(0);
+            stage.setY(0);
+        });
+        settle();
+    }
+
+    private static void settle() {
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private <T> T onFx(Callable<T> job) {
+        try {
+            return WaitForAsyncUtils.asyncFx(job).get(20, TimeUnit.SECONDS);
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private Session session() {
+        return app().desk().session();
+    }
+
+    private Build build() {
+        return session().build();
+    }
+
+    private Evaluation evaluation() {
+        return session().evaluation().get();
+    }
+
+    private void open(String stage) {
+        robot.clickOn("#stage-" + stage);
+        settle();
+    }
+
+    private String text(String query) {
+        return robot.lookup(query).<Labeled>query().getText();
+    }
+
+    private void write(String field, String text) {
+        robot.doubleClickOn(field);
+        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+        robot.write(text);
+        robot.type(KeyCode.ENTER);
+        settle();
+    }
+
+    private void choose(String name) {
+        robot.press(KeyCode.CONTROL, KeyCode.K).release(KeyCode.K, KeyCode.CONTROL);
+        settle();
+        robot.write(name);
+        settle();
+        robot.type(KeyCode.ENTER);
+        settle();
+    }
+
+    private List<String> codes() {
+        return evaluation().findings().stream().map(Finding::code).toList();
+    }
+
+    private Point2D onScreen(String view, double x, double y) {
+        DrawingView drawing = robot.lookup(view).query();
+        return onFx(() -> drawing.localToScreen(drawing.fromFrame(x, y)));
+    }
+
+    private void drag(Point2D from, Point2D to) {
+        robot.moveTo(from).press(MouseButton.PRIMARY);
+        robot.moveTo(from.midpoint(to)).moveTo(to).release(MouseButton.PRIMARY);
+        settle();
+    }
+
+    @Test
+    public void replacingTheBatteryChangesLastsByWhatTheEngineSays() {
+        open("shelf");
+        onFx(() -> {
+            TableView<Part> table = robot.lookup("#build-parts").query();
+            table.getSelectionModel().select(build().part("battery").orElseThrow());
+            return 0;
+        });
+        robot.clickOn("#shelf-search").write("4S1P");
+        settle();
+        Part small = app().desk().library().part("pack-4s1p").orElseThrow();
+        Build expected = Edits.replacePart(build().part("battery").orElseThrow(), small).change().apply(build());
+        robot.clickOn("#shelf-replace");
+        settle();
+        assertThat(build()).isEqualTo(expected);
+        double hours = Evaluator.evaluate(expected).verdict(Verdict.Kind.LASTS).value();
+        assertThat(text("#verdict-lasts")).isEqualTo(Verdict.Kind.LASTS.format(hours));
+        assertThat(evaluation().verdict(Verdict.Kind.LASTS).state()).isEqualTo(State.STOP);
+    }
+
+    @Test
+    public void draggingAPartIntoAnotherShowsTheClashAndUndoTakesItBack() {
+        open("pack");
+        Build before = build();
+        Vec battery = before.placement("battery").orElseThrow().at();
+        // Over the roof's edge of the screen nothing else lies on the battery at its front right corner.
+        Point2D from = onScreen("#plan", battery.x() + 66, battery.y() + 4);
+        Point2D to = onScreen("#plan", battery.x() + 66 - 40, battery.y() + 4);
+        drag(from, to);
+        assertThat(build().placement("battery").orElseThrow().at().x()).isLessThan(battery.x() - 30);
+        assertThat(codes()).contains("fit.clash");
+        assertThat(evaluation().verdict(Verdict.Kind.PACKS).state()).isEqualTo(State.STOP);
+        assertThat(robot.lookup("#plan").queryAs(DrawingView.class).drawing().marks())
+                .anyMatch(m -> m instanceof boldsatchel.drawing.Mark.Text t && t.text().startsWith("clash"));
+        assertThat(text("#undo")).isEqualTo("Undo: move 4S2P pack, 18650, 3…");
+        robot.clickOn("#undo");
+        settle();
+        assertThat(build()).isEqualTo(before);
+        assertThat(codes()).doesNotContain("fit.clash");
+        robot.clickOn("#redo");
+        settle();
+        assertThat(codes()).contains("fit.clash");
+    }
+
+    @Test
+    public void inchesAreTakenInALengthFieldAndNonsenseIsAnsweredInWords() {
+        open("brief");
+        write("#limit-width", "5 in");
+        assertThat(build().brief().limits().widthMm()).contains(127.0);
+        assertThat(robot.lookup("#limit-width").queryAs(TextField.class).getText()).isEqualTo("127 mm");
+        assertThat(codes()).contains("fit.size");
+        write("#limit-depth", "5 W");
+        assertThat(build().brief().limits().depthMm()).contains(165.0);
+        assertThat(robot.lookup(".field-error").queryAllAs(Label.class))
+                .anyMatch(l -> l.isVisible() && l.getText().contains("no unit for this field"));
+    }
+
+    @Test
+    public void aLimitLeftEmptyIsNoLimit() {
+        open("brief");
+        robot.doubleClickOn("#limit-hours");
+        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+        robot.type(KeyCode.DELETE).type(KeyCode.ENTER);
+        settle();
+        assertThat(build().brief().limits().hours()).isEmpty();
+        assertThat(evaluation().verdict(Verdict.Kind.LASTS).limit()).isEmpty();
+    }
+
+    @Test
+    public void savedAndReopenedTheBuildIsEqual() throws Exception {
+        Path file = folder.resolve("saved.satchel.json");
+        onFx(() -> {
+            session().does(Edits.rename("Renamed"));
+            app().frame().files().saveTo(file, false);
+            return 0;
+        });
+        assertThat(text("#save-state")).isEqualTo("saved in saved.satchel.json");
+        Build saved = build();
+        show("harbour-watch");
+        onFx(() -> {
+            app().frame().files().open(file);
+            return 0;
+        });
+        settle();
+        assertThat(build()).isEqualTo(saved);
+        onFx(() -> {
+            session().does(Edits.rename("Again"));
+            return 0;
+        });
+        robot.press(KeyCode.CONTROL, KeyCode.S).release(KeyCode.S, KeyCode.CONTROL);
+        settle();
+        assertThat(BuildStore.open(file).document().build().name()).isEqualTo("Again");
+    }
+
+    @Test
+    public void aBrokenFileIsToldAndTheOpenBuildStays() throws IOException {
+        Path file = folder.resolve("broken.satchel.json");
+        Files.writeString(
+                file,
+                BuildFormat.write(new BuildFormat.Document(build(), Extras.NONE)).replaceFirst("\"quarterTurns\": 0", "\"quarterTurns\": \"?\""));
+        Build before = build();
+        onFx(() -> {
+            app().frame().files().open(file);
+            return 0;
+        });
+        settle();
+        assertThat(text("#message-text")).contains("broken.satchel.json").contains("line ").contains("quarterTurns").contains("integer");
+        assertThat(build()).isEqualTo(before);
+        robot.clickOn("#message-close");
+        settle();
+        assertThat(robot.lookup("#messages").query().isVisible()).isFalse();
+    }
+
+    @Test
+    public void aFileChangedOnDiskIsOnlyOverwrittenWhenToldTo() throws Exception {
+        Path file = folder.resolve("shared.satchel.json");
+        onFx(() -> {
+            app().frame().files().saveTo(file, true);
+            session().does(Edits.rename("Mine"));
+            return 0;
+        });
+        Files.writeString(file, Files.readString(file).replace("Cave survey handheld", "Theirs"));
+        robot.press(KeyCode.CONTROL, KeyCode.S).release(KeyCode.S, KeyCode.CONTROL);
+        settle();
+        assertThat(text("#message-text")).contains("changed on disk");
+        assertThat(BuildStore.open(file).document().build().name()).isEqualTo("Theirs");
+        robot.clickOn("#message-yes");
+        settle();
+        assertThat(BuildStore.open(file).document().build().name()).isEqualTo("Mine");
+    }
+
+    @Test
+    public void exportingFromTheBookWritesTheFilesAndSaysSo() throws Exception {
+        open("book");
+        assertThat(robot.lookup("#page").queryAs(DrawingView.class).lookupAll("Text"))
+                .anyMatch(n -> n instanceof Text t && t.getText().equals("Cave survey handheld"));
+        robot.clickOn("#page-on");
+        settle();
+        Path to = folder.resolve("book");
+        onFx(() -> {
+            app().frame().files().export(to);
+            return 0;
+        });
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> Files.exists(to.resolve("parts.csv")) && text("#message-text").startsWith("Wrote"));
+        assertThat(to.resolve("build-sheet.pdf")).isNotEmptyFile();
+        assertThat(Files.readString(to.resolve("plan-of-slab.svg"))).contains("data-subject=\"battery\"");
+        assertThat(Files.readAllLines(to.resolve("parts.csv"))).hasSize(build().parts().size() + 1);
+    }
+
+    @Test
+    public void arrowKeysMoveTheSelectedPartAndOneUndoTakesTheWholeWalkBack() {
+        open("pack");
+        onFx(() -> {
+            session().selection().set("antenna");
+            return 0;
+        });
+        Vec before = build().placement("antenna").orElseThrow().at();
+        onFx(() -> {
+            robot.lookup("#plan").query().requestFocus();
+            return 0;
+        });
+        robot.type(KeyCode.LEFT).type(KeyCode.LEFT).type(KeyCode.UP);
+        robot.press(KeyCode.SHIFT).type(KeyCode.DOWN).release(KeyCode.SHIFT);
+        settle();
+        Vec after = build().placement("antenna").orElseThrow().at();
+        assertThat(after.x() - before.x()).isCloseTo(-1, within(1e-9));
+        assertThat(after.y() - before.y()).isCloseTo(0.5 - 5, within(1e-9));
+        robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
+        settle();
+        assertThat(build().placement("antenna").orElseThrow().at()).isEqualTo(before);
+    }
+
+    @Test
+    public void aTypedPositionPutsThePartThere() {
+        open("pack");
+        onFx(() -> {
+            session().selection().set("speakers");
+            return 0;
+        });
+        settle();
+        write("#pack-x", "3 in");
+        assertThat(build().placement("speakers").orElseThrow().at().x()).isCloseTo(76.2, within(1e-9));
+        robot.clickOn("#turn");
+        settle();
+        assertThat(build().placement("speakers").orElseThrow().orientation().quarterTurns()).isEqualTo(1);
+        robot.clickOn("#unplace");
+        settle();
+        assertThat(codes()).contains("fit.on-the-table");
+    }
+
+    @Test
+    public void theCommandSearchFindsByAnyWordAndDoesIt() {
+        choose("add blower");
+        assertThat(build().part("blower-40")).isPresent();
+        choose("undo");
+        assertThat(build().part("blower-40")).isEmpty();
+        choose("open demo harbour");
+        assertThat(build().name()).isEqualTo("Harbour watch deck");
+        choose("dark");
+        assertThat(app().desk().dark().get()).isTrue();
+    }
+
+    @Test
+    public void everyStageCanBeReachedByKey() {
+        List<String> probes = List.of("#limit-hours", "#library", "#ladder", "#plan", "#page");
+        for (int i = 0; i < probes.size(); i++) {
+            KeyCode digit = KeyCode.getKeyCode(String.valueOf(i + 1));
+            robot.press(KeyCode.ALT, digit).release(digit, KeyCode.ALT);
+            settle();
+            assertThat(robot.lookup(probes.get(i)).tryQuery()).as(probes.get(i)).isPresent();
+        }
+    }
+
+    @Test
+    public void aVerdictOpensItsWorkingWithTheInputsToBlame() {
+        robot.clickOn("#card-lasts");
+        settle();
+        assertThat(robot.lookup(".step-what").queryAllAs(Label.class)).extracting(Label::getText).contains("Mean current");
+        assertThat(robot.lookup(".side-content .label").queryAllAs(Label.class))
+                .anyMatch(l -> l.getText().startsWith("cell capacity of 4S2P pack"));
+    }
+
+    @Test
+    public void theLadderSelectsARungAndAWireCanBeMadeThicker() {
+        open("power");
+        onFx(() -> {
+            session().selection().set("screen-wire");
+            return 0;
+        });
+        settle();
+        write("#wire-gauge", "AWG 18");
+        assertThat(build().rungs().filter(r -> r.id().equals("screen-wire")).findFirst().orElseThrow().stage())
+                .isEqualTo(new Rung.Wire(18, 160));
+        write("#wire-gauge", "thick");
+        assertThat(robot.lookup(".field-error").queryAllAs(Label.class)).anyMatch(l -> l.getText().contains("no wire gauge"));
+        MenuButton hang = robot.lookup("#hang").query();
+        assertThat(hang.getItems()).extracting(i -> i.getText()).contains("fuse, 5 A");
+        long rungs = build().rungs().count();
+        onFx(() -> {
+            robot.lookup("#ladder").query().requestFocus();
+            return 0;
+        });
+        robot.type(KeyCode.DELETE);
+        settle();
+        assertThat(build().rungs().count()).isEqualTo(rungs - 1);
+        assertThat(build().rungs().map(Rung::id)).contains("r-screen");
+    }
+
+    @Test
+    public void figuresOfAPartAreEditedWithUnitsAndTrust() {
+        open("shelf");
+        onFx(() -> {
+            session().selection().set("battery");
+            return 0;
+        });
+        settle();
+        write("#figure-mass", "1 lb");
+        assertThat(build().part("battery").orElseThrow().massG().value()).isCloseTo(453.59237, within(1e-6));
+        assertThat(text("#undo")).startsWith("Undo: change mass of 4S2P");
+    }
+
+    @Test
+    public void searchingTheShelfNarrowsItAndEnterAdds() {
+        open("shelf");
+        robot.clickOn("#shelf-search").write("trackball");
+        settle();
+        ListView<Part> list = robot.lookup("#library").query();
+        assertThat(list.getItems()).hasSize(1);
+        robot.type(KeyCode.ENTER);
+        settle();
+        assertThat(build().part("trackball")).isPresent();
+        assertThat(codes()).contains("power.unfed", "fit.on-the-table");
+    }
+
+    @Test
+    public void theLidSliderChangesTheAngleOfUseInOneUndoableStep() throws Exception {
+        show("orchard-ledger");
+        open("pack");
+        onFx(() -> {
+            robot.lookup("#lid-angle").query().requestFocus();
+            return 0;
+        });
+        robot.type(KeyCode.LEFT);
+        settle();
+        double now = build().hinge().orElseThrow().useAngleDeg();
+        assertThat(now).isLessThan(115);
+        robot.clickOn("#undo");
+        settle();
+        assertThat(build().hinge().orElseThrow().useAngleDeg()).isEqualTo(115);
+    }
+
+    @Test
+    public void workThatWasNotSavedIsOfferedAfterAKill() throws Exception {
+        onFx(() -> {
+            session().does(Edits.rename("Nearly lost"));
+            session().keepForRecovery();
+            return 0;
+        });
+        show("harbour-watch");
+        onFx(() -> {
+            app().frame().offerRecovered();
+            return 0;
+        });
+        settle();
+        assertThat(text("#message-text")).contains("Nearly lost");
+        robot.clickOn("#message-yes");
+        settle();
+        assertThat(build().name()).isEqualTo("Nearly lost");
+        assertThat(session().isChanged()).isTrue();
+    }
+
+    @Test
+    public void nothingIsClippedAtTheSmallestWindow() {
+        for (String stage : List.of("brief", "shelf", "power", "pack", "book")) {
+            open(stage);
+            for (Node node : robot.lookup(".button").queryAll()) {
+                if (node instanceof Labeled button && button.isVisible() && node.getScene() != null && !button.getText().isEmpty()) {
+                    Bounds b = onFx(() -> node.localToScene(node.getBoundsInLocal()));
+                    assertThat(b.getMaxX()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(1280.5);
+                    assertThat(b.getMaxY()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(800.5);
+                }
+            }
+        }
+    }
+
+    @Test
+    public void theTitleMarksUnsavedWork() {
+        onFx(() -> {
+            session().does(Edits.rename("Title"));
+            return 0;
+        });
+        Stage stage = onFx(() -> (Stage) app().scene().getWindow());
+        assertThat(stage.getTitle()).isEqualTo("• Title – Bold Satchel");
+    }
+}

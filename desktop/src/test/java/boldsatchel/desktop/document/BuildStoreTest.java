@@ -1,0 +1,177 @@
+package boldsatchel.desktop.document;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import boldsatchel.build.Build;
+import boldsatchel.edit.Edits;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
+import boldsatchel.shelf.Library;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+public class BuildStoreTest {
+
+    private Path folder = Path.of(".");
+
+    @BeforeMethod
+    public void folder() throws IOException {
+        folder = Files.createTempDirectory("satchel-store");
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void cleanUp() throws IOException {
+        try (Stream<Path> all = Files.walk(folder)) {
+            for (Path p : all.sorted(java.util.Comparator.reverseOrder()).toList()) {
+                Files.delete(p);
+            }
+        }
+    }
+
+    private static BuildFormat.Document named(String name) {
+        Build build = Library.demo("cave-survey").orElseThrow();
+        return new BuildFormat.Document(Edits.rename(name).change().apply(build), Extras.NONE);
+    }
+
+    private Path file() {
+        return folder.resolve("x.satchel.json");
+    }
+
+    @Test
+    public void whatIsSavedComesBackEqual() throws Exception {
+        BuildStore.save(file(), named("one"), Optional.empty(), false);
+        assertThat(BuildStore.open(file()).document().build()).isEqualTo(named("one").build());
+    }
+
+    @Test
+    public void theFileBeforeIsKeptAsABackup() throws Exception {
+        String first = BuildStore.save(file(), named("one"), Optional.empty(), false);
+        BuildStore.save(file(), named("two"), Optional.of(first), false);
+        assertThat(BuildStore.open(BuildStore.backup(file())).document().build().name()).isEqualTo("one");
+        assertThat(BuildStore.open(file()).document().build().name()).isEqualTo("two");
+        try (Stream<Path> all = Files.list(folder)) {
+            assertThat(all).hasSize(2);
+        }
+    }
+
+    @Test
+    public void aFileThatChangedOnDiskIsNotOverwrittenUnlessToldTo() throws Exception {
+        String first = BuildStore.save(file(), named("one"), Optional.empty(), false);
+        Files.writeString(file(), BuildFormat.write(named("by somebody else")));
+        assertThatThrownBy(() -> BuildStore.save(file(), named("two"), Optional.of(first), false))
+                .isInstanceOf(BuildStore.ChangedOnDiskException.class)
+                .hasMessageContaining("changed on disk");
+        assertThat(BuildStore.open(file()).document().build().name()).isEqualTo("by somebody else");
+        BuildStore.save(file(), named("two"), Optional.of(first), true);
+        assertThat(BuildStore.open(file()).document().build().name()).isEqualTo("two");
+    }
+
+    @Test
+    public void aMissingFileIsSaidToBeMissing() {
+        assertThatThrownBy(() -> BuildStore.open(folder.resolve("nothing.satchel.json"))).hasMessageContaining("no such file");
+    }
+
+    @Test
+    public void aBinaryFileIsSaidToBeNoText() throws IOException {
+        Files.write(file(), new byte[] {(byte) 0xff, (byte) 0xfe, 0, 1});
+        assertThatThrownBy(() -> BuildStore.open(file())).hasMessageContaining("no text file");
+    }
+
+    @Test
+    public void aFolderThatCannotBeWrittenLosesNothing() throws IOException {
+        Path inTheWay = folder.resolve("file");
+        Files.writeString(inTheWay, "x");
+        assertThatThrownBy(() -> BuildStore.save(inTheWay.resolve("x.satchel.json"), named("one"), Optional.empty(), false))
+                .isInstanceOf(BuildStore.StoreException.class)
+                .hasMessageContaining("nothing was lost");
+    }
+
+    @Test
+    public void recoveredWorkIsFoundUntilItIsForgotten() {
+        System.setProperty(AppFolders.STATE_PROPERTY, folder.toString());
+        try {
+            assertThat(Recovery.found()).isEmpty();
+            Recovery.keep(named("unsaved").build(), Extras.NONE);
+            assertThat(Recovery.found().orElseThrow().build().name()).isEqualTo("unsaved");
+            Recovery.forget();
+            assertThat(Recovery.found()).isEmpty();
+        } finally {
+            System.clearProperty(AppFolders.STATE_PROPERTY);
+        }
+    }
+
+    /** Saves two builds in turn, for ever; says so once it has begun. */
+    public static final class Saver {
+        public static void main(String[] args) throws Exception {
+            Path file = Path.of(args[0]);
+            BuildFormat.Document[] documents = {named("old"), named("new")};
+            byte[] begun = "begun\n".getBytes(StandardCharsets.UTF_8);
+            for (int i = 0; ; i++) {
+                BuildStore.save(file, documents[i % 2], Optional.empty(), true);
+                if (i == 1) {
+                    System.err.write(begun);
+                    System.err.flush();
+                }
+            }
+        }
+    }
+
+    @Test
+    public void killedWhileSavingTheFileIsAlwaysTheOldOrTheNewOneWhole() throws Exception {
+        String old = BuildFormat.write(named("old"));
+        String fresh = BuildFormat.write(named("new"));
+        Random random = new Random(7);
+        int kills = 0;
+        while (kills < 200) {
+            // A saver is started for a batch of kills and paused for each, so that each stop falls at another moment of a save.
+            Process saver = start();
+            assertThat(saver.getErrorStream().read()).isEqualTo('b');
+            for (int i = 0; i < 25 && kills < 200; i++, kills++) {
+                TimeUnit.MICROSECONDS.sleep(random.nextInt(4000));
+                boolean last = i == 24 || kills == 199;
+                if (last) {
+                    saver.destroyForcibly().waitFor();
+                } else {
+                    signal("STOP", saver);
+                }
+                assertThat(Files.readString(file())).isIn(old, fresh);
+                assertThat(Files.readString(BuildStore.backup(file()))).isIn(old, fresh);
+                if (!last) {
+                    signal("CONT", saver);
+                }
+            }
+        }
+        assertThat(BuildStore.open(file()).document().build().name()).isIn("old", "new");
+    }
+
+    private Process start() throws IOException {
+        return new ProcessBuilder(List.of(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
+                        "-cp",
+                        classPath(),
+                        Saver.class.getName(),
+                        file().toString()))
+                .start();
+    }
+
+    private static String classPath() {
+        return System.getProperty("jdk.module.path", "") + java.io.File.pathSeparator + System.getProperty("java.class.path") + java.io.File.pathSeparator
+                + Path.of("target", "classes") + java.io.File.pathSeparator + Path.of("target", "test-classes");
+    }
+
+    private static void signal(String name, Process process) throws IOException, InterruptedException {
+        new ProcessBuilder("kill", "-" + name, String.valueOf(process.pid())).start().waitFor();
+    }
+}
