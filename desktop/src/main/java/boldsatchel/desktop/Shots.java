@@ -17,6 +17,7 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Scene;
+import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -37,16 +38,24 @@ final class Shots {
      * @param dark which look
      * @param prepare what is done before
      */
-    private record Shot(String file, String demo, String stage, boolean dark, Consumer<Desk> prepare) {}
+    private record Shot(String file, String demo, String stage, boolean dark, Consumer<App> prepare) {}
 
     private static final List<Shot> MANUAL = List.of(
-            new Shot("brief.png", "cave-survey", "Brief", false, d -> d.working().set(Optional.of(Verdict.Kind.LASTS))),
-            new Shot("shelf.png", "cave-survey", "Shelf", false, d -> d.session().selection().set("battery")),
-            new Shot("power.png", "cave-survey", "Power", false, d -> d.session().selection().set("main-wire")),
-            new Shot("pack.png", "orchard-ledger", "Pack", false, d -> {}),
-            new Shot("pack-lid-clash.png", "harbour-watch", "Pack", false, d -> d.session().selection().set("ball")),
-            new Shot("pack-dark.png", "cave-survey", "Pack", true, d -> d.working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
-            new Shot("book.png", "orchard-ledger", "Book", false, d -> {}));
+            new Shot("brief.png", "cave-survey", "Brief", false, a -> a.desk().working().set(Optional.of(Verdict.Kind.LASTS))),
+            new Shot("shelf.png", "cave-survey", "Shelf", false, a -> a.desk().session().selection().set("battery")),
+            new Shot("power.png", "cave-survey", "Power", false, a -> a.desk().session().selection().set("main-wire")),
+            new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),
+            new Shot("pack-lid-clash.png", "harbour-watch", "Pack", false, a -> a.desk().session().selection().set("ball")),
+            new Shot("pack-core.png", "harbour-watch", "Pack", false, Shots::drill),
+            new Shot("pack-dark.png", "cave-survey", "Pack", true, a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
+            new Shot("book.png", "orchard-ledger", "Book", false, a -> {}));
+
+    /** Switches the core sample on, as a click would. */
+    private static void drill(App app) {
+        if (app.scene().lookup("#core-sample") instanceof ToggleButton core) {
+            core.fire();
+        }
+    }
 
     /** Runs something once what is on show has been laid out and painted. */
     static void afterPulses(Runnable then) {
@@ -87,7 +96,7 @@ final class Shots {
         app.desk().dark().set(shot.dark());
         app.frame().open(shot.stage());
         app.show(stage);
-        shot.prepare().accept(app.desk());
+        shot.prepare().accept(app);
         afterPulses(() -> {
             take(app.scene(), folder.resolve(shot.file()));
             next(stage, folder, left);

@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -59,11 +60,12 @@ public class WindowTest {
         folder = Files.createTempDirectory("satchel-window");
         System.setProperty(AppFolders.STATE_PROPERTY, folder.resolve("state").toString());
         FxToolkit.registerPrimaryStage();
+        // Between two tests there is no window; the toolkit must live on.
+        Platform.setImplicitExit(false);
     }
 
     @AfterClass(alwaysRun = true)
-    public void stop() throws Exception {
-        FxToolkit.cleanupStages();
+    public void stop() {
         System.clearProperty(AppFolders.STATE_PROPERTY);
     }
 
@@ -186,7 +188,7 @@ public class WindowTest {
         assertThat(evaluation().verdict(Verdict.Kind.PACKS).state()).isEqualTo(State.STOP);
         assertThat(robot.lookup("#plan").queryAs(DrawingView.class).drawing().marks())
                 .anyMatch(m -> m instanceof boldsatchel.drawing.Mark.Text t && t.text().startsWith("clash"));
-        assertThat(text("#undo")).isEqualTo("Undo: move 4S2P pack, 18650, 3…");
+        assertThat(text("#undo")).startsWith("Undo: move 4S2P pack");
         robot.clickOn("#undo");
         settle();
         assertThat(build()).isEqualTo(before);
