@@ -119,8 +119,7 @@ public final class Samples {
     public static Build packed(Shell shell, List<Part> parts, List<Vec> at) {
         List<Placement> placements = new ArrayList<>();
         for (int i = 0; i < parts.size(); i++) {
-            placements.add(
-                    new Placement(parts.get(i).id(), shell.id(), at.get(i), Orientation.AS_DRAWN, Set.of()));
+            placements.add(new Placement(parts.get(i).id(), shell.id(), at.get(i), Orientation.AS_DRAWN, Set.of()));
         }
         return Build.empty("test").withShells(List.of(shell)).withParts(parts).withPlacements(placements);
     }

@@ -63,7 +63,9 @@ public final class Book {
                     .filter(r -> r.id().equals(chain.source()))
                     .forEach((Rung r) -> drawings.add(PowerDrawings.ladder(build, r, chain.busiest(), "")));
             drawings.add(PowerDrawings.discharge(
-                    chain, chain.run().end().kind().words(), build.brief().limits().hours()));
+                    chain,
+                    chain.run().end().kind().words(),
+                    build.brief().limits().hours()));
         }
         return drawings;
     }
@@ -71,7 +73,8 @@ public final class Book {
     /** The pages of the build sheet. */
     public static List<Drawing> sheet(Evaluation evaluation) {
         Build build = evaluation.build();
-        Flow flow = new Flow(build.name() + " · " + build.variant() + " · figures are estimates; makers' data stand above them");
+        Flow flow = new Flow(
+                build.name() + " · " + build.variant() + " · figures are estimates; makers' data stand above them");
         flow.title(build.name());
         flow.paragraph(build.variant() + ". " + build.brief().purpose(), 3.6, false, Ink.SOFT, 0);
         flow.heading("Is it enough?");
@@ -95,7 +98,8 @@ public final class Book {
 
     private static final List<Double> VERDICT_EDGES = List.of(Flow.LEFT + 6, 62.0, 84.0, 122.0, 126.0);
     private static final List<Double> VERDICT_WIDTHS = List.of(22.0, 22.0, 22.0, 34.0, 66.0);
-    private static final List<Align> VERDICT_ALIGNS = List.of(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.RIGHT, Align.LEFT);
+    private static final List<Align> VERDICT_ALIGNS =
+            List.of(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.RIGHT, Align.LEFT);
 
     private static void verdicts(Flow flow, Evaluation evaluation) {
         flow.row(
@@ -109,7 +113,8 @@ public final class Book {
             flow.room(14);
             flow.stateMark(v.state(), Flow.LEFT + 2);
             String limit = v.limit().isPresent()
-                    ? (v.kind().moreIsBetter() ? "≥ " : "≤ ") + v.kind().format(v.limit().getAsDouble())
+                    ? (v.kind().moreIsBetter() ? "≥ " : "≤ ")
+                            + v.kind().format(v.limit().getAsDouble())
                     : "none";
             flow.row(
                     List.of(
@@ -173,40 +178,48 @@ public final class Book {
     }
 
     private static String size(Part p) {
-        return Units.format(p.body().widthMm().value()) + " × " + Units.format(p.body().depthMm().value()) + " × "
+        return Units.format(p.body().widthMm().value()) + " × "
+                + Units.format(p.body().depthMm().value()) + " × "
                 + Units.format(p.body().heightMm().value());
     }
 
     private static void profiles(Flow flow, Build build) {
-        build.brief().profiles().forEach(profile -> flow.paragraph(
-                profile.name() + ": "
-                        + String.join(
-                                "; ",
-                                profile.steps().stream()
-                                        .map(s -> s.name() + ", " + Units.format(s.minutes()) + " min " + s.mode().words()
-                                                + (s.mode() == Mode.OFF || s.mode() == Mode.SLEEP
-                                                        ? ""
-                                                        : ", screen " + Math.round(s.brightness() * 100) + " %"))
-                                        .toList()),
-                3.2,
-                false,
-                Ink.INK,
-                0));
+        build.brief()
+                .profiles()
+                .forEach(profile -> flow.paragraph(
+                        profile.name() + ": "
+                                + String.join(
+                                        "; ",
+                                        profile.steps().stream()
+                                                .map(s -> s.name() + ", " + Units.format(s.minutes()) + " min "
+                                                        + s.mode().words()
+                                                        + (s.mode() == Mode.OFF || s.mode() == Mode.SLEEP
+                                                                ? ""
+                                                                : ", screen " + Math.round(s.brightness() * 100)
+                                                                        + " %"))
+                                                .toList()),
+                        3.2,
+                        false,
+                        Ink.INK,
+                        0));
     }
 
     private static void working(Flow flow, Verdict verdict) {
         flow.room(20);
         flow.paragraph(verdict.kind().title(), 3.6, true, Ink.INK, 0);
         for (Working.Step step : verdict.working().steps()) {
-            String line = step.what() + (step.formula().isEmpty() ? "" : ": " + step.formula())
-                    + (step.numbers().isEmpty() ? "" : " = " + step.numbers()) + (step.formula().isEmpty() ? ": " : " = ")
+            String line = step.what()
+                    + (step.formula().isEmpty() ? "" : ": " + step.formula())
+                    + (step.numbers().isEmpty() ? "" : " = " + step.numbers())
+                    + (step.formula().isEmpty() ? ": " : " = ")
                     + step.result();
             flow.paragraph(line, 3, false, Ink.INK, 4);
         }
         verdict.working().range().blame().stream()
                 .limit(3)
                 .forEach(b -> flow.paragraph(
-                        "doubt: " + Math.round(b.share() * 100) + " % from " + b.input().what() + " of " + b.input().subject() + " ("
+                        "doubt: " + Math.round(b.share() * 100) + " % from "
+                                + b.input().what() + " of " + b.input().subject() + " ("
                                 + b.input().figure().basis().words() + ")",
                         3,
                         false,

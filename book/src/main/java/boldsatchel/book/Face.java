@@ -17,7 +17,6 @@ public enum Face {
     /** Headings. */
     BOLD("B612-Bold.ttf");
 
-
     private static final Map<Face, Widths> WIDTHS = new ConcurrentHashMap<>();
 
     private final String file;

@@ -40,7 +40,8 @@ final class Flow {
         }
         int number = pages.size() + 1;
         marks.add(Mark.Text.free(new Point(LEFT, HEIGHT - 10), 2.8, Align.LEFT, false, Ink.SOFT, footer, ""));
-        marks.add(Mark.Text.free(new Point(RIGHT, HEIGHT - 10), 2.8, Align.RIGHT, false, Ink.SOFT, "page " + number, ""));
+        marks.add(
+                Mark.Text.free(new Point(RIGHT, HEIGHT - 10), 2.8, Align.RIGHT, false, Ink.SOFT, "page " + number, ""));
         pages.add(new Drawing("Page " + number, WIDTH, HEIGHT, 0, 0, marks));
         marks = new ArrayList<>();
         y = TOP;
@@ -83,7 +84,13 @@ final class Flow {
      *
      * @param edges x of each column's edge: the left one for text, the right one for numbers
      */
-    void row(List<String> cells, List<Double> edges, List<Double> widths, List<Align> aligns, double size, boolean bold) {
+    void row(
+            List<String> cells,
+            List<Double> edges,
+            List<Double> widths,
+            List<Align> aligns,
+            double size,
+            boolean bold) {
         List<List<String>> wrapped = new ArrayList<>();
         int lines = 1;
         for (int i = 0; i < cells.size(); i++) {
@@ -147,7 +154,8 @@ final class Flow {
         room(drawing.heightMm() * scale + 8);
         marks.addAll(Marks.placed(drawing, LEFT, y - 4, scale));
         y += drawing.heightMm() * scale;
-        String ratio = scale == 1 ? "1 : 1" : "1 : " + boldsatchel.quantity.Units.format(Math.round(100 / scale) / 100.0);
+        String ratio =
+                scale == 1 ? "1 : 1" : "1 : " + boldsatchel.quantity.Units.format(Math.round(100 / scale) / 100.0);
         marks.add(Mark.Text.free(
                 new Point(LEFT, y), 3, Align.LEFT, false, Ink.SOFT, drawing.title() + ", scale " + ratio + ", mm", ""));
         y += 7;

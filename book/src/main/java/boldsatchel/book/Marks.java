@@ -30,8 +30,14 @@ public final class Marks {
                     switch (mark) {
                         case Mark.Line l ->
                             new Mark.Line(
-                                    points(l.points(), x, y, scale), l.closed(), l.widthMm() * scale, l.dashed(), l.ink(), l.subject());
-                        case Mark.Fill f -> new Mark.Fill(points(f.points(), x, y, scale), f.ink(), f.opacity(), f.subject());
+                                    points(l.points(), x, y, scale),
+                                    l.closed(),
+                                    l.widthMm() * scale,
+                                    l.dashed(),
+                                    l.ink(),
+                                    l.subject());
+                        case Mark.Fill f ->
+                            new Mark.Fill(points(f.points(), x, y, scale), f.ink(), f.opacity(), f.subject());
                         case Mark.Text t ->
                             new Mark.Text(
                                     new Point(x + t.at().x() * scale, y + t.at().y() * scale),

@@ -71,7 +71,8 @@ public class BookTest {
             assertThat(document.getNumberOfPages()).isBetween(4, 9);
             assertThat(document.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
             for (var font : document.getPage(0).getResources().getFontNames()) {
-                assertThat(document.getPage(0).getResources().getFont(font).isEmbedded()).isTrue();
+                assertThat(document.getPage(0).getResources().getFont(font).isEmbedded())
+                        .isTrue();
             }
         }
     }
@@ -124,20 +125,36 @@ public class BookTest {
     @Test(dataProvider = "demos")
     public void thePartsListHasARowForEveryPartAndAddsUp(String name) throws IOException {
         Build build = Library.demo(name).orElseThrow();
-        CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get();
         try (CSVParser parser = CSVParser.parse(new StringReader(Book.partsList(build)), format)) {
             List<CSVRecord> rows = parser.getRecords();
             assertThat(rows).hasSameSizeAs(build.parts());
-            double mass = rows.stream().mapToDouble(r -> Double.parseDouble(r.get("mass_g"))).sum();
-            assertThat(mass).isEqualTo(build.parts().stream().mapToDouble(p -> p.massG().value()).sum(), org.assertj.core.api.Assertions.within(1e-6));
-            assertThat(rows).allSatisfy(r -> assertThat(build.part(r.get("id")).orElseThrow().name()).isEqualTo(r.get("name")));
+            double mass = rows.stream()
+                    .mapToDouble(r -> Double.parseDouble(r.get("mass_g")))
+                    .sum();
+            assertThat(mass)
+                    .isEqualTo(
+                            build.parts().stream()
+                                    .mapToDouble(p -> p.massG().value())
+                                    .sum(),
+                            org.assertj.core.api.Assertions.within(1e-6));
+            assertThat(rows)
+                    .allSatisfy(r -> assertThat(
+                                    build.part(r.get("id")).orElseThrow().name())
+                            .isEqualTo(r.get("name")));
         }
     }
 
     @Test
     public void anEmptyBuildStillMakesABook() throws IOException {
         Map<String, byte[]> files = Book.files(Evaluator.evaluate(Build.empty("Nothing yet")));
-        assertThat(words(file(files, "build-sheet.pdf"))).contains("Nothing yet").contains("Nothing is packed yet");
+        assertThat(words(file(files, "build-sheet.pdf")))
+                .contains("Nothing yet")
+                .contains("Nothing is packed yet");
     }
 
     @Test
@@ -145,7 +162,9 @@ public class BookTest {
         String text = "The tightest gap is between the keyboard and the battery with the lid closed.";
         List<String> lines = Flow.wrap(text, 3, false, 40);
         assertThat(String.join(" ", lines)).isEqualTo(text);
-        assertThat(lines).hasSizeGreaterThan(2).allSatisfy(l -> assertThat(Face.REGULAR.width(l, 3)).isLessThanOrEqualTo(40));
+        assertThat(lines)
+                .hasSizeGreaterThan(2)
+                .allSatisfy(l -> assertThat(Face.REGULAR.width(l, 3)).isLessThanOrEqualTo(40));
     }
 
     @Test
@@ -166,7 +185,8 @@ public class BookTest {
                 0,
                 0,
                 List.of(
-                        new Mark.Line(List.of(new Mark.Point(0, 0), new Mark.Point(100, 50)), false, 1, false, Ink.INK, ""),
+                        new Mark.Line(
+                                List.of(new Mark.Point(0, 0), new Mark.Point(100, 50)), false, 1, false, Ink.INK, ""),
                         Mark.Text.free(new Mark.Point(10, 10), 3, Mark.Align.LEFT, false, Ink.INK, "word", "")));
         List<Mark> small = Marks.placed(drawing, 5, 7, 0.2);
         assertThat(((Mark.Line) small.getFirst()).points().getLast()).isEqualTo(new Mark.Point(25, 17));

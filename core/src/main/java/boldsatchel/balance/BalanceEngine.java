@@ -44,8 +44,8 @@ public final class BalanceEngine {
                 .orElse(0.0);
         double use = hinge.map(Hinge::useAngleDeg).orElse(0.0);
         Vec centre = bodies.centre(hinge, use).at();
-        Optional<Spread> margin =
-                support.map(s -> Spread.of(reading -> s.marginDeg(Bodies.of(build, reading).centre(hinge, worst).at())));
+        Optional<Spread> margin = support.map(s -> Spread.of(reading ->
+                s.marginDeg(Bodies.of(build, reading).centre(hinge, worst).at())));
         double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
         double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
         return new BalanceResult(
@@ -93,8 +93,12 @@ public final class BalanceEngine {
     /** Horizontal force at the lid's far edge that lifts the front: moments about the back edge of the support. */
     private static double push(Build build, Bodies bodies, Support support, Hinge hinge) {
         Mass all = bodies.centre(Optional.of(hinge), hinge.useAngleDeg());
-        double far = build.shell(hinge.lidShell()).map(s -> s.depthMm() + s.wallMm().value()).orElse(0.0);
-        double height = hinge.toBase(new Vec(0, far, hinge.lidAxisZMm()), hinge.useAngleDeg()).z() - support.tableZ();
+        double far = build.shell(hinge.lidShell())
+                .map(s -> s.depthMm() + s.wallMm().value())
+                .orElse(0.0);
+        double height = hinge.toBase(new Vec(0, far, hinge.lidAxisZMm()), hinge.useAngleDeg())
+                        .z()
+                - support.tableZ();
         double distance = support.backY() - all.at().y();
         return height <= 0 ? Double.POSITIVE_INFINITY : all.g() * 1e-3 * GRAVITY * distance / height;
     }
@@ -112,7 +116,11 @@ public final class BalanceEngine {
     }
 
     private static double baseMoment(Bodies bodies, Hinge hinge) {
-        return bodies.base().g() * 1e-3 * GRAVITY * (hinge.axisYMm() - bodies.base().at().y()) * 1e-3;
+        return bodies.base().g()
+                * 1e-3
+                * GRAVITY
+                * (hinge.axisYMm() - bodies.base().at().y())
+                * 1e-3;
     }
 
     /** The most that any lid angle needs; nothing when a weight in front mends none of them. */
@@ -153,10 +161,13 @@ public final class BalanceEngine {
 
     private static List<BalanceResult.Item> items(Build build) {
         List<BalanceResult.Item> items = new ArrayList<>();
-        build.parts().forEach(p -> items.add(new BalanceResult.Item(p.name(), p.massG().value())));
+        build.parts()
+                .forEach(p ->
+                        items.add(new BalanceResult.Item(p.name(), p.massG().value())));
         build.shells().forEach(s -> items.add(new BalanceResult.Item(s.name(), shellG(s, Reading.NOMINAL))));
         items.add(new BalanceResult.Item("wires of the power chain", wireG(build)));
-        items.add(new BalanceResult.Item("screws, glue, sleeves", build.sundriesG().value()));
+        items.add(new BalanceResult.Item(
+                "screws, glue, sleeves", build.sundriesG().value()));
         items.removeIf(i -> i.massG() == 0);
         items.sort(Comparator.comparingDouble(BalanceResult.Item::massG).reversed());
         return List.copyOf(items);
@@ -172,7 +183,8 @@ public final class BalanceEngine {
         double d = shell.depthMm();
         double h = shell.heightMm();
         double outer = (w + 2 * wall) * (d + 2 * wall) * (h + wall + (shell.openTop() ? 0 : wall));
-        double ribs = shell.ribs().stream().mapToDouble(b -> b.dx() * b.dy() * b.dz()).sum();
+        double ribs =
+                shell.ribs().stream().mapToDouble(b -> b.dx() * b.dy() * b.dz()).sum();
         double holes = shell.vents().stream().mapToDouble(v -> v.areaMm2()).sum() * wall;
         return (outer - w * d * h + ribs - holes) * 1e-9 * shell.material().densityKgM3() * 1e3;
     }
@@ -201,9 +213,7 @@ public final class BalanceEngine {
                     continue;
                 }
                 Box bounds = part.body().bounds();
-                Vec at = placement
-                        .get()
-                        .place(part.body().centreOfMass().orElse(bounds.centre()), bounds);
+                Vec at = placement.get().place(part.body().centreOfMass().orElse(bounds.centre()), bounds);
                 (build.isLid(shell.get()) ? lid : base).add(new Mass(g, at));
             }
             for (Shell shell : build.shells()) {

@@ -19,7 +19,8 @@ final class Support {
     private final double tableZ;
 
     Support(List<Vec> feet) {
-        Coordinate[] points = feet.stream().map(f -> new Coordinate(f.x(), f.y())).toArray(Coordinate[]::new);
+        Coordinate[] points =
+                feet.stream().map(f -> new Coordinate(f.x(), f.y())).toArray(Coordinate[]::new);
         ring = new ConvexHull(points, FACTORY).getConvexHull().getCoordinates();
         middle = new Coordinate(
                 Arrays.stream(points).mapToDouble(c -> c.x).average().orElse(0),

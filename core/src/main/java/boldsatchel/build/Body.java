@@ -61,7 +61,9 @@ public record Body(
                 depth,
                 height,
                 solids.stream().map(b -> scaled(b, sx, sy, sz)).toList(),
-                zones.stream().map(z -> new Zone(z.kind(), scaled(z.box(), sx, sy, sz))).toList(),
+                zones.stream()
+                        .map(z -> new Zone(z.kind(), scaled(z.box(), sx, sy, sz)))
+                        .toList(),
                 ports.stream()
                         .map(p -> new Port(p.name(), p.connector(), p.face(), scaled(p.at(), sx, sy, sz), p.use()))
                         .toList(),

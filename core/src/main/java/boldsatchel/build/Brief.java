@@ -80,11 +80,7 @@ public record Brief(
     /** A brief without limits, indoors. */
     public static Brief empty() {
         return new Brief(
-                "",
-                "€",
-                Limits.usual(),
-                new Surroundings(25, 25, false, true),
-                List.of(UseProfile.always(Mode.BUSY)));
+                "", "€", Limits.usual(), new Surroundings(25, 25, false, true), List.of(UseProfile.always(Mode.BUSY)));
     }
 
     /** The same brief with other limits. */

@@ -4,6 +4,7 @@ import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -58,17 +59,27 @@ public record Build(
 
     /** The part with an id. */
     public Optional<Part> part(String id) {
-        return parts.stream().filter(p -> p.id().equals(id)).findFirst();
+        return first(parts, id, Part::id);
     }
 
     /** The shell with an id. */
     public Optional<Shell> shell(String id) {
-        return shells.stream().filter(s -> s.id().equals(id)).findFirst();
+        return first(shells, id, Shell::id);
     }
 
     /** Where a part lies. */
     public Optional<Placement> placement(String partId) {
-        return placements.stream().filter(p -> p.part().equals(partId)).findFirst();
+        return first(placements, partId, Placement::part);
+    }
+
+    /** A plain loop: engines ask this thousands of times an evaluation. */
+    private static <T> Optional<T> first(List<T> list, String id, Function<T, String> idOf) {
+        for (T element : list) {
+            if (idOf.apply(element).equals(id)) {
+                return Optional.of(element);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Whether a shell is the lid. */
@@ -96,38 +107,32 @@ public record Build(
 
     /** The same build with another brief. */
     public Build withBrief(Brief newBrief) {
-        return new Build(
-                name, variant, newBrief, parts, shells, hinge, placements, chain, heatPaths, sundriesG);
+        return new Build(name, variant, newBrief, parts, shells, hinge, placements, chain, heatPaths, sundriesG);
     }
 
     /** The same build with other parts. */
     public Build withParts(List<Part> newParts) {
-        return new Build(
-                name, variant, brief, newParts, shells, hinge, placements, chain, heatPaths, sundriesG);
+        return new Build(name, variant, brief, newParts, shells, hinge, placements, chain, heatPaths, sundriesG);
     }
 
     /** The same build with other shells. */
     public Build withShells(List<Shell> newShells) {
-        return new Build(
-                name, variant, brief, parts, newShells, hinge, placements, chain, heatPaths, sundriesG);
+        return new Build(name, variant, brief, parts, newShells, hinge, placements, chain, heatPaths, sundriesG);
     }
 
     /** The same build with another hinge. */
     public Build withHinge(Optional<Hinge> newHinge) {
-        return new Build(
-                name, variant, brief, parts, shells, newHinge, placements, chain, heatPaths, sundriesG);
+        return new Build(name, variant, brief, parts, shells, newHinge, placements, chain, heatPaths, sundriesG);
     }
 
     /** The same build with other placements. */
     public Build withPlacements(List<Placement> newPlacements) {
-        return new Build(
-                name, variant, brief, parts, shells, hinge, newPlacements, chain, heatPaths, sundriesG);
+        return new Build(name, variant, brief, parts, shells, hinge, newPlacements, chain, heatPaths, sundriesG);
     }
 
     /** The same build with another power chain. */
     public Build withChain(List<Rung> newChain) {
-        return new Build(
-                name, variant, brief, parts, shells, hinge, placements, newChain, heatPaths, sundriesG);
+        return new Build(name, variant, brief, parts, shells, hinge, placements, newChain, heatPaths, sundriesG);
     }
 
     /** The same build with other heat paths. */

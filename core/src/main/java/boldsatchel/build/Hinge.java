@@ -54,14 +54,6 @@ public record Hinge(
     /** The same hinge used at another angle. */
     public Hinge withUseAngle(double angleDeg) {
         return new Hinge(
-                baseShell,
-                lidShell,
-                axisYMm,
-                axisZMm,
-                lidAxisYMm,
-                lidAxisZMm,
-                maxAngleDeg,
-                angleDeg,
-                frictionNm);
+                baseShell, lidShell, axisYMm, axisZMm, lidAxisYMm, lidAxisZMm, maxAngleDeg, angleDeg, frictionNm);
     }
 }

@@ -77,7 +77,8 @@ public record Part(
 
     /** Whether it gives power. */
     public boolean isSource() {
-        return facet(Facet.Cells.class).isPresent() || facet(Facet.PowerBank.class).isPresent();
+        return facet(Facet.Cells.class).isPresent()
+                || facet(Facet.PowerBank.class).isPresent();
     }
 
     /** The same part under another id. */

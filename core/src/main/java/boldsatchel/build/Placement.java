@@ -38,8 +38,7 @@ public record Placement(String part, String shell, Vec at, Orientation orientati
     public Box place(Box box, Box bounds) {
         Box turnedBounds = Box.between(orientation.turn(bounds.lowCorner()), orientation.turn(bounds.highCorner()));
         Box turned = Box.between(orientation.turn(box.lowCorner()), orientation.turn(box.highCorner()));
-        return turned.moved(
-                new Vec(at.x() - turnedBounds.x(), at.y() - turnedBounds.y(), at.z() - turnedBounds.z()));
+        return turned.moved(new Vec(at.x() - turnedBounds.x(), at.y() - turnedBounds.y(), at.z() - turnedBounds.z()));
     }
 
     /** A point of the part in the shell's frame. */

@@ -17,12 +17,24 @@ public final class CoreSample {
 
     /** Draws a stack; layers keep their proportions, but none is drawn too thin to be named. */
     public static Drawing of(Build build, Stack stack, double x, double y) {
-        double total = stack.layers().stream().mapToDouble(l -> Math.max(0, l.thicknessMm())).sum();
+        double total = stack.layers().stream()
+                .mapToDouble(l -> Math.max(0, l.thicknessMm()))
+                .sum();
         double scale = total <= 0 ? 1 : TALL / total;
         double least = LABEL * 1.25;
-        double height = stack.layers().stream().mapToDouble(l -> Math.max(least, l.thicknessMm() * scale)).sum();
+        double height = stack.layers().stream()
+                .mapToDouble(l -> Math.max(least, l.thicknessMm() * scale))
+                .sum();
         Sketch s = new Sketch(-4, height + 12);
-        s.text(0, height + 6, LABEL, Align.LEFT, true, Ink.INK, "Core at x " + Units.format(x, 1, "") + ", y " + Units.format(y, 1, "mm"), "");
+        s.text(
+                0,
+                height + 6,
+                LABEL,
+                Align.LEFT,
+                true,
+                Ink.INK,
+                "Core at x " + Units.format(x, 1, "") + ", y " + Units.format(y, 1, "mm"),
+                "");
         double at = 0;
         for (Stack.Layer layer : stack.layers()) {
             double thick = Math.max(least, layer.thicknessMm() * scale);
@@ -36,7 +48,8 @@ public final class CoreSample {
                 Align.LEFT,
                 false,
                 Ink.SOFT,
-                "tolerances: worst ±" + Units.format(stack.worstCaseMm(), 2, "") + ", likely ±" + Units.format(stack.likelyMm(), 2, "mm"),
+                "tolerances: worst ±" + Units.format(stack.worstCaseMm(), 2, "") + ", likely ±"
+                        + Units.format(stack.likelyMm(), 2, "mm"),
                 "");
         return s.done("Core sample", 120, height + 22);
     }
@@ -46,7 +59,11 @@ public final class CoreSample {
         boolean overlap = layer.isGap() && layer.thicknessMm() < 0;
         Ink tint = layer.isGap()
                 ? (overlap ? Ink.STOP : Ink.PAPER)
-                : layer.part().flatMap(build::part).map(Part::family).map(f -> FamilyStyle.of(f).tint()).orElse(Ink.WALL);
+                : layer.part()
+                        .flatMap(build::part)
+                        .map(Part::family)
+                        .map(f -> FamilyStyle.of(f).tint())
+                        .orElse(Ink.WALL);
         s.fill(0, at, WIDTH, thick, tint, overlap ? 0.6 : 1, part);
         if (!layer.isGap()) {
             s.frame(0, at, WIDTH, thick, Sketch.NARROW, false, Ink.INK, part);

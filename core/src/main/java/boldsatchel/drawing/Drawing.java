@@ -12,8 +12,7 @@ import java.util.List;
  * @param originY where the drawn frame's origin lies on the sheet; the drawn frame's second axis runs up from there
  * @param marks later ones on top
  */
-public record Drawing(
-        String title, double widthMm, double heightMm, double originX, double originY, List<Mark> marks) {
+public record Drawing(String title, double widthMm, double heightMm, double originX, double originY, List<Mark> marks) {
 
     /** Copies the list. */
     public Drawing {

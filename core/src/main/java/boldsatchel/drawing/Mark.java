@@ -59,12 +59,12 @@ public sealed interface Mark {
      * @param roomMm width it may take, beyond which it is cut; infinite when it may run on
      * @param subject what it stands for
      */
-    record Text(
-            Point at, double sizeMm, Align align, boolean bold, Ink ink, String text, double roomMm, String subject)
+    record Text(Point at, double sizeMm, Align align, boolean bold, Ink ink, String text, double roomMm, String subject)
             implements Mark {
 
         /** A text that may run on. */
-        public static Text free(Point at, double sizeMm, Align align, boolean bold, Ink ink, String text, String subject) {
+        public static Text free(
+                Point at, double sizeMm, Align align, boolean bold, Ink ink, String text, String subject) {
             return new Text(at, sizeMm, align, bold, ink, text, Double.POSITIVE_INFINITY, subject);
         }
     }

@@ -47,7 +47,8 @@ public final class PackDrawings {
     private static Drawing view(Evaluation evaluation, String shellId, String selected, int across, int up) {
         Build build = evaluation.build();
         Shell shell = build.shell(shellId).orElseThrow();
-        Optional<Hinge> lidAbove = up == 2 ? build.hinge().filter(h -> h.baseShell().equals(shellId)) : Optional.empty();
+        Optional<Hinge> lidAbove =
+                up == 2 ? build.hinge().filter(h -> h.baseShell().equals(shellId)) : Optional.empty();
         List<Placed> parts = new ArrayList<>(evaluation.fit().placed().stream()
                 .filter(p -> p.shell().equals(shell))
                 .toList());
@@ -79,19 +80,31 @@ public final class PackDrawings {
                 String selected) {
             walls(shell, shell.outside(), shell.cavity());
             lid.ifPresent(l -> walls(
-                    l, lidAbove.orElseThrow().closed(l.outside()), lidAbove.get().closed(l.cavity())));
+                    l,
+                    lidAbove.orElseThrow().closed(l.outside()),
+                    lidAbove.get().closed(l.cavity())));
             List<Placed> all = new ArrayList<>(parts);
             lid.ifPresent(l -> evaluation.fit().placed().stream()
                     .filter(p -> p.shell().equals(l))
                     .map(p -> closed(p, lidAbove.orElseThrow()))
                     .forEach(all::add));
             int depth = 3 - across - up;
-            Comparator<Placed> backToFront = Comparator.comparingDouble(p -> p.bounds().low(depth));
+            Comparator<Placed> backToFront =
+                    Comparator.comparingDouble(p -> p.bounds().low(depth));
             all.sort(up == 1 ? backToFront : backToFront.reversed());
             all.forEach(p -> part(p, p.id().equals(selected)));
             for (Box rib : shell.ribs()) {
                 solid(rib, Ink.WALL, "");
-                s.hatch(rib.low(across), rib.low(up), rib.size(across), rib.size(up), 45, 1.5, Sketch.NARROW, Ink.SOFT, "");
+                s.hatch(
+                        rib.low(across),
+                        rib.low(up),
+                        rib.size(across),
+                        rib.size(up),
+                        45,
+                        1.5,
+                        Sketch.NARROW,
+                        Ink.SOFT,
+                        "");
             }
             shell.vents().forEach(v -> vent(v, shell));
             all.stream().filter(p -> p.id().equals(selected)).forEach(this::zones);
@@ -120,7 +133,14 @@ public final class PackDrawings {
         }
 
         private void walls(Shell shell, Box outside, Box cavity) {
-            s.fill(outside.low(across), outside.low(up), outside.size(across), outside.size(up), Ink.WALL, 1, shell.id());
+            s.fill(
+                    outside.low(across),
+                    outside.low(up),
+                    outside.size(across),
+                    outside.size(up),
+                    Ink.WALL,
+                    1,
+                    shell.id());
             s.fill(cavity.low(across), cavity.low(up), cavity.size(across), cavity.size(up), Ink.PAPER, 1, shell.id());
             s.frame(
                     outside.low(across),
@@ -132,12 +152,27 @@ public final class PackDrawings {
                     Ink.INK,
                     shell.id());
             s.frame(
-                    cavity.low(across), cavity.low(up), cavity.size(across), cavity.size(up), Sketch.NARROW, false, Ink.INK, shell.id());
+                    cavity.low(across),
+                    cavity.low(up),
+                    cavity.size(across),
+                    cavity.size(up),
+                    Sketch.NARROW,
+                    false,
+                    Ink.INK,
+                    shell.id());
         }
 
         private void solid(Box box, Ink ink, String subject) {
             s.fill(box.low(across), box.low(up), box.size(across), box.size(up), ink, 0.92, subject);
-            s.frame(box.low(across), box.low(up), box.size(across), box.size(up), Sketch.NARROW, false, Ink.INK, subject);
+            s.frame(
+                    box.low(across),
+                    box.low(up),
+                    box.size(across),
+                    box.size(up),
+                    Sketch.NARROW,
+                    false,
+                    Ink.INK,
+                    subject);
         }
 
         private void part(Placed p, boolean selected) {
@@ -163,7 +198,8 @@ public final class PackDrawings {
                 }
             }
             p.part().facet(Facet.ShowsPicture.class).ifPresent(picture -> {
-                Box glass = p.placement().place(picture.picture(), p.part().body().bounds());
+                Box glass =
+                        p.placement().place(picture.picture(), p.part().body().bounds());
                 if (up == 1) {
                     s.frame(glass.low(0), glass.low(1), glass.dx(), glass.dy(), Sketch.NARROW, true, Ink.SOFT, p.id());
                 }
@@ -236,8 +272,24 @@ public final class PackDrawings {
                 boolean free = taken.stream().noneMatch(t -> t.gapAlong(0, place) < 0 && t.gapAlong(1, place) < 0);
                 if (free) {
                     taken.add(place);
-                    s.fill(place.x() - 0.3, place.y(), place.dx() + 0.6, place.dy(), FamilyStyle.of(p.part().family()).tint(), 0.9, p.id());
-                    s.fitted(x, y, LABEL, room, Align.LEFT, selected, Ink.INK, p.part().name(), p.id());
+                    s.fill(
+                            place.x() - 0.3,
+                            place.y(),
+                            place.dx() + 0.6,
+                            place.dy(),
+                            FamilyStyle.of(p.part().family()).tint(),
+                            0.9,
+                            p.id());
+                    s.fitted(
+                            x,
+                            y,
+                            LABEL,
+                            room,
+                            Align.LEFT,
+                            selected,
+                            Ink.INK,
+                            p.part().name(),
+                            p.id());
                     return;
                 }
             }
@@ -246,7 +298,8 @@ public final class PackDrawings {
         private void clashes(Evaluation evaluation, Shell shell, List<Placed> parts) {
             for (FitResult.Clash c : evaluation.fit().clashes()) {
                 boolean closedLid = c.where() == FitResult.Where.CLOSED_LID;
-                if (!c.shell().equals(shell.id()) || (closedLid && up != 2 && parts.stream().noneMatch(p -> p.id().equals(c.a())))) {
+                if (!c.shell().equals(shell.id())
+                        || (closedLid && up != 2 && parts.stream().noneMatch(p -> p.id().equals(c.a())))) {
                     continue;
                 }
                 Box o = c.overlap();
@@ -271,8 +324,10 @@ public final class PackDrawings {
         }
 
         private List<double[]> seen(FitResult.Gap gap, List<Placed> all) {
-            Optional<Box> a = all.stream().filter(p -> p.id().equals(gap.a())).findFirst().map(Placed::bounds);
-            Optional<Box> b = all.stream().filter(p -> p.id().equals(gap.b())).findFirst().map(Placed::bounds);
+            Optional<Box> a =
+                    all.stream().filter(p -> p.id().equals(gap.a())).findFirst().map(Placed::bounds);
+            Optional<Box> b =
+                    all.stream().filter(p -> p.id().equals(gap.b())).findFirst().map(Placed::bounds);
             if (a.isEmpty() || b.isEmpty()) {
                 return List.of();
             }
@@ -296,10 +351,19 @@ public final class PackDrawings {
         private void overall(Shell shell) {
             Box out = shell.outside();
             double y = out.low(up) - 6;
-            s.dimension(out.low(across), y, out.high(across), y, Units.format(out.size(across), 1, ""), LABEL, Ink.SOFT);
+            s.dimension(
+                    out.low(across), y, out.high(across), y, Units.format(out.size(across), 1, ""), LABEL, Ink.SOFT);
             double x = out.low(across) - 5;
             s.dimension(x, out.low(up), x, out.high(up), "", LABEL, Ink.SOFT);
-            s.text(x - 1, out.high(up) + 2.5, LABEL, Align.CENTRE, false, Ink.SOFT, Units.format(out.size(up), 1, ""), "");
+            s.text(
+                    x - 1,
+                    out.high(up) + 2.5,
+                    LABEL,
+                    Align.CENTRE,
+                    false,
+                    Ink.SOFT,
+                    Units.format(out.size(up), 1, ""),
+                    "");
         }
     }
 
@@ -318,15 +382,32 @@ public final class PackDrawings {
                 .ifPresent(l -> outlines.add(rectangle(l.outside()).stream()
                         .map(p -> h.toBase(p, angle))
                         .toList())));
-        double lowY = outlines.stream().flatMap(List::stream).mapToDouble(Vec::y).min().orElse(0);
-        double highY = outlines.stream().flatMap(List::stream).mapToDouble(Vec::y).max().orElse(0);
-        double lowZ = outlines.stream().flatMap(List::stream).mapToDouble(Vec::z).min().orElse(0);
-        double highZ = outlines.stream().flatMap(List::stream).mapToDouble(Vec::z).max().orElse(0);
+        double lowY = outlines.stream()
+                .flatMap(List::stream)
+                .mapToDouble(Vec::y)
+                .min()
+                .orElse(0);
+        double highY = outlines.stream()
+                .flatMap(List::stream)
+                .mapToDouble(Vec::y)
+                .max()
+                .orElse(0);
+        double lowZ = outlines.stream()
+                .flatMap(List::stream)
+                .mapToDouble(Vec::z)
+                .min()
+                .orElse(0);
+        double highZ = outlines.stream()
+                .flatMap(List::stream)
+                .mapToDouble(Vec::z)
+                .max()
+                .orElse(0);
         Sketch s = new Sketch(lowY - MARGIN, highZ + MARGIN);
         s.line(lowY - MARGIN * 0.7, lowZ, highY + MARGIN * 0.7, lowZ, Sketch.WIDE, false, Ink.SOFT, "");
         s.hatch(lowY - MARGIN * 0.7, lowZ - 3, highY - lowY + MARGIN * 1.4, 3, 45, 2, Sketch.NARROW, Ink.FAINT, "");
         for (List<Vec> outline : outlines) {
-            List<Point> points = outline.stream().map(p -> s.point(p.y(), p.z())).toList();
+            List<Point> points =
+                    outline.stream().map(p -> s.point(p.y(), p.z())).toList();
             s.polygon(points, Ink.WALL, 0.6, "");
             s.outline(points, Sketch.WIDE, false, Ink.INK, "");
         }
@@ -340,14 +421,14 @@ public final class PackDrawings {
             s.outline(points, 0.15, false, Ink.SOFT, p.id());
         }
         Vec centre = evaluation.balance().centre();
-        boolean tips = evaluation.balance().tipMarginDeg().filter(m -> m.nominal() < 0).isPresent();
+        boolean tips =
+                evaluation.balance().tipMarginDeg().filter(m -> m.nominal() < 0).isPresent();
         Ink ink = tips ? Ink.STOP : Ink.INK;
         s.line(centre.y(), centre.z(), centre.y(), lowZ, Sketch.NARROW, true, ink, "");
         s.centreOfMass(centre.y(), centre.z(), 3.2);
         for (Vec foot : evaluation.balance().support()) {
             Point p = s.point(foot.y(), lowZ);
-            s.polygon(
-                    List.of(p, new Point(p.x() - 2, p.y() + 3.4), new Point(p.x() + 2, p.y() + 3.4)), Ink.INK, 1, "");
+            s.polygon(List.of(p, new Point(p.x() - 2, p.y() + 3.4), new Point(p.x() + 2, p.y() + 3.4)), Ink.INK, 1, "");
         }
         evaluation
                 .balance()
@@ -359,7 +440,8 @@ public final class PackDrawings {
                         Align.LEFT,
                         true,
                         ink,
-                        (hinge.isPresent() ? "lid " + Units.format(angle, 0, "°") + " · " : "") + "least tip margin " + Units.format(m.nominal(), 1, "°"),
+                        (hinge.isPresent() ? "lid " + Units.format(angle, 0, "°") + " · " : "") + "least tip margin "
+                                + Units.format(m.nominal(), 1, "°"),
                         ""));
         return s.done("Side view", highY - lowY + 2 * MARGIN, highZ - lowZ + 2 * MARGIN);
     }

@@ -1,8 +1,8 @@
 package boldsatchel.drawing;
 
 import boldsatchel.build.Box;
-import boldsatchel.build.Facet;
 import boldsatchel.build.Face;
+import boldsatchel.build.Facet;
 import boldsatchel.build.Part;
 import boldsatchel.build.Port;
 import boldsatchel.drawing.Mark.Align;
@@ -46,7 +46,15 @@ public final class PartDrawing {
                 s.line(port.at().x() - half, y, port.at().x() + half, y, 1.2, false, Ink.ACCENT, "");
             } else if (port.face() == Face.LEFT || port.face() == Face.RIGHT) {
                 double x = port.face() == Face.LEFT ? 0 : b.dx();
-                s.line(x, planLow + port.at().y() - half, x, planLow + port.at().y() + half, 1.2, false, Ink.ACCENT, "");
+                s.line(
+                        x,
+                        planLow + port.at().y() - half,
+                        x,
+                        planLow + port.at().y() + half,
+                        1.2,
+                        false,
+                        Ink.ACCENT,
+                        "");
             }
         }
         double above = planLow + b.dy() + 3;

@@ -57,10 +57,19 @@ public final class PowerDrawings {
             Optional<Breach> breach = point.breaches().stream()
                     .filter(b -> b.rung().equals(rung.id()))
                     .findFirst();
-            Ink edge = breach.map(b -> b.kind().endsRun() ? Ink.STOP : Ink.WATCH).orElse(chosen ? Ink.ACCENT : Ink.INK);
+            Ink edge =
+                    breach.map(b -> b.kind().endsRun() ? Ink.STOP : Ink.WATCH).orElse(chosen ? Ink.ACCENT : Ink.INK);
             s.line(2, y - 0.6, WIDTH - 2, y - 0.6, 0.12, false, Ink.FAINT, rung.id());
             s.fill(x, y + 0.6, NAME_WIDTH - x + 2, ROW - 2.2, tint(rung), 1, rung.id());
-            s.frame(x, y + 0.6, NAME_WIDTH - x + 2, ROW - 2.2, chosen || breach.isPresent() ? 0.8 : Sketch.NARROW, false, edge, rung.id());
+            s.frame(
+                    x,
+                    y + 0.6,
+                    NAME_WIDTH - x + 2,
+                    ROW - 2.2,
+                    chosen || breach.isPresent() ? 0.8 : Sketch.NARROW,
+                    false,
+                    edge,
+                    rung.id());
             s.fitted(x + 2, y + 2.6, TEXT, NAME_WIDTH - x - 3, Align.LEFT, depth == 0, Ink.INK, label(rung), rung.id());
             point.rung(rung.id()).ifPresent(state -> numbers(rung, state, y, breach));
             int next = row + 1;
@@ -93,15 +102,31 @@ public final class PowerDrawings {
                         Align.LEFT,
                         true,
                         breach.get().kind().endsRun() ? Ink.STOP : Ink.WATCH,
-                        (breach.get().kind().endsRun() ? "stop " : "watch ") + Units.format(breach.get().value()) + "/"
+                        (breach.get().kind().endsRun() ? "stop " : "watch ")
+                                + Units.format(breach.get().value()) + "/"
                                 + Units.format(breach.get().limit()),
                         rung.id());
                 return;
             }
             fullness(rung, state).ifPresent(share -> {
                 s.frame(FILL_LEFT, y + 2, FILL_WIDTH * 0.62, 3.6, Sketch.NARROW, false, Ink.SOFT, rung.id());
-                s.fill(FILL_LEFT, y + 2, FILL_WIDTH * 0.62 * Math.min(1, share), 3.6, share > 0.9 ? Ink.WATCH : Ink.SOFT, 0.8, rung.id());
-                s.text(FILL_LEFT + FILL_WIDTH, y + 2.6, TEXT, Align.RIGHT, false, Ink.INK, Math.round(share * 100) + " %", rung.id());
+                s.fill(
+                        FILL_LEFT,
+                        y + 2,
+                        FILL_WIDTH * 0.62 * Math.min(1, share),
+                        3.6,
+                        share > 0.9 ? Ink.WATCH : Ink.SOFT,
+                        0.8,
+                        rung.id());
+                s.text(
+                        FILL_LEFT + FILL_WIDTH,
+                        y + 2.6,
+                        TEXT,
+                        Align.RIGHT,
+                        false,
+                        Ink.INK,
+                        Math.round(share * 100) + " %",
+                        rung.id());
             });
         }
 
@@ -117,7 +142,8 @@ public final class PowerDrawings {
 
         private static Optional<Double> limitA(Part part, OperatingPoint.RungState state) {
             Optional<Double> converter = part.facet(Facet.Converts.class)
-                    .map(c -> (c.kind() == Facet.ConverterKind.STEP_UP ? state.ampsIn() : state.ampsOut()) / c.limitA());
+                    .map(c ->
+                            (c.kind() == Facet.ConverterKind.STEP_UP ? state.ampsIn() : state.ampsOut()) / c.limitA());
             return converter
                     .or(() -> part.facet(Facet.Cells.class).map(c -> state.ampsIn() / c.maxDischargeA()))
                     .or(() -> part.facet(Facet.PowerBank.class).map(b -> state.ampsIn() / b.outA()));
@@ -153,7 +179,8 @@ public final class PowerDrawings {
             return s.done("Discharge", width + left + 10, height + 22);
         }
         double most = Math.max(run.hours(), wantedHours.orElse(0.0)) * 1.04;
-        double high = samples.stream().mapToDouble(Discharge.Sample::volts).max().orElse(1);
+        double high =
+                samples.stream().mapToDouble(Discharge.Sample::volts).max().orElse(1);
         double low = samples.stream().mapToDouble(Discharge.Sample::volts).min().orElse(0);
         double pad = Math.max(0.1, (high - low) * 0.15);
         double bottom = Math.max(0, low - pad);
@@ -183,10 +210,26 @@ public final class PowerDrawings {
         s.curve(levels, 0.3, Ink.SOFT, "");
         s.curve(volts, 0.8, Ink.ACCENT, "");
         Point half = levels.get(levels.size() / 2);
-        s.text(half.x() - left - 2, height + 8 - half.y() - 5.5, TEXT, Align.RIGHT, false, Ink.SOFT, "charge left, full height is 100 %", "");
+        s.text(
+                half.x() - left - 2,
+                height + 8 - half.y() - 5.5,
+                TEXT,
+                Align.RIGHT,
+                false,
+                Ink.SOFT,
+                "charge left, full height is 100 %",
+                "");
         double end = run.hours() / most * width;
         s.line(end, 0, end, height, 0.7, false, Ink.STOP, "");
-        s.text(end - 2, height - 5, TEXT, Align.RIGHT, true, Ink.STOP, Units.format(run.hours(), 2, "h") + ": " + endWords, "");
+        s.text(
+                end - 2,
+                height - 5,
+                TEXT,
+                Align.RIGHT,
+                true,
+                Ink.STOP,
+                Units.format(run.hours(), 2, "h") + ": " + endWords,
+                "");
         wantedHours.ifPresent(wanted -> {
             double x = wanted / most * width;
             s.line(x, 0, x, height, Sketch.WIDE, true, Ink.INK, "");
@@ -196,7 +239,15 @@ public final class PowerDrawings {
             samples.stream().filter(sm -> sm.level() <= level).findFirst().ifPresent(sm -> {
                 double x = sm.hours() / most * width;
                 s.line(x, 0, x, height, Sketch.WIDE, true, Ink.WATCH, "");
-                s.text(x - 1.5, 8, TEXT, Align.RIGHT, false, Ink.WATCH, "does not start below " + Math.round(level * 100) + " %", "");
+                s.text(
+                        x - 1.5,
+                        8,
+                        TEXT,
+                        Align.RIGHT,
+                        false,
+                        Ink.WATCH,
+                        "does not start below " + Math.round(level * 100) + " %",
+                        "");
             });
         });
         return s.done("Discharge", width + left + 10, height + 22);

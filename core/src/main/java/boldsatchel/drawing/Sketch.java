@@ -91,7 +91,16 @@ final class Sketch {
     static final double LETTER_WIDTH = 0.58;
 
     /** Parallel lines across a rectangle, clipped to it. */
-    Sketch hatch(double x, double y, double w, double h, double degrees, double spacing, double pen, Ink ink, String subject) {
+    Sketch hatch(
+            double x,
+            double y,
+            double w,
+            double h,
+            double degrees,
+            double spacing,
+            double pen,
+            Ink ink,
+            String subject) {
         double cos = Math.cos(Math.toRadians(degrees));
         double sin = Math.sin(Math.toRadians(degrees));
         double reach = Math.hypot(w, h) / 2;
@@ -105,7 +114,17 @@ final class Sketch {
 
     /** The part of a line inside a rectangle (Liang and Barsky, 1984). */
     private void clipped(
-            double x, double y, double w, double h, double px, double py, double dx, double dy, double pen, Ink ink, String subject) {
+            double x,
+            double y,
+            double w,
+            double h,
+            double px,
+            double py,
+            double dx,
+            double dy,
+            double pen,
+            Ink ink,
+            String subject) {
         double from = -1e9;
         double to = 1e9;
         double[] p = {-dx, dx, -dy, dy};
@@ -144,7 +163,10 @@ final class Sketch {
 
     private void arrow(double x, double y, double ux, double uy, Ink ink) {
         marks.add(new Mark.Fill(
-                List.of(point(x, y), point(x + ux - uy * 0.35, y + uy + ux * 0.35), point(x + ux + uy * 0.35, y + uy - ux * 0.35)),
+                List.of(
+                        point(x, y),
+                        point(x + ux - uy * 0.35, y + uy + ux * 0.35),
+                        point(x + ux + uy * 0.35, y + uy - ux * 0.35)),
                 ink,
                 1,
                 ""));

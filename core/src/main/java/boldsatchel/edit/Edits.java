@@ -48,7 +48,8 @@ public final class Edits {
                     .toList();
             List<HeatPath> paths =
                     b.heatPaths().stream().filter(p -> !p.part().equals(id)).toList();
-            return b.withParts(b.parts().stream().filter(p -> !p.id().equals(id)).toList())
+            return b.withParts(
+                            b.parts().stream().filter(p -> !p.id().equals(id)).toList())
                     .withPlacements(placements)
                     .withHeatPaths(paths)
                     .withChain(withoutPart(b.chain(), id));
@@ -89,24 +90,26 @@ public final class Edits {
 
     /** Lays a part somewhere. */
     public static Edit move(Part part, Vec to) {
-        return new Edit("move " + part.name(), b -> b.placement(part.id())
-                .map(p -> b.withPlacement(p.at(to)))
-                .orElse(b));
+        return new Edit(
+                "move " + part.name(),
+                b -> b.placement(part.id()).map(p -> b.withPlacement(p.at(to))).orElse(b));
     }
 
     /** Turns a part; its low corner stays. */
     public static Edit turn(Part part, Orientation orientation) {
-        return new Edit("turn " + part.name(), b -> b.placement(part.id())
-                .map(p -> b.withPlacement(p.turned(orientation)))
-                .orElse(b));
+        return new Edit(
+                "turn " + part.name(),
+                b -> b.placement(part.id())
+                        .map(p -> b.withPlacement(p.turned(orientation)))
+                        .orElse(b));
     }
 
     /** Takes a part from the table into a shell. */
     public static Edit place(Part part, Shell shell) {
         return new Edit(
                 "place " + part.name(),
-                b -> b.withPlacement(new Placement(
-                        part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of())));
+                b -> b.withPlacement(
+                        new Placement(part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of())));
     }
 
     /** Puts a part back on the table. */
@@ -120,17 +123,19 @@ public final class Edits {
 
     /** Says that two parts are meant to touch, or not. */
     public static Edit touch(Part part, String other, boolean touches) {
-        return new Edit("let " + part.name() + " touch", b -> b.placement(part.id())
-                .map(p -> {
-                    Set<String> all = new java.util.TreeSet<>(p.touches());
-                    if (touches) {
-                        all.add(other);
-                    } else {
-                        all.remove(other);
-                    }
-                    return b.withPlacement(new Placement(p.part(), p.shell(), p.at(), p.orientation(), all));
-                })
-                .orElse(b));
+        return new Edit(
+                "let " + part.name() + " touch",
+                b -> b.placement(part.id())
+                        .map(p -> {
+                            Set<String> all = new java.util.TreeSet<>(p.touches());
+                            if (touches) {
+                                all.add(other);
+                            } else {
+                                all.remove(other);
+                            }
+                            return b.withPlacement(new Placement(p.part(), p.shell(), p.at(), p.orientation(), all));
+                        })
+                        .orElse(b));
     }
 
     /** Changes a shell. */
@@ -170,9 +175,11 @@ public final class Edits {
 
     /** Hangs a stage behind a rung. */
     public static Edit hang(String name, String behind, Rung.Stage stage) {
-        return new Edit("hang " + name, b -> b.withChain(b.chain().stream()
-                .map(root -> root.map(r -> r.id().equals(behind) ? with(r, stage, b) : r))
-                .toList()));
+        return new Edit(
+                "hang " + name,
+                b -> b.withChain(b.chain().stream()
+                        .map(root -> root.map(r -> r.id().equals(behind) ? with(r, stage, b) : r))
+                        .toList()));
     }
 
     private static Rung with(Rung rung, Rung.Stage stage, Build build) {
@@ -189,9 +196,11 @@ public final class Edits {
 
     /** Changes what a rung is: a wire's gauge, a fuse's rating. */
     public static Edit changeRung(String what, String rung, Rung.Stage stage) {
-        return new Edit("change " + what, b -> b.withChain(b.chain().stream()
-                .map(root -> root.map(r -> r.id().equals(rung) ? new Rung(r.id(), stage, r.feeds()) : r))
-                .toList()));
+        return new Edit(
+                "change " + what,
+                b -> b.withChain(b.chain().stream()
+                        .map(root -> root.map(r -> r.id().equals(rung) ? new Rung(r.id(), stage, r.feeds()) : r))
+                        .toList()));
     }
 
     /** Takes a rung out; what it fed hangs on the rung above. */

@@ -61,7 +61,9 @@ public record History(List<Step> past, Build present, List<Step> future) {
 
     /** What redo would do again. */
     public Optional<String> redoName() {
-        return future.isEmpty() ? Optional.empty() : Optional.of(future.getLast().name());
+        return future.isEmpty()
+                ? Optional.empty()
+                : Optional.of(future.getLast().name());
     }
 
     /** One step back; the same when there is none. */

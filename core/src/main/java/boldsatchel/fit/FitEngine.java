@@ -24,7 +24,6 @@ import java.util.stream.Collectors;
  * Fit: does everything go in, with room. All solids are boxes along the axes, so every answer is exact. Pairs are found by
  * sweeping along x, sorted by low end, which looks at neighbours only.
  */
-
 public final class FitEngine {
 
     /** Overlaps smaller than this are rounding or contact, mm. */
@@ -45,12 +44,15 @@ public final class FitEngine {
     public static FitResult evaluate(Build build) {
         List<Placed> placed = Placed.all(build, Reading.NOMINAL);
         Set<String> ids = build.placements().stream().map(Placement::part).collect(Collectors.toSet());
-        List<String> loose =
-                build.parts().stream().map(p -> p.id()).filter(id -> !ids.contains(id)).toList();
+        List<String> loose = build.parts().stream()
+                .map(p -> p.id())
+                .filter(id -> !ids.contains(id))
+                .toList();
         Findings found = new Findings(build);
         for (Shell shell : build.shells()) {
-            List<Placed> inside =
-                    placed.stream().filter(p -> p.shell().id().equals(shell.id())).toList();
+            List<Placed> inside = placed.stream()
+                    .filter(p -> p.shell().id().equals(shell.id()))
+                    .toList();
             found.insideShell(shell, inside);
         }
         build.hinge().ifPresent(hinge -> found.closedLid(hinge, placed));
@@ -93,8 +95,9 @@ public final class FitEngine {
     }
 
     private static Optional<Placed> placed(Build build, String part, Reading reading) {
-        return build.part(part).flatMap(p -> build.placement(part)
-                .flatMap(at -> build.shell(at.shell()).map(s -> Placed.of(p, at, s, reading))));
+        return build.part(part)
+                .flatMap(p -> build.placement(part)
+                        .flatMap(at -> build.shell(at.shell()).map(s -> Placed.of(p, at, s, reading))));
     }
 
     /** Signed distance of two parts, or of a part and the ribs and walls of a shell; negative for the depth of a clash. */
@@ -217,11 +220,19 @@ public final class FitEngine {
             for (Box solid : solidsWithFloor(lid.get())) {
                 Box closed = hinge.closed(solid);
                 below.forEach(p -> meetFixed(
-                        p, closed, FitResult.Where.CLOSED_LID, lid.get().id(), base.get().id()));
+                        p,
+                        closed,
+                        FitResult.Where.CLOSED_LID,
+                        lid.get().id(),
+                        base.get().id()));
             }
             for (Box solid : solidsWithFloor(base.get())) {
                 above.forEach(p -> meetFixed(
-                        p, solid, FitResult.Where.CLOSED_LID, base.get().id(), base.get().id()));
+                        p,
+                        solid,
+                        FitResult.Where.CLOSED_LID,
+                        base.get().id(),
+                        base.get().id()));
             }
         }
 
@@ -236,7 +247,10 @@ public final class FitEngine {
                     .sorted(Comparator.comparingDouble(Reach::low))
                     .toList();
             for (int i = 0; i < sorted.size(); i++) {
-                for (int j = i + 1; j < sorted.size() && sorted.get(j).low() <= sorted.get(i).high(); j++) {
+                for (int j = i + 1;
+                        j < sorted.size()
+                                && sorted.get(j).low() <= sorted.get(i).high();
+                        j++) {
                     visit.accept(sorted.get(i).part(), sorted.get(j).part());
                 }
             }
@@ -320,7 +334,8 @@ public final class FitEngine {
                         continue;
                     }
                     beyond = Math.max(
-                            beyond, face.sign() * (zone.box().end(face) - shell.cavity().end(face)));
+                            beyond,
+                            face.sign() * (zone.box().end(face) - shell.cavity().end(face)));
                 }
                 if (beyond > CONTACT_MM) {
                     intrusions.add(new FitResult.Intrusion(p.id(), shell.id(), zone.kind(), beyond));
@@ -351,8 +366,7 @@ public final class FitEngine {
                     for (int axis = 0; axis < 3; axis++) {
                         before &= axis == vent.wall().axis() || solid.gapAlong(axis, vent.box()) < 0;
                     }
-                    double air = Math.abs(
-                            shell.cavity().end(vent.wall()) - solid.end(vent.wall()));
+                    double air = Math.abs(shell.cavity().end(vent.wall()) - solid.end(vent.wall()));
                     if (before && air < VENT_CLEAR_MM && !movesAir) {
                         covered.add(new FitResult.Covered(shell.id(), vent.name(), p.id(), air));
                     }

@@ -24,8 +24,7 @@ import java.util.Optional;
  * @param solids its solid boxes
  * @param zones what must stay free, plug room included
  */
-public record Placed(
-        Part part, Placement placement, Shell shell, Box bounds, List<Box> solids, List<Zone> zones) {
+public record Placed(Part part, Placement placement, Shell shell, Box bounds, List<Box> solids, List<Zone> zones) {
 
     /** All placed parts of a build, in the build's order. */
     public static List<Placed> all(Build build, Reading reading) {
@@ -73,7 +72,8 @@ public record Placed(
     }
 
     boolean mayTouch(Placed other) {
-        return placement.touches().contains(other.id()) || other.placement.touches().contains(id());
+        return placement.touches().contains(other.id())
+                || other.placement.touches().contains(id());
     }
 
     /** The same part seen from the base's frame with the lid closed. */

@@ -50,7 +50,9 @@ public final class Snap {
         Box there = moved.bounds().moved(difference(wanted, moved.placement()));
         double gap = build.brief().limits().gapMm();
         for (Placed other : fit.placed()) {
-            if (other.id().equals(moved.id()) || !other.shell().equals(shell) || !abreast(axis, there, other.bounds())) {
+            if (other.id().equals(moved.id())
+                    || !other.shell().equals(shell)
+                    || !abreast(axis, there, other.bounds())) {
                 continue;
             }
             nearest.offer(other.bounds().high(axis) + gap);

@@ -48,7 +48,12 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
         List<Solid> solids = new ArrayList<>();
         build.shell(shellId).ifPresent(shell -> {
             double wall = shell.wallMm().value();
-            solids.add(new Solid(shell.name() + " floor", Optional.empty(), -wall, 0, shell.wallMm().plusMinus()));
+            solids.add(new Solid(
+                    shell.name() + " floor",
+                    Optional.empty(),
+                    -wall,
+                    0,
+                    shell.wallMm().plusMinus()));
             if (!shell.openTop()) {
                 solids.add(new Solid(
                         shell.name() + " top",
@@ -64,8 +69,8 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
                 .ifPresent(hinge -> drillLid(build, fit, hinge, x, y, solids));
         solids.sort(Comparator.comparingDouble(Solid::low).thenComparingDouble(Solid::high));
         double worst = solids.stream().mapToDouble(Solid::plusMinus).sum();
-        double likely =
-                Math.sqrt(solids.stream().mapToDouble(s -> s.plusMinus() * s.plusMinus()).sum());
+        double likely = Math.sqrt(
+                solids.stream().mapToDouble(s -> s.plusMinus() * s.plusMinus()).sum());
         return new Stack(layers(solids), worst, likely);
     }
 
@@ -76,7 +81,11 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
             Box floor = hinge.closed(new Box(0, 0, -wall, shell.widthMm(), shell.depthMm(), wall));
             if (covers(floor, x, y)) {
                 solids.add(new Solid(
-                        shell.name() + " floor", Optional.empty(), floor.z(), floor.high(2), shell.wallMm().plusMinus()));
+                        shell.name() + " floor",
+                        Optional.empty(),
+                        floor.z(),
+                        floor.high(2),
+                        shell.wallMm().plusMinus()));
             }
             fit.placed().stream()
                     .filter(p -> p.shell().equals(shell))
@@ -89,8 +98,8 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
         for (Box solid : p.solids()) {
             if (covers(solid, x, y)) {
                 Figure height = p.part().body().heightMm();
-                solids.add(new Solid(
-                        p.part().name(), Optional.of(p.id()), solid.z(), solid.high(2), height.plusMinus()));
+                solids.add(
+                        new Solid(p.part().name(), Optional.of(p.id()), solid.z(), solid.high(2), height.plusMinus()));
             }
         }
     }

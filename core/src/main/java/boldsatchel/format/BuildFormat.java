@@ -35,8 +35,8 @@ public final class BuildFormat {
     private BuildFormat() {}
 
     private static final class Lazy {
-        static final Schema SCHEMA =
-                SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(BuildSchema.text());
+        static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(BuildSchema.text());
     }
 
     /**
@@ -93,10 +93,14 @@ public final class BuildFormat {
             if (root.isObject()) {
                 return root;
             }
-            throw problem(0, "", "This is no build file: it holds no JSON object. Choose a file ending in .satchel.json.");
+            throw problem(
+                    0, "", "This is no build file: it holds no JSON object. Choose a file ending in .satchel.json.");
         } catch (JacksonException e) {
             throw problem(
-                    line(e), "", "This is not readable as JSON: " + e.getOriginalMessage() + ". The file may be cut off; a backup stands beside it as .bak.");
+                    line(e),
+                    "",
+                    "This is not readable as JSON: " + e.getOriginalMessage()
+                            + ". The file may be cut off; a backup stands beside it as .bak.");
         }
     }
 
@@ -105,15 +109,16 @@ public final class BuildFormat {
             throw problem(
                     lineOf(json, "/format"),
                     "format",
-                    "This is no build file: “format” should say “" + FORMAT + "”. Choose a file ending in .satchel.json.");
+                    "This is no build file: “format” should say “" + FORMAT
+                            + "”. Choose a file ending in .satchel.json.");
         }
         int version = root.path("version").asInt(0);
         if (version > VERSION) {
             throw problem(
                     lineOf(json, "/version"),
                     "version",
-                    "This file was written by a newer Bold Satchel (version " + version + "; this one knows up to " + VERSION
-                            + "). It is left as it is; open it with the newer program.");
+                    "This file was written by a newer Bold Satchel (version " + version + "; this one knows up to "
+                            + VERSION + "). It is left as it is; open it with the newer program.");
         }
     }
 
@@ -137,9 +142,8 @@ public final class BuildFormat {
             return BuildMapper.MAPPER.treeToValue(root.path("build"), Build.class);
         } catch (JacksonException e) {
             String pointer = "/build" + pointer(e);
-            String message = Optional.ofNullable(e.getCause())
-                    .map(Throwable::getMessage)
-                    .orElse(e.getOriginalMessage());
+            String message =
+                    Optional.ofNullable(e.getCause()).map(Throwable::getMessage).orElse(e.getOriginalMessage());
             throw problem(lineOf(json, pointer), field(pointer), message + ".");
         }
     }
@@ -160,7 +164,11 @@ public final class BuildFormat {
         for (int i = 0; i < build.parts().size(); i++) {
             String id = build.parts().get(i).id();
             if (!seen.add(id)) {
-                add(problems, json, "/build/parts/" + i + "/id", "Two parts have the id “" + id + "”; give one another id.");
+                add(
+                        problems,
+                        json,
+                        "/build/parts/" + i + "/id",
+                        "Two parts have the id “" + id + "”; give one another id.");
             }
         }
         for (int i = 0; i < build.placements().size(); i++) {
@@ -168,17 +176,25 @@ public final class BuildFormat {
             String part = build.placements().get(i).part();
             String shell = build.placements().get(i).shell();
             if (build.part(part).isEmpty()) {
-                add(problems, json, at + "/part", "There is no part with the id “" + part + "”; name one of the parts.");
+                add(
+                        problems,
+                        json,
+                        at + "/part",
+                        "There is no part with the id “" + part + "”; name one of the parts.");
             }
             if (build.shell(shell).isEmpty()) {
-                add(problems, json, at + "/shell", "There is no shell with the id “" + shell + "”; name one of the shells.");
+                add(
+                        problems,
+                        json,
+                        at + "/shell",
+                        "There is no shell with the id “" + shell + "”; name one of the shells.");
             }
         }
         build.rungs()
                 .flatMap(r -> r.part().stream())
                 .filter(part -> build.part(part).isEmpty())
-                .forEach(part ->
-                        add(problems, json, "/build/chain", "The chain names a part “" + part + "” that there is not."));
+                .forEach(part -> add(
+                        problems, json, "/build/chain", "The chain names a part “" + part + "” that there is not."));
         build.hinge()
                 .filter(h -> build.shell(h.baseShell()).isEmpty()
                         || build.shell(h.lidShell()).isEmpty())
@@ -198,7 +214,9 @@ public final class BuildFormat {
 
     /** {@code /build/parts/3/massG} as {@code build.parts[3].massG}. */
     private static String field(String pointer) {
-        return pointer.replaceFirst("^/", "").replaceAll("/(\\d+)(?=/|$)", "[$1]").replace('/', '.');
+        return pointer.replaceFirst("^/", "")
+                .replaceAll("/(\\d+)(?=/|$)", "[$1]")
+                .replace('/', '.');
     }
 
     private static int line(JacksonException e) {

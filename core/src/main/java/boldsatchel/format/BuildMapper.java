@@ -71,8 +71,8 @@ final class BuildMapper {
     /** One element a line, so that differences read well. */
     private static DefaultPrettyPrinter printer() {
         DefaultIndenter indenter = new DefaultIndenter("  ", "\n");
-        return new DefaultPrettyPrinter(Separators.createDefaultInstance()
-                        .withObjectNameValueSpacing(Separators.Spacing.AFTER))
+        return new DefaultPrettyPrinter(
+                        Separators.createDefaultInstance().withObjectNameValueSpacing(Separators.Spacing.AFTER))
                 .withArrayIndenter(indenter)
                 .withObjectIndenter(indenter);
     }

@@ -27,7 +27,8 @@ public final class Report {
         node.put("id", v.kind().id());
         node.put("state", v.state().words());
         number(node, "value", v.value());
-        node.put("unit", money ? evaluation.build().brief().currency() : v.kind().unit());
+        node.put(
+                "unit", money ? evaluation.build().brief().currency() : v.kind().unit());
         number(node, "limit", v.limit().orElse(Double.NaN));
         number(node, "low", v.low());
         number(node, "high", v.high());

@@ -66,7 +66,9 @@ final class Air {
      * @param ambientC outside
      */
     static double chimney(double areaM2, double riseM, double differenceK, double ambientC) {
-        return DISCHARGE * areaM2 * Math.sqrt(2 * GRAVITY * riseM * Math.max(0, differenceK) / (ambientC + ZERO_CELSIUS));
+        return DISCHARGE
+                * areaM2
+                * Math.sqrt(2 * GRAVITY * riseM * Math.max(0, differenceK) / (ambientC + ZERO_CELSIUS));
     }
 
     /** Effective area of an inlet and an outlet in a row, m². */

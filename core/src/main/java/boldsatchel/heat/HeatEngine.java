@@ -68,9 +68,7 @@ public final class HeatEngine {
         List<HeatResult.ShellAir> airs = new ArrayList<>();
         double ambient = build.brief().surroundings().ambientC();
         for (HeatModel.Room room : model.rooms.values()) {
-            double vent = model.network.flow(
-                    celsius,
-                    l -> l.from() == room.air && l.to() == 0);
+            double vent = model.network.flow(celsius, l -> l.from() == room.air && l.to() == 0);
             double rise = celsius[room.air] - ambient;
             airs.add(new HeatResult.ShellAir(
                     room.shell.id(),

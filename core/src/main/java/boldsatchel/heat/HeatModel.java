@@ -40,7 +40,13 @@ final class HeatModel {
 
     /** A node that is looked at afterwards. */
     record Watched(
-            int node, HeatResult.Kind kind, String subject, String name, Optional<Face> wall, double limitC, double heatW) {}
+            int node,
+            HeatResult.Kind kind,
+            String subject,
+            String name,
+            Optional<Face> wall,
+            double limitC,
+            double heatW) {}
 
     /** A shell's nodes. */
     static final class Room {
@@ -127,7 +133,13 @@ final class HeatModel {
                 network.link(new Link.Radiation(outer, 0, area, shell.material().emissivity()));
             }
             watched.add(new Watched(
-                    outer, HeatResult.Kind.WALL, shell.id(), shell.name() + ", " + face.words(), Optional.of(face), touchLimit(shell), 0));
+                    outer,
+                    HeatResult.Kind.WALL,
+                    shell.id(),
+                    shell.name() + ", " + face.words(),
+                    Optional.of(face),
+                    touchLimit(shell),
+                    0));
         }
         return room;
     }
@@ -210,9 +222,7 @@ final class HeatModel {
     }
 
     private static double meanHeight(List<Vent> vents) {
-        return vents.stream()
-                        .mapToDouble(v -> height(v) * v.areaMm2())
-                        .sum()
+        return vents.stream().mapToDouble(v -> height(v) * v.areaMm2()).sum()
                 / Math.max(1e-9, vents.stream().mapToDouble(Vent::areaMm2).sum());
     }
 
@@ -230,8 +240,7 @@ final class HeatModel {
         }
         int node = network.node(heat);
         double limit = thermal.map(Facet.Thermal::limitC).orElse(cells ? CELLS_LIMIT_C : Double.POSITIVE_INFINITY);
-        watched.add(new Watched(
-                node, HeatResult.Kind.PART, part.id(), part.name(), Optional.empty(), limit, heat));
+        watched.add(new Watched(node, HeatResult.Kind.PART, part.id(), part.name(), Optional.empty(), limit, heat));
         toAir(placed, room, node, thermal);
         toCloseWalls(placed, room, node);
         for (HeatPath path : build.heatPaths()) {
@@ -246,7 +255,8 @@ final class HeatModel {
     private double doubt(Part part) {
         return part.facet(Facet.DrawsPower.class)
                 .filter(d -> d.busyW().value() > 0)
-                .map(d -> reading.of(part.name(), "busy power", d.busyW()) / d.busyW().value())
+                .map(d -> reading.of(part.name(), "busy power", d.busyW())
+                        / d.busyW().value())
                 .orElse(1.0);
     }
 
@@ -281,8 +291,8 @@ final class HeatModel {
     /** Conduction through a thin gap of still air. */
     private void toCloseWalls(Placed placed, Room room, int node) {
         for (Face face : Face.values()) {
-            double gap = Math.abs(
-                    placed.bounds().end(face) - placed.shell().cavity().end(face));
+            double gap =
+                    Math.abs(placed.bounds().end(face) - placed.shell().cavity().end(face));
             if (gap <= CLOSE_MM) {
                 double area = placed.bounds().area(face) * MM2;
                 network.link(new Link.Fixed(

@@ -62,7 +62,12 @@ final class HeatNetwork {
      */
     double[] solve() {
         int n = size();
-        if (links.stream().flatMapToInt(l -> IntStream.of(l.from(), l.to())).filter(i -> i > 0).distinct().count() < n - 1L) {
+        if (links.stream()
+                        .flatMapToInt(l -> IntStream.of(l.from(), l.to()))
+                        .filter(i -> i > 0)
+                        .distinct()
+                        .count()
+                < n - 1L) {
             throw new IllegalStateException("a node of the heat network is linked to nothing");
         }
         double[] t = new double[n];

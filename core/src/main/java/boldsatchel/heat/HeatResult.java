@@ -29,13 +29,7 @@ public record HeatResult(
      * @param heatW put in here
      */
     public record Spot(
-            Kind kind,
-            String subject,
-            String name,
-            Optional<Face> wall,
-            double celsius,
-            double limitC,
-            double heatW) {
+            Kind kind, String subject, String name, Optional<Face> wall, double celsius, double limitC, double heatW) {
         /** Distance to the limit, K. */
         public double marginK() {
             return limitC - celsius;

@@ -27,7 +27,14 @@ sealed interface Link {
 
     /** A surface in air: natural convection, or forced where that is more, and linear radiation; scale is the model's own doubt. */
     record Convection(
-            int from, int to, double areaM2, double c, double lengthM, double forcedWm2K, double radiationWm2K, double scale)
+            int from,
+            int to,
+            double areaM2,
+            double c,
+            double lengthM,
+            double forcedWm2K,
+            double radiationWm2K,
+            double scale)
             implements Link {
         @Override
         public double watts(double fromC, double toC) {

@@ -11,12 +11,8 @@ public final class CellCurve {
 
     private static final double[] LEVELS = {0, .05, .10, .20, .30, .40, .50, .60, .70, .80, .90, 1};
     private static final double[] LI_ION = {3.00, 3.35, 3.48, 3.57, 3.62, 3.66, 3.72, 3.81, 3.90, 3.99, 4.08, 4.18};
-    private static final double[] LIFEPO4 = {
-        2.50, 3.00, 3.18, 3.23, 3.27, 3.285, 3.29, 3.30, 3.32, 3.33, 3.335, 3.40
-    };
-    private static final double[] NIMH = {
-        1.00, 1.15, 1.19, 1.22, 1.235, 1.245, 1.255, 1.265, 1.28, 1.30, 1.33, 1.40
-    };
+    private static final double[] LIFEPO4 = {2.50, 3.00, 3.18, 3.23, 3.27, 3.285, 3.29, 3.30, 3.32, 3.33, 3.335, 3.40};
+    private static final double[] NIMH = {1.00, 1.15, 1.19, 1.22, 1.235, 1.245, 1.255, 1.265, 1.28, 1.30, 1.33, 1.40};
     private static final double[] TEMPERATURES_C = {-20, -10, 0, 25};
     private static final double[] CAPACITY = {0.65, 0.80, 0.90, 1};
 

@@ -21,7 +21,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
     static final int FINE = 100;
 
     /** Intervals for the many runs behind a range. */
-    static final int COARSE = 10;
+    static final int COARSE = 8;
 
     private static final int MOST_SAMPLES = 240;
     /** Share of the charge an hour below which nothing is drawn at all; keeps the table finite. */
@@ -101,7 +101,10 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
         List<Table> tables = new ArrayList<>();
         for (UseProfile.Step step : profile.steps()) {
             Demand demand = Demand.of(step);
-            Table same = tables.stream().filter(t -> t.circuit.demand().equals(demand)).findFirst().orElse(null);
+            Table same = tables.stream()
+                    .filter(t -> t.circuit.demand().equals(demand))
+                    .findFirst()
+                    .orElse(null);
             tables.add(same != null ? same : new Table(network, demand, intervals));
         }
         return tables;
@@ -171,12 +174,12 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             return circuit.store().hoursAt(volts[i], amps[i]);
         }
 
-        /** Halves the interval until the level at which the run stops is known to a ten-thousandth of it. */
+        /** Halves the interval until the level at which the run stops is known to a thousandth of it. */
         private void locateEnd(double stopped, double running, Breach breach) {
             double low = stopped;
             double high = running;
             Breach found = breach;
-            while (high - low > 1e-4 / intervals) {
+            while (high - low > 1e-3 / intervals) {
                 double middle = (low + high) / 2;
                 var stop = circuit.terminals(middle).stop();
                 if (stop.isPresent()) {

@@ -152,8 +152,7 @@ public final class Network {
         }
 
         Node feeds(Rung rung, Demand demand) {
-            List<Node> nodes =
-                    rung.feeds().stream().map(r -> node(r, demand)).toList();
+            List<Node> nodes = rung.feeds().stream().map(r -> node(r, demand)).toList();
             return switch (nodes.size()) {
                 case 0 -> new Node.Open();
                 case 1 -> nodes.getFirst();
@@ -164,7 +163,9 @@ public final class Network {
         private Node node(Rung rung, Demand demand) {
             return switch (rung.stage()) {
                 case Rung.OfPart of ->
-                    build.part(of.part()).map(part -> ofPart(rung, part, demand)).orElseGet(Node.Open::new);
+                    build.part(of.part())
+                            .map(part -> ofPart(rung, part, demand))
+                            .orElseGet(Node.Open::new);
                 case Rung.Wire wire ->
                     resistor(
                             rung,

@@ -56,8 +56,8 @@ sealed interface Node {
                     case Load l when l.kind == LoadKind.POWER -> watts += l.watts;
                     case Load l when l.kind == LoadKind.CURRENT -> amps += l.watts / l.nominalV;
                     case Load l -> siemens += l.watts / (l.nominalV * l.nominalV);
-                    case Converter c when c.kind == ConverterKind.STEP_DOWN && !Double.isNaN(c.outAmps) ->
-                        watts += c.downWatts();
+                    case Converter c
+                    when c.kind == ConverterKind.STEP_DOWN && !Double.isNaN(c.outAmps) -> watts += c.downWatts();
                     default -> rest.add(branch);
                 }
             }

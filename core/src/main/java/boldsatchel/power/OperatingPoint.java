@@ -72,12 +72,7 @@ public record OperatingPoint(
 
         OperatingPoint done(double level, Demand demand, double volts, double amps) {
             return new OperatingPoint(
-                    level,
-                    demand,
-                    volts,
-                    amps,
-                    java.util.Collections.unmodifiableMap(rungs),
-                    List.copyOf(breaches));
+                    level, demand, volts, amps, java.util.Collections.unmodifiableMap(rungs), List.copyOf(breaches));
         }
     }
 }

@@ -33,10 +33,7 @@ public final class PowerEngine {
         for (Rung source : build.chain()) {
             Network.of(build, source, recorder).ifPresent(n -> chains.add(chain(build, n)));
         }
-        double hours = chains.stream()
-                .mapToDouble(c -> c.run().hours())
-                .min()
-                .orElse(0);
+        double hours = chains.stream().mapToDouble(c -> c.run().hours()).min().orElse(0);
         Spread spread = Double.isFinite(hours)
                 ? Spread.around(hours, recorder.inputs(), reading -> hours(build, reading))
                 : Spread.exact(hours);
@@ -70,8 +67,7 @@ public final class PowerEngine {
                 .map(step -> network.solve(0.5, Demand.of(step)))
                 .toList();
         Demand hardest = profile.steps().stream()
-                .max(Comparator.comparing(UseProfile.Step::mode)
-                        .thenComparingDouble(UseProfile.Step::brightness))
+                .max(Comparator.comparing(UseProfile.Step::mode).thenComparingDouble(UseProfile.Step::brightness))
                 .map(Demand::of)
                 .orElse(Demand.of(Mode.BUSY));
         Map<String, Double> others = new LinkedHashMap<>();

@@ -15,11 +15,7 @@ import java.util.Optional;
  * @param wireHeatW mean heat of wires, contacts and diodes, W
  */
 public record PowerResult(
-        List<ChainResult> chains,
-        List<String> unfed,
-        Spread hours,
-        Map<String, Double> heatByPart,
-        double wireHeatW) {
+        List<ChainResult> chains, List<String> unfed, Spread hours, Map<String, Double> heatByPart, double wireHeatW) {
 
     /**
      * One chain.

@@ -61,6 +61,7 @@ public enum Quantity {
 
     private final String unit;
     private final String example;
+
     @SuppressWarnings("ImmutableEnumChecker") // Unmodifiable; the map keeps the order in which units are named.
     private final Map<String, Double> factors;
 

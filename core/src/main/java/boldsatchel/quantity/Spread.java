@@ -57,8 +57,7 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         List<Blame> parts = new ArrayList<>();
         for (Reading.Input input : inputs) {
             double sigma = input.figure().sigma();
-            double effect =
-                    sigma == 0 ? 0 : result.applyAsDouble(Reading.shifted(input.figure(), sigma)) - base;
+            double effect = sigma == 0 ? 0 : result.applyAsDouble(Reading.shifted(input.figure(), sigma)) - base;
             if (Double.isFinite(effect) && effect != 0) {
                 variance += effect * effect;
                 parts.add(new Blame(input, effect * effect));

@@ -9,9 +9,10 @@ import java.util.regex.Pattern;
 public final class Units {
 
     private static final String NUMBER = "[+-]?(?:\\d+(?:[.,]\\d*)?|[.,]\\d+)(?:[eE][+-]?\\d+)?";
-    private static final Pattern TERM = Pattern.compile("\\s*(" + NUMBER + ")\\s*([^\\d\\s+.,-][^\\s\\d]*(?:2O|2|3/h)?)?\\s*");
-    private static final Pattern RANGE =
-            Pattern.compile("\\s*(" + NUMBER + ")\\s*([^\\d\\s.,–-]*)\\s*(?:-|–|to|…|\\.\\.)\\s*(" + NUMBER + ")\\s*(.*?)\\s*");
+    private static final Pattern TERM =
+            Pattern.compile("\\s*(" + NUMBER + ")\\s*([^\\d\\s+.,-][^\\s\\d]*(?:2O|2|3/h)?)?\\s*");
+    private static final Pattern RANGE = Pattern.compile(
+            "\\s*(" + NUMBER + ")\\s*([^\\d\\s.,–-]*)\\s*(?:-|–|to|…|\\.\\.)\\s*(" + NUMBER + ")\\s*(.*?)\\s*");
     private static final Pattern GAUGE = Pattern.compile("(?i)\\s*(?:AWG\\s*(\\d{1,2})|(\\d{1,2})\\s*AWG)\\s*");
 
     private Units() {}
@@ -94,9 +95,8 @@ public final class Units {
         double low = parse(quantity, range.group(1) + (range.group(2).isEmpty() ? unit : range.group(2)));
         double high = parse(quantity, range.group(3) + unit);
         if (low > high) {
-            throw new UnreadableException(
-                    "The range runs backwards; write the smaller value first, for example " + format(high) + "–" + format(low)
-                            + " " + quantity.unit() + ".");
+            throw new UnreadableException("The range runs backwards; write the smaller value first, for example "
+                    + format(high) + "–" + format(low) + " " + quantity.unit() + ".");
         }
         return new Range(low, high);
     }

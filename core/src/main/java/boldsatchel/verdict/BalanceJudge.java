@@ -20,11 +20,8 @@ final class BalanceJudge {
     private BalanceJudge() {}
 
     static Verdict carries(Build build, BalanceResult balance) {
-        OptionalDouble limit = build.brief()
-                .limits()
-                .massG()
-                .map(OptionalDouble::of)
-                .orElse(OptionalDouble.empty());
+        OptionalDouble limit =
+                build.brief().limits().massG().map(OptionalDouble::of).orElse(OptionalDouble.empty());
         Spread mass = balance.massG();
         List<Working.Step> steps = new ArrayList<>();
         for (BalanceResult.Item item : balance.items()) {
@@ -48,9 +45,8 @@ final class BalanceJudge {
     static Verdict stands(Build build, BalanceResult balance) {
         double wanted = build.brief().limits().tipMarginDeg();
         Spread margin = balance.tipMarginDeg().orElse(Spread.exact(Double.NaN));
-        State state = balance.tipMarginDeg().isEmpty()
-                ? State.WATCH
-                : Verdict.margin(margin.nominal(), margin.low(), wanted);
+        State state =
+                balance.tipMarginDeg().isEmpty() ? State.WATCH : Verdict.margin(margin.nominal(), margin.low(), wanted);
         return new Verdict(
                 Verdict.Kind.STANDS,
                 state,
@@ -81,7 +77,8 @@ final class BalanceJudge {
                 "Centre of mass at the angle of use",
                 "x, y, z = Σ m·x / Σ m",
                 "",
-                n(balance.centre().x()) + ", " + n(balance.centre().y()) + ", " + n(balance.centre().z()) + " mm"));
+                n(balance.centre().x()) + ", " + n(balance.centre().y()) + ", "
+                        + n(balance.centre().z()) + " mm"));
         steps.add(new Working.Step(
                 "Least margin over lid angles",
                 "margin = atan(distance to the edge / height)",
@@ -115,7 +112,8 @@ final class BalanceJudge {
                         "balance.too-heavy",
                         Severity.STOP,
                         List.of(),
-                        "It weighs " + Math.round(balance.massG().nominal()) + " g; the brief allows " + n(limit) + " g.",
+                        "It weighs " + Math.round(balance.massG().nominal()) + " g; the brief allows " + n(limit)
+                                + " g.",
                         numbers("massG", balance.massG().nominal(), "limitG", limit),
                         "Look at the heaviest items in the working of Carries"));
         return sheet.findings();
@@ -130,9 +128,8 @@ final class BalanceJudge {
         if (build.hinge().isPresent()) {
             remedies.add("Stop the lid at a smaller angle, or move the hinge forward");
         }
-        List<String> subjects = build.hinge()
-                .map(h -> List.of(h.lidShell(), h.baseShell()))
-                .orElse(List.of());
+        List<String> subjects =
+                build.hinge().map(h -> List.of(h.lidShell(), h.baseShell())).orElse(List.of());
         String lid = build.hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
         String message = margin < 0
                 ? "It tips over by itself" + lid + " (" + degrees(margin) + ")."

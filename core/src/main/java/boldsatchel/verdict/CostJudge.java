@@ -19,26 +19,27 @@ final class CostJudge {
     private CostJudge() {}
 
     static Verdict costs(Build build, CostResult cost) {
-        OptionalDouble limit = build.brief()
-                .limits()
-                .money()
-                .map(OptionalDouble::of)
-                .orElse(OptionalDouble.empty());
+        OptionalDouble limit =
+                build.brief().limits().money().map(OptionalDouble::of).orElse(OptionalDouble.empty());
         Spread spend = cost.toSpend();
         List<Working.Step> steps = new ArrayList<>();
         build.parts().stream()
                 .filter(p -> p.standing().costs())
-                .forEach(p -> steps.add(step(p.name() + ", " + p.standing().words(), p.price().value())));
+                .forEach(p -> steps.add(
+                        step(p.name() + ", " + p.standing().words(), p.price().value())));
         build.shells().stream()
                 .filter(s -> s.price().value() > 0)
                 .forEach(s -> steps.add(step(s.name(), s.price().value())));
         steps.add(new Working.Step(
-                "Owned or salvaged, not counted", "", build.parts().stream()
+                "Owned or salvaged, not counted",
+                "",
+                build.parts().stream()
                         .filter(p -> !p.standing().costs())
                         .map(Part::name)
                         .limit(4)
                         .reduce((a, b) -> a + ", " + b)
-                        .orElse("nothing"), money(cost.inHand())));
+                        .orElse("nothing"),
+                money(cost.inHand())));
         return new Verdict(
                 Verdict.Kind.COSTS,
                 Verdict.against(spend.nominal(), spend.low(), spend.high(), limit, false),
@@ -46,8 +47,8 @@ final class CostJudge {
                 limit,
                 spend.low(),
                 spend.high(),
-                "Still to be spent: " + build.brief().currency() + " " + money(spend.nominal()) + "; owned or salvaged: "
-                        + build.brief().currency() + " " + money(cost.inHand()) + ".",
+                "Still to be spent: " + build.brief().currency() + " " + money(spend.nominal())
+                        + "; owned or salvaged: " + build.brief().currency() + " " + money(cost.inHand()) + ".",
                 new Working(steps, spend, METHOD));
     }
 
@@ -69,7 +70,8 @@ final class CostJudge {
                         "cost.over",
                         Severity.STOP,
                         List.of(),
-                        "Still to be spent: " + money(cost.toSpend().nominal()) + "; the brief allows " + n(limit) + ".",
+                        "Still to be spent: " + money(cost.toSpend().nominal()) + "; the brief allows " + n(limit)
+                                + ".",
                         numbers("toSpend", cost.toSpend().nominal(), "limit", limit),
                         "Look for parts to salvage, the dearest first"));
         return sheet.findings();

@@ -27,9 +27,7 @@ final class FitJudge {
     static Verdict packs(Build build, FitResult fit) {
         double wanted = build.brief().limits().gapMm();
         Spread gap = fit.tightest().orElse(Spread.exact(Double.NaN));
-        State state = fit.tightest().isEmpty()
-                ? State.WATCH
-                : Verdict.margin(gap.nominal(), gap.low(), wanted);
+        State state = fit.tightest().isEmpty() ? State.WATCH : Verdict.margin(gap.nominal(), gap.low(), wanted);
         if (oversize(build).isPresent()) {
             state = State.STOP;
         }
@@ -51,13 +49,13 @@ final class FitJudge {
         }
         if (!fit.outside().isEmpty()) {
             FitResult.Outside out = fit.outside().getFirst();
-            return name(build, out.part()) + " goes through the wall of " + out.shell().name() + " by " + n(out.byMm())
-                    + " mm.";
+            return name(build, out.part()) + " goes through the wall of "
+                    + out.shell().name() + " by " + n(out.byMm()) + " mm.";
         }
         return fit.gaps().stream()
                 .findFirst()
-                .map(g -> "The tightest gap is between " + name(build, g.a()) + " and " + name(build, g.b()) + where(g.where())
-                        + ".")
+                .map(g -> "The tightest gap is between " + name(build, g.a()) + " and " + name(build, g.b())
+                        + where(g.where()) + ".")
                 .orElse(fit.tightest().isPresent() ? "Everything is far apart." : "Nothing is packed yet.");
     }
 
@@ -70,7 +68,8 @@ final class FitJudge {
     }
 
     private static String meeting(Build build, FitResult.Clash clash) {
-        return name(build, clash.a()) + " and " + name(build, clash.b()) + " are in the same place" + where(clash.where());
+        return name(build, clash.a()) + " and " + name(build, clash.b()) + " are in the same place"
+                + where(clash.where());
     }
 
     private static List<Working.Step> steps(Build build, FitResult fit) {
@@ -83,10 +82,7 @@ final class FitJudge {
                     "min(" + n(o.dx()) + ", " + n(o.dy()) + ", " + n(o.dz()) + ") mm",
                     n(c.depthMm()) + " mm"));
         }
-        return fit.gaps().stream()
-                .limit(4)
-                .map(g -> gapStep(build, fit, g))
-                .toList();
+        return fit.gaps().stream().limit(4).map(g -> gapStep(build, fit, g)).toList();
     }
 
     private static Working.Step gapStep(Build build, FitResult fit, FitResult.Gap g) {
@@ -97,7 +93,10 @@ final class FitJudge {
             StringBuilder text = new StringBuilder();
             for (int axis = 0; axis < 3; axis++) {
                 double gap = a.get().bounds().gapAlong(axis, b.get().bounds());
-                text.append(axis == 0 ? "" : ", ").append("xyz".charAt(axis)).append(": ").append(n(gap));
+                text.append(axis == 0 ? "" : ", ")
+                        .append("xyz".charAt(axis))
+                        .append(": ")
+                        .append(n(gap));
             }
             numbers = text.append(" mm (minus: side by side)").toString();
         }
@@ -152,14 +151,17 @@ final class FitJudge {
                     List.of(c.a(), c.b()),
                     meeting(build, c) + ", " + n(c.depthMm()) + " mm deep.",
                     numbers("depthMm", c.depthMm()),
-                    lid ? "Lower the part in the base or make the lid deeper by that much" : "Move one of them by that much");
+                    lid
+                            ? "Lower the part in the base or make the lid deeper by that much"
+                            : "Move one of them by that much");
         }
         for (FitResult.Outside o : fit.outside()) {
             sheet.add(
                     "fit.outside",
                     Severity.STOP,
                     List.of(o.part(), o.shell().id()),
-                    name(build, o.part()) + " goes through the wall of " + o.shell().name() + " by " + n(o.byMm()) + " mm.",
+                    name(build, o.part()) + " goes through the wall of "
+                            + o.shell().name() + " by " + n(o.byMm()) + " mm.",
                     numbers("byMm", o.byMm()),
                     "Move it inwards or make the case larger by that much");
         }
@@ -229,8 +231,8 @@ final class FitJudge {
                 code,
                 i.kind() == Zone.Kind.PLUG ? Severity.STOP : Severity.WATCH,
                 List.of(i.owner(), i.by()),
-                name(build, i.by()) + " reaches " + n(i.depthMm()) + " mm into the " + i.kind().words() + " of "
-                        + name(build, i.owner()) + ".",
+                name(build, i.by()) + " reaches " + n(i.depthMm()) + " mm into the "
+                        + i.kind().words() + " of " + name(build, i.owner()) + ".",
                 numbers("depthMm", i.depthMm()),
                 remedy);
     }

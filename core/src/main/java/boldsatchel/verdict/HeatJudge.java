@@ -25,9 +25,7 @@ final class HeatJudge {
     static Verdict keepsCool(Build build, HeatResult heat) {
         double wanted = build.brief().limits().heatMarginK();
         Spread margin = heat.margin().orElse(Spread.exact(Double.NaN));
-        State state = heat.margin().isEmpty()
-                ? State.WATCH
-                : Verdict.margin(margin.nominal(), margin.low(), wanted);
+        State state = heat.margin().isEmpty() ? State.WATCH : Verdict.margin(margin.nominal(), margin.low(), wanted);
         String sentence = heat.hottest()
                 .map(s -> s.name() + " reaches " + celsius(s.celsius()) + "; " + celsius(s.limitC()) + " is its limit.")
                 .orElse("There is nothing with a temperature limit in a case yet.");
@@ -49,14 +47,19 @@ final class HeatJudge {
     private static List<Working.Step> steps(Build build, HeatResult heat) {
         List<Working.Step> steps = new ArrayList<>();
         steps.add(new Working.Step(
-                "Heat put in", "Σ loads, converters, wires, cells", "mean over the profile", Units.format(heat.heatW(), 1, "W")));
+                "Heat put in",
+                "Σ loads, converters, wires, cells",
+                "mean over the profile",
+                Units.format(heat.heatW(), 1, "W")));
         for (HeatResult.ShellAir air : heat.shells()) {
             double ambient = build.brief().surroundings().ambientC();
             steps.add(new Working.Step(
                     "Air in " + build.shell(air.shell()).map(s -> s.name()).orElse(air.shell()),
                     "heat in = heat through walls + heat carried by air",
                     "surroundings " + celsius(ambient) + ", walls " + celsius(air.wallMeanC())
-                            + (air.sealed() ? ", sealed" : ", " + n(air.flowLs()) + " L/s carry " + n(air.ventW()) + " W"),
+                            + (air.sealed()
+                                    ? ", sealed"
+                                    : ", " + n(air.flowLs()) + " L/s carry " + n(air.ventW()) + " W"),
                     celsius(air.airC())));
         }
         heat.spots().stream()
@@ -115,7 +118,8 @@ final class HeatJudge {
         if (!wall) {
             remedies.add("Lead its heat to a wall with a pad, a spreader or a heat pipe");
         }
-        remedies.add(sealed ? "Open it with two vents, low and high, if the brief allows" : "Add a fan or larger vents");
+        remedies.add(
+                sealed ? "Open it with two vents, low and high, if the brief allows" : "Add a fan or larger vents");
         remedies.add("Set a lower power limit: " + n(heat.heatW()) + " W go in");
         String over = spot.marginK() < 0 ? " too warm" : " near its limit";
         sheet.add(

@@ -34,17 +34,16 @@ final class PowerJudge {
     private PowerJudge() {}
 
     static Verdict lasts(Build build, PowerResult power) {
-        OptionalDouble limit = build.brief()
-                .limits()
-                .hours()
-                .map(OptionalDouble::of)
-                .orElse(OptionalDouble.empty());
+        OptionalDouble limit =
+                build.brief().limits().hours().map(OptionalDouble::of).orElse(OptionalDouble.empty());
         Optional<ChainResult> shortest = power.shortest();
         double value = shortest.map(c -> c.run().hours()).orElse(Double.NaN);
         double low = Math.max(0, power.hours().low());
         State state = shortest.isEmpty()
                 ? State.WATCH
-                : value == 0 ? State.STOP : Verdict.against(value, low, power.hours().high(), limit, true);
+                : value == 0
+                        ? State.STOP
+                        : Verdict.against(value, low, power.hours().high(), limit, true);
         String sentence = shortest.map(c -> sentence(build, c)).orElse("No source feeds anything yet.");
         return new Verdict(
                 Verdict.Kind.LASTS,
@@ -79,15 +78,16 @@ final class PowerJudge {
         Optional<Part> source = sourcePart(build, chain.source());
         double used = 1 - run.endLevel();
         source.flatMap(p -> p.facet(Facet.Cells.class)).ifPresent(c -> {
-            double factor = CellCurve.capacityFactor(build.brief().surroundings().packC());
+            double factor =
+                    CellCurve.capacityFactor(build.brief().surroundings().packC());
             double charge = c.capacityAh().value() * c.parallel() * c.health().value() * factor;
             double volts = meanVolts(run);
             double amps = run.meanWatts() / volts;
             steps.add(new Working.Step(
                     "Charge that can be used",
                     "Q = capacity · parallel · health · cold factor · share used",
-                    n(c.capacityAh().value()) + " Ah · " + c.parallel() + " · " + n(c.health().value()) + " · " + n(factor)
-                            + " · " + n(used),
+                    n(c.capacityAh().value()) + " Ah · " + c.parallel() + " · "
+                            + n(c.health().value()) + " · " + n(factor) + " · " + n(used),
                     Units.format(Quantity.CHARGE, charge * used)));
             steps.add(new Working.Step(
                     "Mean current",
@@ -124,7 +124,9 @@ final class PowerJudge {
         double area = 0;
         List<Discharge.Sample> s = run.samples();
         for (int i = 1; i < s.size(); i++) {
-            area += (s.get(i - 1).level() - s.get(i).level()) * (s.get(i).volts() + s.get(i - 1).volts()) / 2;
+            area += (s.get(i - 1).level() - s.get(i).level())
+                    * (s.get(i).volts() + s.get(i - 1).volts())
+                    / 2;
         }
         double used = s.getFirst().level() - s.getLast().level();
         return used > 0 ? area / used : s.getFirst().volts();
@@ -190,7 +192,8 @@ final class PowerJudge {
                     Severity.WATCH,
                     List.of(end.rung(), chain.source()),
                     name(build, end.rung()) + ": as the battery falls the current rises; at "
-                            + percent(chain.run().endLevel()) + " % " + end.kind().words() + ".",
+                            + percent(chain.run().endLevel()) + " % "
+                            + end.kind().words() + ".",
                     numbers("level", chain.run().endLevel(), "amps", end.value(), "limitA", end.limit()),
                     "Take a converter with a higher switch current",
                     "Put more cells in series so that the input current falls");
@@ -202,8 +205,8 @@ final class PowerJudge {
                         "power.bank-sleep",
                         Severity.WATCH,
                         List.of(b.rung()),
-                        name(build, b.rung()) + " switches itself off below " + n(b.limit()) + " A; asleep the machine draws "
-                                + n(b.value()) + " A and would be cut off.",
+                        name(build, b.rung()) + " switches itself off below " + n(b.limit())
+                                + " A; asleep the machine draws " + n(b.value()) + " A and would be cut off.",
                         numbers("amps", b.value(), "limitA", b.limit()),
                         "Shut down instead of sleeping",
                         "Take a power bank with an always-on setting"));
@@ -228,7 +231,8 @@ final class PowerJudge {
                         "power.sag",
                         Severity.STOP,
                         subjects,
-                        who + " is at its cut-off though half full: " + is + " V under load, " + may + " V is the least.",
+                        who + " is at its cut-off though half full: " + is + " V under load, " + may
+                                + " V is the least.",
                         numbers("volts", b.value(), "limitV", b.limit()),
                         "Take more cells in parallel or cells with less resistance");
             case OVER_CURRENT ->
@@ -301,11 +305,9 @@ final class PowerJudge {
     }
 
     private static void overRating(Build build, Breach b, Words.Sheet sheet) {
-        boolean wire = build.rungs()
-                .filter(r -> r.id().equals(b.rung()))
-                .anyMatch(r -> r.stage() instanceof Rung.Wire);
-        String message = name(build, b.rung()) + " carries " + n(b.value()) + " A; usual for it inside a closed case is "
-                + n(b.limit()) + " A.";
+        boolean wire = build.rungs().filter(r -> r.id().equals(b.rung())).anyMatch(r -> r.stage() instanceof Rung.Wire);
+        String message = name(build, b.rung()) + " carries " + n(b.value())
+                + " A; usual for it inside a closed case is " + n(b.limit()) + " A.";
         sheet.add(
                 wire ? "power.wire-thin" : "power.contact-rating",
                 Severity.WATCH,
@@ -354,23 +356,33 @@ final class PowerJudge {
     /** A converter's output before any load settles it, against what hangs on it. */
     private static void noLoad(Build build, Rung source, Words.Sheet sheet) {
         source.walk()
-                .forEach(rung -> rung.part()
-                        .flatMap(build::part)
-                        .flatMap(p -> p.facet(Facet.Converts.class))
-                        .ifPresent(converter -> rung.walk()
-                                .skip(1)
-                                .flatMap(r -> r.part().flatMap(build::part).stream())
-                                .forEach(load -> load.facet(Facet.DrawsPower.class)
-                                        .filter(d -> converter.noLoadV() > d.highV())
-                                        .ifPresent(d -> sheet.add(
-                                                "power.no-load-voltage",
-                                                Severity.STOP,
-                                                List.of(rung.id(), load.id()),
-                                                name(build, rung.id()) + " gives " + n(converter.noLoadV())
-                                                        + " V before it is loaded; " + load.name() + " bears "
-                                                        + n(d.highV()) + " V.",
-                                                numbers("volts", converter.noLoadV(), "limitV", d.highV()),
-                                                "Set the converter lower or take one that holds its voltage unloaded")))));
+                .forEach(
+                        rung -> rung.part()
+                                .flatMap(build::part)
+                                .flatMap(p -> p.facet(Facet.Converts.class))
+                                .ifPresent(
+                                        converter -> rung.walk()
+                                                .skip(1)
+                                                .flatMap(r -> r.part().flatMap(build::part).stream())
+                                                .forEach(
+                                                        load -> load.facet(Facet.DrawsPower.class)
+                                                                .filter(d -> converter.noLoadV() > d.highV())
+                                                                .ifPresent(
+                                                                        d -> sheet.add(
+                                                                                "power.no-load-voltage",
+                                                                                Severity.STOP,
+                                                                                List.of(rung.id(), load.id()),
+                                                                                name(build, rung.id()) + " gives "
+                                                                                        + n(converter.noLoadV())
+                                                                                        + " V before it is loaded; "
+                                                                                        + load.name() + " bears "
+                                                                                        + n(d.highV()) + " V.",
+                                                                                numbers(
+                                                                                        "volts",
+                                                                                        converter.noLoadV(),
+                                                                                        "limitV",
+                                                                                        d.highV()),
+                                                                                "Set the converter lower or take one that holds its voltage unloaded")))));
     }
 
     private static void protection(Build build, Rung source, Words.Sheet sheet) {
@@ -392,8 +404,10 @@ final class PowerJudge {
                     "power.no-cutoff",
                     Severity.STOP,
                     List.of(source.id()),
-                    part.get().name() + " does not switch off when empty and nothing in the chain does it: the cells would be"
-                            + " drained below " + n(cells.get().cutoffV()) + " V and ruined, and may be dangerous to charge"
+                    part.get().name()
+                            + " does not switch off when empty and nothing in the chain does it: the cells would be"
+                            + " drained below " + n(cells.get().cutoffV())
+                            + " V and ruined, and may be dangerous to charge"
                             + " again.",
                     numbers("cutoffV", cells.get().cutoffV()),
                     "Add a cut-off or protection board as the first rung");
@@ -403,7 +417,8 @@ final class PowerJudge {
                     "power.no-fuse",
                     Severity.WATCH,
                     List.of(source.id()),
-                    "No fuse between " + part.get().name() + " and the rest: a short circuit would be fed by the cells.",
+                    "No fuse between " + part.get().name()
+                            + " and the rest: a short circuit would be fed by the cells.",
                     numbers(),
                     "Put a fuse next to the pack's plus terminal");
         }
@@ -417,7 +432,8 @@ final class PowerJudge {
         source.part().flatMap(build::part).ifPresent(part -> {
             double wh = part.facet(Facet.Cells.class)
                     .map(Facet.Cells::nominalWh)
-                    .or(() -> part.facet(Facet.PowerBank.class).map(b -> b.ratedWh().value()))
+                    .or(() -> part.facet(Facet.PowerBank.class)
+                            .map(b -> b.ratedWh().value()))
                     .orElse(0.0);
             if (wh > CARRIAGE_FREE_WH) {
                 sheet.add(

@@ -85,7 +85,8 @@ public class BalanceEngineTest {
         assertThat(result.tipMarginDeg().orElseThrow().nominal()).isPositive();
         Build heavy = laptop(110, 180, 1)
                 .withShells(List.of(slab("base", 240, 160, 25, 600), slab("lid", 240, 160, 12, 1500)));
-        assertThat(BalanceEngine.evaluate(heavy).tipMarginDeg().orElseThrow().nominal()).isNegative();
+        assertThat(BalanceEngine.evaluate(heavy).tipMarginDeg().orElseThrow().nominal())
+                .isNegative();
     }
 
     @Test
@@ -97,7 +98,8 @@ public class BalanceEngineTest {
         assertThat(grams).isPositive();
         Part lead = part("lead", Family.MECHANICS, 20, 20, 10, grams);
         Build mended = heavy.withParts(List.of(lead))
-                .withPlacements(List.of(new Placement("lead", "base", new Vec(110, 0, 0), Orientation.AS_DRAWN, Set.of())));
+                .withPlacements(
+                        List.of(new Placement("lead", "base", new Vec(110, 0, 0), Orientation.AS_DRAWN, Set.of())));
         assertThat(BalanceEngine.evaluate(mended).tipMarginDeg().orElseThrow().nominal())
                 .isCloseTo(Brief.empty().limits().tipMarginDeg(), within(0.05));
     }
@@ -105,15 +107,19 @@ public class BalanceEngineTest {
     @Test
     public void aHingeHoldsWhenItsFrictionMeetsTheLidsTorque() {
         double torque = 0.7 * G * 33.0e-3;
-        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 1.01)).holds()).isTrue();
-        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 0.99)).holds()).isFalse();
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 1.01)).holds())
+                .isTrue();
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 0.99)).holds())
+                .isFalse();
     }
 
     @Test
     public void aHingeStifferThanTheBaseIsHeavyLiftsIt() {
         double moment = 0.9 * G * 80e-3;
-        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 1.01)).liftsBase()).isTrue();
-        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 0.99)).liftsBase()).isFalse();
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 1.01)).liftsBase())
+                .isTrue();
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 0.99)).liftsBase())
+                .isFalse();
     }
 
     @Test
@@ -123,14 +129,19 @@ public class BalanceEngineTest {
         BalanceResult result = BalanceEngine.evaluate(build);
         assertThat(result.massG().nominal()).isCloseTo(1720, within(1e-9));
         assertThat(result.items().getFirst().name()).isEqualTo("base");
-        assertThat(result.items().stream().mapToDouble(BalanceResult.Item::massG).sum()).isCloseTo(1720, within(1e-9));
+        assertThat(result.items().stream()
+                        .mapToDouble(BalanceResult.Item::massG)
+                        .sum())
+                .isCloseTo(1720, within(1e-9));
     }
 
     @Test
     public void anUnweighedShellWeighsItsWalls() {
         Shell shell = boldsatchel.Samples.box(100, 50, 20, 2, Material.PLASTIC);
         double volume = 104 * 54 * 24 - 100 * 50 * 20;
-        assertThat(BalanceEngine.evaluate(Build.empty("x").withShells(List.of(shell))).massG().nominal())
+        assertThat(BalanceEngine.evaluate(Build.empty("x").withShells(List.of(shell)))
+                        .massG()
+                        .nominal())
                 .isCloseTo(volume * 1e-3 * 1.1, within(1e-6));
     }
 

@@ -136,8 +136,10 @@ public class ShapesTest {
             assertThat(room.size(face.axis())).isEqualTo(32);
             double near = face.sign() > 0 ? room.low(face.axis()) : room.high(face.axis());
             assertThat(near).as(face.words()).isEqualTo(50);
-            assertThat(port.withUse(Port.Use.UNUSED).plugRoom().size(face.axis())).isZero();
-            assertThat(port.withUse(Port.Use.INSIDE_ANGLED).plugRoom().size(face.axis())).isEqualTo(15);
+            assertThat(port.withUse(Port.Use.UNUSED).plugRoom().size(face.axis()))
+                    .isZero();
+            assertThat(port.withUse(Port.Use.INSIDE_ANGLED).plugRoom().size(face.axis()))
+                    .isEqualTo(15);
         }
     }
 
@@ -160,10 +162,12 @@ public class ShapesTest {
                 .hasMessageContaining("more than zero");
         assertThatThrownBy(() -> new Box(0, 0, 0, -1, 1, 1)).hasMessageContaining("zero or more");
         assertThatThrownBy(() -> new UseProfile("x", List.of())).hasMessageContaining("at least one step");
-        assertThatThrownBy(() -> new UseProfile.Step("x", Mode.BUSY, 0, 1)).hasMessageContaining("more than zero minutes");
+        assertThatThrownBy(() -> new UseProfile.Step("x", Mode.BUSY, 0, 1))
+                .hasMessageContaining("more than zero minutes");
         assertThatThrownBy(() -> new UseProfile.Step("x", Mode.BUSY, 1, 1.5)).hasMessageContaining("0 to 1");
         Facet twice = new Facet.Radiates();
-        assertThatThrownBy(() -> Samples.part("p", Family.RADIO, 1, 1, 1, 1, twice, twice)).hasMessageContaining("two facets");
+        assertThatThrownBy(() -> Samples.part("p", Family.RADIO, 1, 1, 1, 1, twice, twice))
+                .hasMessageContaining("two facets");
     }
 
     @Test
@@ -176,8 +180,10 @@ public class ShapesTest {
 
     @Test
     public void setFacetReplacesTheOneOfItsKind() {
-        Part part = Samples.part("p", Family.BATTERY, 1, 1, 1, 1, new Facet.Thermal(60, Optional.empty(), Optional.empty()));
-        Part changed = part.withFacet(new Facet.Thermal(50, Optional.empty(), Optional.empty())).withFacet(new Facet.Radiates());
+        Part part = Samples.part(
+                "p", Family.BATTERY, 1, 1, 1, 1, new Facet.Thermal(60, Optional.empty(), Optional.empty()));
+        Part changed = part.withFacet(new Facet.Thermal(50, Optional.empty(), Optional.empty()))
+                .withFacet(new Facet.Radiates());
         assertThat(changed.facets()).hasSize(2);
         assertThat(changed.facet(Facet.Thermal.class).orElseThrow().limitC()).isEqualTo(50);
         assertThat(new Figure(1, 0, Basis.GUESS).sigma()).isZero();

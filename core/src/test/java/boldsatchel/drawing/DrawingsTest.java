@@ -38,7 +38,8 @@ public class DrawingsTest {
         ChainResult chain = e.power().chains().getFirst();
         all.add(PowerDrawings.ladder(build, build.chain().getFirst(), chain.busiest(), ""));
         all.add(PowerDrawings.discharge(chain, "the end", Optional.of(5.0)));
-        all.add(CoreSample.of(build, Stack.at(build, e.fit(), build.shells().getFirst().id(), 60, 60), 60, 60));
+        all.add(CoreSample.of(
+                build, Stack.at(build, e.fit(), build.shells().getFirst().id(), 60, 60), 60, 60));
         return all;
     }
 
@@ -84,18 +85,25 @@ public class DrawingsTest {
     @Test
     public void aClashIsHatchedAndItsDepthWritten() {
         Drawing front = PackDrawings.front(demo("harbour-watch"), "base", "");
-        assertThat(front.marks()).anySatisfy(m -> assertThat(m).isInstanceOfSatisfying(Mark.Text.class, t -> {
-            assertThat(t.text()).isEqualTo("lid clash 3 mm");
-            assertThat(t.ink()).isEqualTo(Ink.STOP);
-        }));
+        assertThat(front.marks())
+                .anySatisfy(m -> assertThat(m).isInstanceOfSatisfying(Mark.Text.class, t -> {
+                    assertThat(t.text()).isEqualTo("lid clash 3 mm");
+                    assertThat(t.ink()).isEqualTo(Ink.STOP);
+                }));
     }
 
     @Test
     public void theLadderHasARowForEveryRung() {
         Evaluation e = demo("cave-survey");
         Drawing ladder = PowerDrawings.ladder(
-                e.build(), e.build().chain().getFirst(), e.power().chains().getFirst().busiest(), "");
-        e.build().rungs().forEach(rung -> assertThat(ladder.marks()).anyMatch(m -> m instanceof Mark.Text && m.subject().equals(rung.id())));
+                e.build(),
+                e.build().chain().getFirst(),
+                e.power().chains().getFirst().busiest(),
+                "");
+        e.build()
+                .rungs()
+                .forEach(rung -> assertThat(ladder.marks())
+                        .anyMatch(m -> m instanceof Mark.Text && m.subject().equals(rung.id())));
     }
 
     @Test
@@ -125,7 +133,9 @@ public class DrawingsTest {
     @Test
     public void wordsAreLegibleOnTheirGroundInBothLooks() {
         for (Ink ink : List.of(Ink.INK, Ink.SOFT, Ink.ACCENT, Ink.FINE, Ink.WATCH, Ink.STOP)) {
-            assertThat(contrast(ink.light(), Ink.PAPER.light())).as(ink + " light").isGreaterThan(4.5);
+            assertThat(contrast(ink.light(), Ink.PAPER.light()))
+                    .as(ink + " light")
+                    .isGreaterThan(4.5);
             assertThat(contrast(ink.dark(), Ink.PAPER.dark())).as(ink + " dark").isGreaterThan(4.5);
         }
     }

@@ -52,7 +52,13 @@ public class EditsTest {
         Build touching = after(Edits.touch(b, "a", true));
         assertThat(touching.placement("b").orElseThrow().touches()).containsExactly("a");
         assertThat(Edits.touch(b, "a", false).change().apply(touching)).isEqualTo(build);
-        assertThat(Edits.removePart(a).change().apply(touching).placement("b").orElseThrow().touches()).isEmpty();
+        assertThat(Edits.removePart(a)
+                        .change()
+                        .apply(touching)
+                        .placement("b")
+                        .orElseThrow()
+                        .touches())
+                .isEmpty();
     }
 
     @Test
@@ -65,12 +71,21 @@ public class EditsTest {
 
     @Test
     public void movingTurningPlacingAndTakingOut() {
-        assertThat(after(Edits.move(a, new Vec(5, 5, 5))).placement("a").orElseThrow().at()).isEqualTo(new Vec(5, 5, 5));
-        assertThat(after(Edits.turn(a, Orientation.AS_DRAWN.turned())).placement("a").orElseThrow().orientation().quarterTurns())
+        assertThat(after(Edits.move(a, new Vec(5, 5, 5)))
+                        .placement("a")
+                        .orElseThrow()
+                        .at())
+                .isEqualTo(new Vec(5, 5, 5));
+        assertThat(after(Edits.turn(a, Orientation.AS_DRAWN.turned()))
+                        .placement("a")
+                        .orElseThrow()
+                        .orientation()
+                        .quarterTurns())
                 .isEqualTo(1);
         Build out = after(Edits.unplace(a));
         assertThat(out.placement("a")).isEmpty();
-        assertThat(Edits.place(a, out.shells().getFirst()).change().apply(out).placement("a")).isPresent();
+        assertThat(Edits.place(a, out.shells().getFirst()).change().apply(out).placement("a"))
+                .isPresent();
         assertThat(Edits.move(a, new Vec(1, 1, 1)).change().apply(out)).isEqualTo(out);
     }
 
@@ -79,7 +94,12 @@ public class EditsTest {
         Build hung = after(Edits.hang("a fuse", "wire", new Rung.Contact(Rung.ContactKind.FUSE, exact(0.01), 5)));
         assertThat(hung.rungs().map(Rung::id)).containsExactly("r-a", "wire", "r-b", "fuse");
         Build thicker = after(Edits.changeRung("gauge", "wire", new Rung.Wire(18, 100)));
-        assertThat(thicker.rungs().filter(r -> r.id().equals("wire")).findFirst().orElseThrow().stage()).isEqualTo(new Rung.Wire(18, 100));
+        assertThat(thicker.rungs()
+                        .filter(r -> r.id().equals("wire"))
+                        .findFirst()
+                        .orElseThrow()
+                        .stage())
+                .isEqualTo(new Rung.Wire(18, 100));
         Build out = after(Edits.removeRung("wire", "wire"));
         assertThat(out.chain().getFirst().feeds().getFirst().id()).isEqualTo("r-b");
         assertThat(after(Edits.startChain(b)).chain()).hasSize(2);
@@ -87,7 +107,8 @@ public class EditsTest {
 
     @Test
     public void anotherCaseKeepsPartsInShellsOfTheSameId() {
-        Library.Case slab = new Library.Case("Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());
+        Library.Case slab = new Library.Case(
+                "Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());
         assertThat(after(Edits.takeCase(slab)).placements()).hasSize(2);
         Library.Case other = Library.shipped().cases().getFirst();
         assertThat(after(Edits.takeCase(other)).placements()).isEmpty();

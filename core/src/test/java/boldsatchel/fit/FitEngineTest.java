@@ -46,8 +46,8 @@ public class FitEngineTest {
 
     @Test
     public void partsInTheSamePlaceClashByTheLeastMoveThatFreesThem() {
-        FitResult fit = fit(
-                List.of(block("a", 50, 50, 20), block("b", 50, 50, 20)), new Vec(10, 10, 0), new Vec(57, 12, 5));
+        FitResult fit =
+                fit(List.of(block("a", 50, 50, 20), block("b", 50, 50, 20)), new Vec(10, 10, 0), new Vec(57, 12, 5));
         assertThat(fit.clashes()).hasSize(1);
         assertThat(fit.clashes().getFirst().depthMm()).isCloseTo(3, within(1e-9));
         assertThat(fit.clashes().getFirst().overlap()).isEqualTo(new Box(57, 12, 5, 3, 48, 15));
@@ -64,8 +64,8 @@ public class FitEngineTest {
 
     @Test
     public void theRangeOfAGapComesFromTheSizesAlongIt() {
-        Part loose = block("a", 50, 50, 20)
-                .withBody(Body.block(new Figure(50, 1, Basis.DATA_SHEET), exact(50), exact(20)));
+        Part loose =
+                block("a", 50, 50, 20).withBody(Body.block(new Figure(50, 1, Basis.DATA_SHEET), exact(50), exact(20)));
         FitResult fit = fit(List.of(loose, block("b", 50, 50, 20)), new Vec(10, 10, 0), new Vec(62, 10, 0));
         assertThat(fit.tightest().orElseThrow().nominal()).isCloseTo(2, within(1e-9));
         assertThat(fit.tightest().orElseThrow().low()).isCloseTo(2 - 1.6449 * 0.5, within(1e-9));
@@ -87,7 +87,9 @@ public class FitEngineTest {
     @Test
     public void partsMeantToTouchAreNoGap() {
         Build build = packed(
-                BOX, List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)), List.of(new Vec(0, 0, 0), new Vec(0, 0, 10)));
+                BOX,
+                List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)),
+                List.of(new Vec(0, 0, 0), new Vec(0, 0, 10)));
         assertThat(FitEngine.evaluate(build).gaps()).hasSize(1);
         Placement touching = new Placement("b", "box", new Vec(0, 0, 10), Orientation.AS_DRAWN, Set.of("a"));
         assertThat(FitEngine.evaluate(build.withPlacement(touching)).gaps()).isEmpty();
@@ -104,10 +106,24 @@ public class FitEngineTest {
     @Test
     public void anOpenTopLetsPartsRise() {
         Shell open = new Shell(
-                "box", "box", 200, 100, 40, exact(2), Material.PLASTIC, Shell.Making.PRINTED, true, List.of(), List.of(), Optional.empty(), exact(0));
-        assertThat(FitEngine.evaluate(packed(open, List.of(block("a", 50, 50, 50)), List.of(new Vec(0, 0, 0)))).outside())
+                "box",
+                "box",
+                200,
+                100,
+                40,
+                exact(2),
+                Material.PLASTIC,
+                Shell.Making.PRINTED,
+                true,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                exact(0));
+        assertThat(FitEngine.evaluate(packed(open, List.of(block("a", 50, 50, 50)), List.of(new Vec(0, 0, 0))))
+                        .outside())
                 .isEmpty();
-        assertThat(fit(List.of(block("a", 50, 50, 50)), new Vec(0, 0, 0)).outside()).hasSize(1);
+        assertThat(fit(List.of(block("a", 50, 50, 50)), new Vec(0, 0, 0)).outside())
+                .hasSize(1);
     }
 
     @Test
@@ -140,7 +156,9 @@ public class FitEngineTest {
         assertThat(below.intrusions()).hasSize(1);
         assertThat(below.intrusions().getFirst().kind()).isEqualTo(Zone.Kind.AIR);
         assertThat(below.intrusions().getFirst().depthMm()).isCloseTo(4, within(1e-9));
-        assertThat(fit(List.of(warm, other), new Vec(0, 0, 0), new Vec(55, 0, 0)).intrusions()).isEmpty();
+        assertThat(fit(List.of(warm, other), new Vec(0, 0, 0), new Vec(55, 0, 0))
+                        .intrusions())
+                .isEmpty();
     }
 
     private static Part withPort(Port.Use use) {
@@ -151,7 +169,8 @@ public class FitEngineTest {
     @Test
     public void aStraightPlugNeedsRoomThatARightAngleOneDoesNot() {
         Part wall = block("wall", 10, 50, 30);
-        FitResult straight = fit(List.of(withPort(Port.Use.INSIDE_STRAIGHT), wall), new Vec(0, 0, 0), new Vec(80, 0, 0));
+        FitResult straight =
+                fit(List.of(withPort(Port.Use.INSIDE_STRAIGHT), wall), new Vec(0, 0, 0), new Vec(80, 0, 0));
         assertThat(straight.intrusions().getFirst().kind()).isEqualTo(Zone.Kind.PLUG);
         FitResult angled = fit(List.of(withPort(Port.Use.INSIDE_ANGLED), wall), new Vec(0, 0, 0), new Vec(80, 0, 0));
         assertThat(angled.intrusions()).isEmpty();
@@ -166,7 +185,8 @@ public class FitEngineTest {
 
     @Test
     public void aSocketForTheOutsideMustReachItsWall() {
-        assertThat(fit(List.of(withPort(Port.Use.OUTSIDE)), new Vec(149, 0, 0)).stranded()).isEmpty();
+        assertThat(fit(List.of(withPort(Port.Use.OUTSIDE)), new Vec(149, 0, 0)).stranded())
+                .isEmpty();
         FitResult far = fit(List.of(withPort(Port.Use.OUTSIDE)), new Vec(100, 0, 0));
         assertThat(far.stranded().getFirst().byMm()).isCloseTo(50, within(1e-9));
     }
@@ -174,7 +194,8 @@ public class FitEngineTest {
     @Test
     public void aSocketTurnsWithItsPart() {
         Build build = packed(BOX, List.of(withPort(Port.Use.OUTSIDE)), List.of(new Vec(75, 50, 0)))
-                .withPlacement(new Placement("board", "box", new Vec(75, 50, 0), new Orientation(Face.TOP, 1), Set.of()));
+                .withPlacement(
+                        new Placement("board", "box", new Vec(75, 50, 0), new Orientation(Face.TOP, 1), Set.of()));
         assertThat(FitEngine.evaluate(build).stranded()).isEmpty();
     }
 
@@ -194,17 +215,48 @@ public class FitEngineTest {
                 List.of(new Vent("side", Face.LEFT, new Box(0, 20, 5, 0, 40, 20), 0.6)),
                 Optional.empty(),
                 exact(0));
-        Part fan = boldsatchel.Samples.part("fan", Family.COOLING, 10, 40, 20, 5, new Facet.MovesAir(exact(1), exact(20)));
-        assertThat(FitEngine.evaluate(packed(vented, List.of(block("a", 20, 40, 20)), List.of(new Vec(1, 20, 5)))).covered())
+        Part fan =
+                boldsatchel.Samples.part("fan", Family.COOLING, 10, 40, 20, 5, new Facet.MovesAir(exact(1), exact(20)));
+        assertThat(FitEngine.evaluate(packed(vented, List.of(block("a", 20, 40, 20)), List.of(new Vec(1, 20, 5))))
+                        .covered())
                 .hasSize(1);
-        assertThat(FitEngine.evaluate(packed(vented, List.of(block("a", 20, 40, 20)), List.of(new Vec(10, 20, 5)))).covered())
+        assertThat(FitEngine.evaluate(packed(vented, List.of(block("a", 20, 40, 20)), List.of(new Vec(10, 20, 5))))
+                        .covered())
                 .isEmpty();
-        assertThat(FitEngine.evaluate(packed(vented, List.of(fan), List.of(new Vec(1, 20, 5)))).covered()).isEmpty();
+        assertThat(FitEngine.evaluate(packed(vented, List.of(fan), List.of(new Vec(1, 20, 5))))
+                        .covered())
+                .isEmpty();
     }
 
     private static Build hinged(double lidPartZ, double basePartHeight) {
-        Shell base = new Shell("base", "base", 200, 100, 20, exact(2), Material.PLASTIC, Shell.Making.PRINTED, true, List.of(), List.of(), Optional.empty(), exact(0));
-        Shell lid = new Shell("lid", "lid", 200, 100, 10, exact(2), Material.PLASTIC, Shell.Making.PRINTED, true, List.of(), List.of(), Optional.empty(), exact(0));
+        Shell base = new Shell(
+                "base",
+                "base",
+                200,
+                100,
+                20,
+                exact(2),
+                Material.PLASTIC,
+                Shell.Making.PRINTED,
+                true,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                exact(0));
+        Shell lid = new Shell(
+                "lid",
+                "lid",
+                200,
+                100,
+                10,
+                exact(2),
+                Material.PLASTIC,
+                Shell.Making.PRINTED,
+                true,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                exact(0));
         return Build.empty("hinged")
                 .withShells(List.of(base, lid))
                 .withHinge(Optional.of(new Hinge("base", "lid", 102, 20, -2, 10, 140, 110, exact(1))))
@@ -227,7 +279,8 @@ public class FitEngineTest {
     @Test
     public void aPartTallerThanBothHalvesHitsTheLidsFloor() {
         Build build = hinged(2, 31);
-        build = build.withParts(List.of(build.parts().getFirst())).withPlacements(List.of(build.placements().getFirst()));
+        build = build.withParts(List.of(build.parts().getFirst()))
+                .withPlacements(List.of(build.placements().getFirst()));
         assertThat(FitEngine.evaluate(build).clashes().getFirst().b()).isEqualTo("lid");
     }
 
@@ -252,7 +305,9 @@ public class FitEngineTest {
     @Test
     public void aDraggedPartSnapsToWallsAndToTheWantedGap() {
         Build build = packed(
-                BOX, List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)), List.of(new Vec(0, 0, 0), new Vec(100, 0, 0)));
+                BOX,
+                List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)),
+                List.of(new Vec(0, 0, 0), new Vec(100, 0, 0)));
         FitResult fit = FitEngine.evaluate(build);
         assertThat(Snap.near(build, fit, "b", new Vec(149.2, 0.7, 0))).isEqualTo(new Vec(150, 0, 0));
         Vec beside = Snap.near(build, fit, "b", new Vec(51.4, 0, 0));
@@ -263,10 +318,16 @@ public class FitEngineTest {
     @Test
     public void aCoreSampleNamesEveryLayerAndGap() {
         Build build = packed(
-                BOX, List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)), List.of(new Vec(0, 0, 0), new Vec(0, 0, 13)));
+                BOX,
+                List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)),
+                List.of(new Vec(0, 0, 0), new Vec(0, 0, 13)));
         Stack stack = Stack.at(build, FitEngine.evaluate(build), "box", 25, 25);
-        assertThat(stack.layers()).extracting(Stack.Layer::name).containsExactly("box floor", "a", "", "b", "", "box top");
-        assertThat(stack.layers()).extracting(Stack.Layer::thicknessMm).containsExactly(2.0, 10.0, 3.0, 10.0, 17.0, 2.0);
+        assertThat(stack.layers())
+                .extracting(Stack.Layer::name)
+                .containsExactly("box floor", "a", "", "b", "", "box top");
+        assertThat(stack.layers())
+                .extracting(Stack.Layer::thicknessMm)
+                .containsExactly(2.0, 10.0, 3.0, 10.0, 17.0, 2.0);
         assertThat(stack.likelyMm()).isLessThanOrEqualTo(stack.worstCaseMm());
     }
 

@@ -87,7 +87,8 @@ public class BuildFormatTest {
                 .replaceFirst("\"ambientC\"", "\"wind\": [1, 2],\n        \"ambientC\"");
         BuildFormat.Document document = BuildFormat.read(text);
         assertThat(document.extras()).isNotEqualTo(Extras.NONE);
-        Build edited = Edits.removePart(document.build().parts().getFirst()).change().apply(document.build());
+        Build edited =
+                Edits.removePart(document.build().parts().getFirst()).change().apply(document.build());
         String written = BuildFormat.write(new BuildFormat.Document(edited, document.extras()));
         assertThat(written).contains("\"colour\": \"orange\"", "\"serial\": 4711", "\"wind\"");
         assertThat(BuildFormat.read(written).build()).isEqualTo(edited);
@@ -95,10 +96,14 @@ public class BuildFormatTest {
 
     @Test
     public void aRemovedPartTakesItsUnknownFieldsWithIt() throws FormatException {
-        String text = text("cave-survey").replaceFirst("\"id\": \"battery\",", "\"id\": \"battery\",\n        \"serial\": 4711,");
+        String text = text("cave-survey")
+                .replaceFirst("\"id\": \"battery\",", "\"id\": \"battery\",\n        \"serial\": 4711,");
         BuildFormat.Document document = BuildFormat.read(text);
-        Build edited = Edits.removePart(document.build().part("battery").orElseThrow()).change().apply(document.build());
-        assertThat(BuildFormat.write(new BuildFormat.Document(edited, document.extras()))).doesNotContain("4711");
+        Build edited = Edits.removePart(document.build().part("battery").orElseThrow())
+                .change()
+                .apply(document.build());
+        assertThat(BuildFormat.write(new BuildFormat.Document(edited, document.extras())))
+                .doesNotContain("4711");
     }
 
     @Test
@@ -136,12 +141,16 @@ public class BuildFormatTest {
     @Test
     public void aValueThatCannotBeIsToldInWords() {
         String text = text("cave-survey").replaceFirst("\"minutes\": 5(\\.0)?", "\"minutes\": 0");
-        assertThat(failure(text).getMessage()).contains("more than zero minutes").contains("profiles[0].steps[0]").startsWith("line ");
+        assertThat(failure(text).getMessage())
+                .contains("more than zero minutes")
+                .contains("profiles[0].steps[0]")
+                .startsWith("line ");
     }
 
     @Test
     public void aReferenceToNothingIsTold() {
-        String text = text("cave-survey").replaceFirst("\"part\": \"screen\",\\s+\"shell\"", "\"part\": \"scren\", \"shell\"");
+        String text = text("cave-survey")
+                .replaceFirst("\"part\": \"screen\",\\s+\"shell\"", "\"part\": \"scren\", \"shell\"");
         assertThat(failure(text).getMessage()).contains("no part with the id “scren”");
     }
 
@@ -154,14 +163,21 @@ public class BuildFormatTest {
     @Test
     public void aFileThatIsCutOffIsToldWithItsLine() {
         String text = text("cave-survey");
-        FormatException.Problem problem = failure(text.substring(0, text.length() / 2)).problems().getFirst();
+        FormatException.Problem problem =
+                failure(text.substring(0, text.length() / 2)).problems().getFirst();
         assertThat(problem.line()).isGreaterThan(10);
         assertThat(problem.message()).contains("cut off").contains(".bak");
     }
 
     @DataProvider
     Object[][] notBuilds() {
-        return new Object[][] {{"[1, 2]", "no JSON object"}, {"{}", "no build file"}, {"{\"format\":\"x\"}", "bold-satchel-build"}, {"hello", "not readable"}, {"", "no"}};
+        return new Object[][] {
+            {"[1, 2]", "no JSON object"},
+            {"{}", "no build file"},
+            {"{\"format\":\"x\"}", "bold-satchel-build"},
+            {"hello", "not readable"},
+            {"", "no"}
+        };
     }
 
     @Test(dataProvider = "notBuilds")
@@ -185,17 +201,20 @@ public class BuildFormatTest {
 
     @Test
     public void theReportIsOneObjectWithEveryVerdict() {
-        String json = Report.json(Evaluator.evaluate(Library.demo("harbour-watch").orElseThrow()));
+        String json =
+                Report.json(Evaluator.evaluate(Library.demo("harbour-watch").orElseThrow()));
         var root = BuildMapper.MAPPER.readTree(json);
         assertThat(root.path("build").asString()).isEqualTo("Harbour watch deck");
         assertThat(root.path("verdicts").valueStream().map(v -> v.path("id").asString()))
                 .containsExactly("packs", "lasts", "keeps-cool", "carries", "stands", "costs");
         root.path("verdicts").forEach(v -> {
             assertThat(v.path("state").asString()).isIn("fine", "watch", "stop");
-            assertThat(v.has("value") && v.has("unit") && v.has("limit") && v.has("low") && v.has("high")).isTrue();
+            assertThat(v.has("value") && v.has("unit") && v.has("limit") && v.has("low") && v.has("high"))
+                    .isTrue();
         });
         assertThat(root.path("findings").get(0).path("code").asString()).isEqualTo("fit.lid-clash");
-        assertThat(root.path("findings").get(0).path("numbers").path("depthMm").asDouble()).isEqualTo(3);
+        assertThat(root.path("findings").get(0).path("numbers").path("depthMm").asDouble())
+                .isEqualTo(3);
     }
 
     @Test

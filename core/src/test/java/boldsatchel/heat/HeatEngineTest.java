@@ -29,7 +29,13 @@ public class HeatEngineTest {
 
     private static Build warm(double watts, boolean onTable) {
         Part bank = part(
-                "bank", Family.BATTERY, 60, 60, 15, 200, new Facet.PowerBank(exact(37), exact(0.9), 5, 6, exact(0.01), 0));
+                "bank",
+                Family.BATTERY,
+                60,
+                60,
+                15,
+                200,
+                new Facet.PowerBank(exact(37), exact(0.9), 5, 6, exact(0.01), 0));
         Part board = part(
                 "board",
                 Family.SINGLE_BOARD,
@@ -92,7 +98,8 @@ public class HeatEngineTest {
         Build held = build.withBrief(build.brief().withSurroundings(new Brief.Surroundings(25, 25, true, false)));
         assertThat(wallLimit(held)).isEqualTo(48);
         assertThat(wallLimit(build)).isEqualTo(60);
-        assertThat(wallLimit(build.withShells(List.of(build.shells().getFirst().withMaterial(Material.ALUMINIUM_PAINTED)))))
+        assertThat(wallLimit(
+                        build.withShells(List.of(build.shells().getFirst().withMaterial(Material.ALUMINIUM_PAINTED)))))
                 .isEqualTo(51);
     }
 
@@ -175,8 +182,11 @@ public class HeatEngineTest {
     public void wireHeatWarmsTheAir() {
         Build build = warm(8, false);
         Build wired = build.withChain(List.of(Rung.of(
-                "r-bank", new Rung.OfPart("bank"), Rung.of("w", new Rung.Wire(30, 300), boldsatchel.Samples.rung("board")))));
+                "r-bank",
+                new Rung.OfPart("bank"),
+                Rung.of("w", new Rung.Wire(30, 300), boldsatchel.Samples.rung("board")))));
         assertThat(Evaluator.evaluate(wired).heat().shells().getFirst().airC())
-                .isGreaterThan(Evaluator.evaluate(build).heat().shells().getFirst().airC());
+                .isGreaterThan(
+                        Evaluator.evaluate(build).heat().shells().getFirst().airC());
     }
 }

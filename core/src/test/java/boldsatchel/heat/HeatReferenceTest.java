@@ -93,7 +93,11 @@ public class HeatReferenceTest {
     @Test
     public void aFanMovesWhatItsLineAndTheOpeningsAllow() {
         Part fan = part("fan", Family.COOLING, 30, 30, 10, 20, new Facet.MovesAir(exact(1.5), exact(20)));
-        Shell shell = outside(2.5, Material.PLASTIC, vent("out", 10, 400), new Vent("in", Face.RIGHT, new Box(195, 10, 10, 0, 60, 10), 1));
+        Shell shell = outside(
+                2.5,
+                Material.PLASTIC,
+                vent("out", 10, 400),
+                new Vent("in", Face.RIGHT, new Box(195, 10, 10, 0, 60, 10), 1));
         HeatResult.ShellAir air = heat(shell, 15, fan).shells().getFirst();
         assertThat(air.flowLs()).isCloseTo(0.80, TWO_PERCENT);
         // The independent figure leaves convection inside as without a fan; moving air can only help.

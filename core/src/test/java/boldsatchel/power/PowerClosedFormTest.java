@@ -32,16 +32,28 @@ public class PowerClosedFormTest {
 
     private static Part bank(double volts, double ohms, double shutOffA) {
         return part(
-                "bank", Family.BATTERY, 10, 10, 10, 10, new Facet.PowerBank(exact(37), exact(0.87), volts, 3, exact(ohms), shutOffA));
+                "bank",
+                Family.BATTERY,
+                10,
+                10,
+                10,
+                10,
+                new Facet.PowerBank(exact(37), exact(0.87), volts, 3, exact(ohms), shutOffA));
     }
 
     private static OperatingPoint solve(Build build) {
-        return Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow().solve(0.5, BUSY);
+        return Network.of(build, build.chain().getFirst(), Reading.NOMINAL)
+                .orElseThrow()
+                .solve(0.5, BUSY);
     }
 
     @Test
     public void constantPowerBehindAResistanceSettlesAtTheUpperRoot() {
-        Build build = chain(rung("bank", rung("load")), 25, bank(5, 0.5, 0), part("load", Family.SCREEN, 1, 1, 1, 1, load(8, 1, 6)));
+        Build build = chain(
+                rung("bank", rung("load")),
+                25,
+                bank(5, 0.5, 0),
+                part("load", Family.SCREEN, 1, 1, 1, 1, load(8, 1, 6)));
         double upper = (5 + Math.sqrt(25 - 4 * 0.5 * 8)) / 2;
         assertThat(solve(build).terminalVolts()).isCloseTo(upper, within(1e-9));
     }
@@ -50,15 +62,22 @@ public class PowerClosedFormTest {
     public void justBeyondTheMostThatCanBeDrawnTheVoltageCollapses() {
         double most = 5 * 5 / (4 * 0.5);
         for (double share : new double[] {0.999, 1.001}) {
-            Build build =
-                    chain(rung("bank", rung("load")), 25, bank(5, 0.5, 0), part("load", Family.SCREEN, 1, 1, 1, 1, load(most * share, 1, 6)));
+            Build build = chain(
+                    rung("bank", rung("load")),
+                    25,
+                    bank(5, 0.5, 0),
+                    part("load", Family.SCREEN, 1, 1, 1, 1, load(most * share, 1, 6)));
             assertThat(solve(build).collapsed()).isEqualTo(share > 1);
         }
     }
 
     @Test
     public void aCollapseIsReportedAndNeverANumber() {
-        Build build = chain(rung("bank", rung("load")), 25, bank(5, 0.5, 0), part("load", Family.SCREEN, 1, 1, 1, 1, load(20, 1, 6)));
+        Build build = chain(
+                rung("bank", rung("load")),
+                25,
+                bank(5, 0.5, 0),
+                part("load", Family.SCREEN, 1, 1, 1, 1, load(20, 1, 6)));
         OperatingPoint point = solve(build);
         assertThat(point.amps()).isNaN();
         assertThat(point.stop().orElseThrow().kind()).isEqualTo(Breach.Kind.COLLAPSE);
@@ -68,8 +87,19 @@ public class PowerClosedFormTest {
     @Test
     public void aResistiveLoadDividesTheVoltage() {
         Facet.DrawsPower heater = new Facet.DrawsPower(
-                1, 5, 6, Facet.LoadKind.RESISTANCE, exact(0), exact(0), exact(0), exact(10), exact(10), exact(1), exact(0));
-        Build build = chain(rung("bank", rung("load")), 25, bank(5, 0.5, 0), part("load", Family.COOLING, 1, 1, 1, 1, heater));
+                1,
+                5,
+                6,
+                Facet.LoadKind.RESISTANCE,
+                exact(0),
+                exact(0),
+                exact(0),
+                exact(10),
+                exact(10),
+                exact(1),
+                exact(0));
+        Build build = chain(
+                rung("bank", rung("load")), 25, bank(5, 0.5, 0), part("load", Family.COOLING, 1, 1, 1, 1, heater));
         assertThat(solve(build).terminalVolts()).isCloseTo(5 * 2.5 / 3.0, within(1e-9));
     }
 
@@ -77,7 +107,8 @@ public class PowerClosedFormTest {
     public void aConstantCurrentLoadDropsOhmsTimesAmps() {
         Facet.DrawsPower led = new Facet.DrawsPower(
                 1, 5, 6, Facet.LoadKind.CURRENT, exact(0), exact(0), exact(0), exact(5), exact(5), exact(1), exact(0));
-        Build build = chain(rung("bank", rung("load")), 25, bank(5, 0.5, 0), part("load", Family.SCREEN, 1, 1, 1, 1, led));
+        Build build =
+                chain(rung("bank", rung("load")), 25, bank(5, 0.5, 0), part("load", Family.SCREEN, 1, 1, 1, 1, led));
         assertThat(solve(build).terminalVolts()).isCloseTo(4.5, within(1e-9));
     }
 
@@ -85,7 +116,11 @@ public class PowerClosedFormTest {
     public void aStepUpDrawsTheSmallerRootOfItsPowerBalance() {
         Part up = part("up", Family.CONVERTER, 1, 1, 1, 1, converter(ConverterKind.STEP_UP, 12, 0.1, 0.05, 0.06, 9, 0));
         Build build = chain(
-                rung("bank", rung("up", rung("load"))), 25, bank(5, 0, 0), up, part("load", Family.SCREEN, 1, 1, 1, 1, load(6, 11, 13)));
+                rung("bank", rung("up", rung("load"))),
+                25,
+                bank(5, 0, 0),
+                up,
+                part("load", Family.SCREEN, 1, 1, 1, 1, load(6, 11, 13)));
         double u = 5 - 0.05;
         double amps = (u - Math.sqrt(u * u - 4 * 0.06 * 6.1)) / (2 * 0.06);
         assertThat(solve(build).amps()).isCloseTo(amps, within(1e-9));
@@ -102,8 +137,7 @@ public class PowerClosedFormTest {
                     bank(5, 0, 0),
                     up,
                     part("load", Family.SCREEN, 1, 1, 1, 1, load(most * share, 11, 13)));
-            boolean limited =
-                    solve(build).breaches().stream().anyMatch(b -> b.kind() == Breach.Kind.CONVERTER_LIMIT);
+            boolean limited = solve(build).breaches().stream().anyMatch(b -> b.kind() == Breach.Kind.CONVERTER_LIMIT);
             assertThat(limited).isEqualTo(share > 1);
         }
     }
@@ -117,13 +151,15 @@ public class PowerClosedFormTest {
     public void whatGoesIntoAConverterComesOutOrWarmsIt(ConverterKind kind) {
         Part down = part("down", Family.CONVERTER, 1, 1, 1, 1, converter(kind, 5, 0.1, 0.05, 0.06, 9, 0.3));
         Build build = chain(
-                rung("bank", rung("down", rung("load"))), 25, bank(12, 0, 0), down, part("load", Family.SCREEN, 1, 1, 1, 1, load(6, 4, 6)));
+                rung("bank", rung("down", rung("load"))),
+                25,
+                bank(12, 0, 0),
+                down,
+                part("load", Family.SCREEN, 1, 1, 1, 1, load(6, 4, 6)));
         OperatingPoint.RungState state = solve(build).rung("r-down").orElseThrow();
         double in = state.voltsIn() * state.ampsIn();
         assertThat(in).isCloseTo(state.voltsOut() * state.ampsOut() + state.heatW(), within(1e-9));
-        double loss = kind == ConverterKind.LINEAR
-                ? 12 * (1.2 + 0.1 / 5) - 6
-                : 0.1 + 0.05 * 1.2 + 0.06 * 1.2 * 1.2;
+        double loss = kind == ConverterKind.LINEAR ? 12 * (1.2 + 0.1 / 5) - 6 : 0.1 + 0.05 * 1.2 + 0.06 * 1.2 * 1.2;
         assertThat(state.heatW()).isCloseTo(loss, within(1e-9));
     }
 
@@ -131,7 +167,17 @@ public class PowerClosedFormTest {
     public void aDiodeTakesItsKneeAndItsSlope() {
         Rung diode = Rung.of("d", new Rung.Diode(exact(0.3), exact(0.04), 5), rung("load"));
         Facet.DrawsPower led = new Facet.DrawsPower(
-                1, 5, 6, Facet.LoadKind.CURRENT, exact(0), exact(0), exact(0), exact(10), exact(10), exact(1), exact(0));
+                1,
+                5,
+                6,
+                Facet.LoadKind.CURRENT,
+                exact(0),
+                exact(0),
+                exact(0),
+                exact(10),
+                exact(10),
+                exact(1),
+                exact(0));
         Build build = chain(rung("bank", diode), 25, bank(5, 0, 0), part("load", Family.SCREEN, 1, 1, 1, 1, led));
         assertThat(solve(build).rung("r-load").orElseThrow().voltsIn()).isCloseTo(5 - 0.3 - 0.08, within(1e-9));
     }
@@ -142,23 +188,32 @@ public class PowerClosedFormTest {
                 "fuse",
                 new Rung.Contact(Rung.ContactKind.FUSE, exact(0.1), 5),
                 Rung.of("switch", new Rung.Contact(Rung.ContactKind.SWITCH, exact(0.2), 5), rung("load")));
-        Build build = chain(rung("bank", row), 25, bank(5, 0, 0), part("load", Family.SCREEN, 1, 1, 1, 1, load(4, 1, 6)));
+        Build build =
+                chain(rung("bank", row), 25, bank(5, 0, 0), part("load", Family.SCREEN, 1, 1, 1, 1, load(4, 1, 6)));
         OperatingPoint point = solve(build);
         double volts = (5 + Math.sqrt(25 - 4 * 0.3 * 4)) / 2;
         assertThat(point.rung("r-load").orElseThrow().voltsIn()).isCloseTo(volts, within(1e-9));
-        assertThat(point.rung("fuse").orElseThrow().ampsIn()).isCloseTo(point.rung("switch").orElseThrow().ampsIn(), within(1e-12));
+        assertThat(point.rung("fuse").orElseThrow().ampsIn())
+                .isCloseTo(point.rung("switch").orElseThrow().ampsIn(), within(1e-12));
     }
 
     @Test
     public void aPowerBankGivesItsRatedEnergyTimesItsEfficiency() {
-        Build build = chain(rung("bank", rung("load")), 25, bank(5, 0, 0), part("load", Family.SCREEN, 1, 1, 1, 1, load(5, 4, 6)));
-        assertThat(PowerEngine.evaluate(build).hours().nominal()).isCloseTo(37 * 0.87 / 5, Percentage.withPercentage(0.01));
+        Build build = chain(
+                rung("bank", rung("load")), 25, bank(5, 0, 0), part("load", Family.SCREEN, 1, 1, 1, 1, load(5, 4, 6)));
+        assertThat(PowerEngine.evaluate(build).hours().nominal())
+                .isCloseTo(37 * 0.87 / 5, Percentage.withPercentage(0.01));
     }
 
     @Test
     public void aPowerBankWithTooLittleLoadSwitchesOff() {
-        Build build = chain(rung("bank", rung("load")), 25, bank(5, 0, 0.5), part("load", Family.SCREEN, 1, 1, 1, 1, load(1, 4, 6)));
-        assertThat(PowerEngine.evaluate(build).chains().getFirst().run().end().kind()).isEqualTo(Breach.Kind.SHUTS_OFF);
+        Build build = chain(
+                rung("bank", rung("load")),
+                25,
+                bank(5, 0, 0.5),
+                part("load", Family.SCREEN, 1, 1, 1, 1, load(1, 4, 6)));
+        assertThat(PowerEngine.evaluate(build).chains().getFirst().run().end().kind())
+                .isEqualTo(Breach.Kind.SHUTS_OFF);
     }
 
     @Test
@@ -203,7 +258,8 @@ public class PowerClosedFormTest {
     @Test
     public void shortCyclesRunLikeTheirMean() {
         double cycled = PowerEngine.evaluate(alternating(2)).hours().nominal();
-        assertThat(cycled).isCloseTo(PowerEngine.evaluate(alternating(4)).hours().nominal(), Percentage.withPercentage(1));
+        assertThat(cycled)
+                .isCloseTo(PowerEngine.evaluate(alternating(4)).hours().nominal(), Percentage.withPercentage(1));
     }
 
     @Test
@@ -230,12 +286,15 @@ public class PowerClosedFormTest {
 
     @Test
     public void samplesRunFromFullToTheEndInOrder() {
-        Discharge run = PowerEngine.evaluate(alternating(30)).chains().getFirst().run();
+        Discharge run =
+                PowerEngine.evaluate(alternating(30)).chains().getFirst().run();
         assertThat(run.samples().getFirst().level()).isEqualTo(1);
         assertThat(run.samples().getLast().hours()).isCloseTo(run.hours(), within(1e-9));
         for (int i = 1; i < run.samples().size(); i++) {
-            assertThat(run.samples().get(i).hours()).isGreaterThanOrEqualTo(run.samples().get(i - 1).hours());
-            assertThat(run.samples().get(i).level()).isLessThanOrEqualTo(run.samples().get(i - 1).level());
+            assertThat(run.samples().get(i).hours())
+                    .isGreaterThanOrEqualTo(run.samples().get(i - 1).hours());
+            assertThat(run.samples().get(i).level())
+                    .isLessThanOrEqualTo(run.samples().get(i - 1).level());
         }
     }
 
@@ -250,6 +309,7 @@ public class PowerClosedFormTest {
     public void loadsOnNoRungAreNamed() {
         Part pack = part("pack", Family.BATTERY, 1, 1, 1, 1, cells(Chemistry.LI_ION, 4, 1, 3.0, 0.035, 0.02, 3.0));
         Part lost = part("lost", Family.HUB, 1, 1, 1, 1, load(1, 4, 6));
-        assertThat(PowerEngine.evaluate(chain(rung("pack"), 25, pack, lost)).unfed()).containsExactly("lost");
+        assertThat(PowerEngine.evaluate(chain(rung("pack"), 25, pack, lost)).unfed())
+                .containsExactly("lost");
     }
 }

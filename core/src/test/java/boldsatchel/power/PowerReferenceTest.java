@@ -37,17 +37,22 @@ public class PowerReferenceTest {
     }
 
     @Test(dataProvider = "seriesPackStraightIntoABoard")
-    public void aSeriesPackStraightIntoAWideInputBoardRunsUntilItsCellsAreDown(double watts, double celsius, double hours) {
-        Part pack = part("pack", Family.BATTERY, 80, 70, 20, 200, cells(Chemistry.LI_ION, 4, 1, 3.0, 0.035, 0.020, 3.0));
+    public void aSeriesPackStraightIntoAWideInputBoardRunsUntilItsCellsAreDown(
+            double watts, double celsius, double hours) {
+        Part pack =
+                part("pack", Family.BATTERY, 80, 70, 20, 200, cells(Chemistry.LI_ION, 4, 1, 3.0, 0.035, 0.020, 3.0));
         Part board = part("board", Family.X86_BOARD, 100, 70, 15, 100, load(watts, 12, 19));
-        Discharge run = only(chain(rung("pack", rung("board")), celsius, pack, board)).run();
+        Discharge run =
+                only(chain(rung("pack", rung("board")), celsius, pack, board)).run();
         assertThat(run.hours()).isCloseTo(hours, ONE_PERCENT);
         assertThat(run.end().kind()).isIn(Breach.Kind.CELL_CUTOFF, Breach.Kind.BELOW_WINDOW);
     }
 
     private static Build stepUp(double watts, double startWatts) {
-        Part pack = part("pack", Family.BATTERY, 40, 70, 20, 100, cells(Chemistry.LI_ION, 1, 2, 3.5, 0.040, 0.010, 2.8));
-        Part up = part("up", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_UP, 5.1, 0.05, 0.05, 0.06, 4.0, 0));
+        Part pack =
+                part("pack", Family.BATTERY, 40, 70, 20, 100, cells(Chemistry.LI_ION, 1, 2, 3.5, 0.040, 0.010, 2.8));
+        Part up = part(
+                "up", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_UP, 5.1, 0.05, 0.05, 0.06, 4.0, 0));
         Part board = part("board", Family.SINGLE_BOARD, 85, 56, 15, 50, load(watts, startWatts, 4.7, 5.4));
         Rung root = rung("pack", Rung.of("wire", new Rung.Wire(24, 150), rung("up", rung("board"))));
         return chain(root, 25, pack, up, board);
@@ -57,8 +62,9 @@ public class PowerReferenceTest {
     public void aStepUpChainRunsAndShowsTheExpectedTerminalsHalfFull() {
         Build build = stepUp(4.2, 4.2);
         assertThat(only(build).run().hours()).isCloseTo(5.858, ONE_PERCENT);
-        OperatingPoint half =
-                Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow().solve(0.5, Demand.of(Mode.BUSY));
+        OperatingPoint half = Network.of(build, build.chain().getFirst(), Reading.NOMINAL)
+                .orElseThrow()
+                .solve(0.5, Demand.of(Mode.BUSY));
         assertThat(half.terminalVolts()).isCloseTo(3.684, within(0.002));
         assertThat(half.amps()).isCloseTo(1.204, ONE_PERCENT);
     }
@@ -112,10 +118,13 @@ public class PowerReferenceTest {
     @Test(dataProvider = "stepDowns")
     public void anIronPhosphatePackBehindAStepDownEndsAsItsVoltageAllows(
             double outV, double q, double v, double r, double watts, double hours, Breach.Kind end) {
-        Part pack = part("pack", Family.BATTERY, 80, 70, 40, 900, cells(Chemistry.LIFEPO4, 4, 2, 6.0, 0.008, 0.015, 2.5));
-        Part down = part("down", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_DOWN, outV, q, v, r, 10, 0.4));
+        Part pack =
+                part("pack", Family.BATTERY, 80, 70, 40, 900, cells(Chemistry.LIFEPO4, 4, 2, 6.0, 0.008, 0.015, 2.5));
+        Part down = part(
+                "down", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_DOWN, outV, q, v, r, 10, 0.4));
         Part board = part("board", Family.X86_BOARD, 100, 70, 15, 100, load(watts, outV * 0.9, outV * 1.1));
-        Discharge run = only(chain(rung("pack", rung("down", rung("board"))), 25, pack, down, board)).run();
+        Discharge run = only(chain(rung("pack", rung("down", rung("board"))), 25, pack, down, board))
+                .run();
         assertThat(run.hours()).isCloseTo(hours, ONE_PERCENT);
         assertThat(run.end().kind()).isEqualTo(end);
         if (end == Breach.Kind.DROPOUT) {

@@ -26,7 +26,8 @@ public class SpreadTest {
         assertThat(spread.blame()).hasSize(2);
         assertThat(spread.blame().getFirst().input().what()).isEqualTo("b");
         assertThat(spread.blame().getFirst().share()).isCloseTo(0.8, within(1e-9));
-        assertThat(spread.blame().stream().mapToDouble(Spread.Blame::share).sum()).isCloseTo(1, within(1e-9));
+        assertThat(spread.blame().stream().mapToDouble(Spread.Blame::share).sum())
+                .isCloseTo(1, within(1e-9));
     }
 
     @Test

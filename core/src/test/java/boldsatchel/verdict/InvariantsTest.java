@@ -96,7 +96,9 @@ public class InvariantsTest {
                         d.startW(),
                         d.startSeconds(),
                         d.backlightW());
-                double after = PowerEngine.evaluate(build.withPart(part.withFacet(more))).hours().nominal();
+                double after = PowerEngine.evaluate(build.withPart(part.withFacet(more)))
+                        .hours()
+                        .nominal();
                 assertThat(after).isLessThanOrEqualTo(before + 1e-6);
             }
         }
@@ -123,7 +125,8 @@ public class InvariantsTest {
     /** A quarter turn of everything about the vertical: the shell's width and depth change places. */
     private static Build turned(Build build) {
         Shell shell = build.shells().getFirst();
-        Build turned = build.withShells(List.of(shell.withInside(/* width= */ shell.depthMm(), /* depth= */ shell.widthMm(), shell.heightMm())));
+        Build turned = build.withShells(List.of(
+                shell.withInside(/* width= */ shell.depthMm(), /* depth= */ shell.widthMm(), shell.heightMm())));
         for (Placement p : build.placements()) {
             Part part = build.part(p.part()).orElseThrow();
             var placed = p.place(part.body().bounds(), part.body().bounds());
@@ -139,8 +142,11 @@ public class InvariantsTest {
         Build build = RandomBuilds.of(seed);
         Evaluation before = Evaluator.evaluate(build);
         Evaluation after = Evaluator.evaluate(turned(build));
-        assertThat(after.balance().massG().nominal()).isCloseTo(before.balance().massG().nominal(), within(1e-6));
-        assertThat(gaps(after.fit())).usingElementComparator((a, b) -> Math.abs(a - b) < 1e-6 ? 0 : Double.compare(a, b)).isEqualTo(gaps(before.fit()));
+        assertThat(after.balance().massG().nominal())
+                .isCloseTo(before.balance().massG().nominal(), within(1e-6));
+        assertThat(gaps(after.fit()))
+                .usingElementComparator((a, b) -> Math.abs(a - b) < 1e-6 ? 0 : Double.compare(a, b))
+                .isEqualTo(gaps(before.fit()));
         assertThat(after.fit().clashes()).hasSameSizeAs(before.fit().clashes());
     }
 
@@ -156,7 +162,9 @@ public class InvariantsTest {
     @Test(dataProvider = "seeds")
     public void heatPutInIsThePowerDrawn(long seed) {
         Evaluation evaluation = Evaluator.evaluate(RandomBuilds.of(seed));
-        double fromPower = evaluation.power().heatByPart().values().stream().mapToDouble(Double::doubleValue).sum()
+        double fromPower = evaluation.power().heatByPart().values().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .sum()
                 + evaluation.power().wireHeatW();
         assertThat(evaluation.heat().heatW()).isCloseTo(fromPower, Percentage.withPercentage(1e-6));
     }

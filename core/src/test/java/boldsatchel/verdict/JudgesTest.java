@@ -47,7 +47,13 @@ public class JudgesTest {
 
     private static Part bank(double volts, double mostA, double shutOffA) {
         return part(
-                "bank", Family.BATTERY, 60, 60, 15, 200, new Facet.PowerBank(exact(37), exact(0.87), volts, mostA, exact(0.02), shutOffA));
+                "bank",
+                Family.BATTERY,
+                60,
+                60,
+                15,
+                200,
+                new Facet.PowerBank(exact(37), exact(0.87), volts, mostA, exact(0.02), shutOffA));
     }
 
     private static Part pack(int series, boolean ownCutoff) {
@@ -111,22 +117,36 @@ public class JudgesTest {
         Facet floating = new Facet.Converts(
                 ConverterKind.STEP_DOWN, 5.1, exact(0.1), exact(0.05), exact(0.03), 5, 0.4, 6, 28, 5.9);
         Part high = part("down", Family.CONVERTER, 20, 20, 5, 5, floating);
-        Part steady = part("down", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_DOWN, 5.1, 0.1, 0.05, 0.03, 5, 0.4));
+        Part steady = part(
+                "down",
+                Family.CONVERTER,
+                20,
+                20,
+                5,
+                5,
+                converter(ConverterKind.STEP_DOWN, 5.1, 0.1, 0.05, 0.03, 5, 0.4));
         Rung root = fused(rung("down", rung("board")));
-        assertThat(finding(chain(root, 25, pack(4, true), high, board(8, 8, 4.7, 5.4)), "power.no-load-voltage").numbers())
+        assertThat(finding(chain(root, 25, pack(4, true), high, board(8, 8, 4.7, 5.4)), "power.no-load-voltage")
+                        .numbers())
                 .containsEntry("volts", 5.9)
                 .containsEntry("limitV", 5.4);
-        assertThat(codes(chain(root, 25, pack(4, true), steady, board(8, 8, 4.7, 5.4)))).doesNotContain("power.no-load-voltage");
+        assertThat(codes(chain(root, 25, pack(4, true), steady, board(8, 8, 4.7, 5.4))))
+                .doesNotContain("power.no-load-voltage");
     }
 
     @Test
     public void aStepUpGivesOutAsTheBatteryFalls() {
-        Part weak = part("up", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_UP, 5.1, 0.05, 0.05, 0.06, 3.3, 0));
-        Part strong = part("up", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_UP, 5.1, 0.05, 0.05, 0.03, 9, 0));
+        Part weak = part(
+                "up", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_UP, 5.1, 0.05, 0.05, 0.06, 3.3, 0));
+        Part strong = part(
+                "up", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_UP, 5.1, 0.05, 0.05, 0.03, 9, 0));
         Rung root = fused(rung("up", rung("board")));
-        assertThat(finding(chain(root, 25, pack(1, true), weak, board(10.5, 10.5, 4.7, 5.4)), "power.step-up-limit").numbers().get("level"))
+        assertThat(finding(chain(root, 25, pack(1, true), weak, board(10.5, 10.5, 4.7, 5.4)), "power.step-up-limit")
+                        .numbers()
+                        .get("level"))
                 .isBetween(0.02, 0.5);
-        assertThat(codes(chain(root, 25, pack(1, true), strong, board(10.5, 10.5, 4.7, 5.4)))).doesNotContain("power.step-up-limit");
+        assertThat(codes(chain(root, 25, pack(1, true), strong, board(10.5, 10.5, 4.7, 5.4))))
+                .doesNotContain("power.step-up-limit");
     }
 
     @Test
@@ -135,25 +155,34 @@ public class JudgesTest {
         Rung thick = rung("bank", Rung.of("wire", new Rung.Wire(20, 1200), rung("board")));
         Finding f = finding(chain(thin, 25, bank(5, 3, 0), board(2.5, 2.5, 4.7, 5.5)), "power.cable-drop");
         assertThat(f.numbers().get("volts")).isCloseTo(4.55, within(0.02));
-        assertThat(codes(chain(thick, 25, bank(5, 3, 0), board(2.5, 2.5, 4.7, 5.5)))).noneMatch(c -> c.startsWith("power.cable"));
+        assertThat(codes(chain(thick, 25, bank(5, 3, 0), board(2.5, 2.5, 4.7, 5.5))))
+                .noneMatch(c -> c.startsWith("power.cable"));
     }
 
     @Test
     public void aWireTooThinForItsCurrentIsSeen() {
         Rung thin = fused(Rung.of("wire", new Rung.Wire(26, 50), rung("board")));
         Rung thick = fused(Rung.of("wire", new Rung.Wire(18, 50), rung("board")));
-        assertThat(finding(chain(thin, 25, pack(4, true), board(30, 30, 10, 19)), "power.wire-thin").numbers()).containsEntry("limitA", 1.1);
-        assertThat(codes(chain(thick, 25, pack(4, true), board(30, 30, 10, 19)))).doesNotContain("power.wire-thin");
+        assertThat(finding(chain(thin, 25, pack(4, true), board(30, 30, 10, 19)), "power.wire-thin")
+                        .numbers())
+                .containsEntry("limitA", 1.1);
+        assertThat(codes(chain(thick, 25, pack(4, true), board(30, 30, 10, 19))))
+                .doesNotContain("power.wire-thin");
     }
 
     @Test
     public void aPackWithoutItsOwnCutOffNeedsOne() {
-        assertThat(codes(chain(fused(rung("board")), 25, pack(4, false), board(20, 20, 10, 19)))).contains("power.no-cutoff");
+        assertThat(codes(chain(fused(rung("board")), 25, pack(4, false), board(20, 20, 10, 19))))
+                .contains("power.no-cutoff");
         Rung guarded = Rung.of(
                 "r-pack",
                 new Rung.OfPart("pack"),
-                Rung.of("cut", new Rung.Contact(Rung.ContactKind.PROTECTION, exact(0.01), 10), fused(rung("board")).feeds().getFirst()));
-        assertThat(codes(chain(guarded, 25, pack(4, false), board(20, 20, 10, 19)))).doesNotContain("power.no-cutoff");
+                Rung.of(
+                        "cut",
+                        new Rung.Contact(Rung.ContactKind.PROTECTION, exact(0.01), 10),
+                        fused(rung("board")).feeds().getFirst()));
+        assertThat(codes(chain(guarded, 25, pack(4, false), board(20, 20, 10, 19))))
+                .doesNotContain("power.no-cutoff");
     }
 
     @Test
@@ -164,12 +193,14 @@ public class JudgesTest {
 
     @Test
     public void cellsWithoutAFuseAreSeen() {
-        assertThat(codes(chain(rung("pack", rung("board")), 25, pack(4, true), board(20, 20, 10, 19)))).contains("power.no-fuse");
+        assertThat(codes(chain(rung("pack", rung("board")), 25, pack(4, true), board(20, 20, 10, 19))))
+                .contains("power.no-fuse");
     }
 
     @Test
     public void aFullPackAboveTheBoardsWindowIsSeen() {
-        Finding f = finding(chain(fused(rung("board")), 25, pack(5, true), board(20, 20, 12, 19)), "power.over-voltage");
+        Finding f =
+                finding(chain(fused(rung("board")), 25, pack(5, true), board(20, 20, 12, 19)), "power.over-voltage");
         assertThat(f.numbers().get("volts")).isGreaterThan(19);
     }
 
@@ -178,7 +209,8 @@ public class JudgesTest {
         Build sleeps = chain(rung("bank", rung("board")), 25, bank(5, 3, 0.2), board(8, 8, 4.5, 5.5));
         assertThat(finding(sleeps, "power.bank-sleep").numbers()).containsEntry("limitA", 0.2);
         assertThat(codes(sleeps)).contains("power.level-unseen");
-        assertThat(codes(chain(rung("bank", rung("board")), 25, bank(5, 3, 0.01), board(8, 8, 4.5, 5.5)))).doesNotContain("power.bank-sleep");
+        assertThat(codes(chain(rung("bank", rung("board")), 25, bank(5, 3, 0.01), board(8, 8, 4.5, 5.5))))
+                .doesNotContain("power.bank-sleep");
     }
 
     @Test
@@ -191,10 +223,19 @@ public class JudgesTest {
 
     @Test
     public void aConverterWithTooLittleInputDropsOut() {
-        Part down = part("down", Family.CONVERTER, 20, 20, 5, 5, converter(ConverterKind.STEP_DOWN, 12, 0.1, 0.05, 0.03, 5, 0.5));
+        Part down = part(
+                "down",
+                Family.CONVERTER,
+                20,
+                20,
+                5,
+                5,
+                converter(ConverterKind.STEP_DOWN, 12, 0.1, 0.05, 0.03, 5, 0.5));
         Rung root = fused(rung("down", rung("board")));
-        assertThat(codes(chain(root, 25, pack(3, true), down, board(8, 8, 11, 13)))).contains("power.dropout");
-        assertThat(codes(chain(root, 25, pack(4, true), down, board(8, 8, 11, 13)))).doesNotContain("power.dropout");
+        assertThat(codes(chain(root, 25, pack(3, true), down, board(8, 8, 11, 13))))
+                .contains("power.dropout");
+        assertThat(codes(chain(root, 25, pack(4, true), down, board(8, 8, 11, 13))))
+                .doesNotContain("power.dropout");
     }
 
     @Test
@@ -212,9 +253,12 @@ public class JudgesTest {
 
     @Test
     public void packsStopsAtAClashWatchesANarrowGapAndIsFineBeyond() {
-        assertThat(Evaluator.evaluate(two(-1)).verdict(Verdict.Kind.PACKS).state()).isEqualTo(State.STOP);
-        assertThat(Evaluator.evaluate(two(0.4)).verdict(Verdict.Kind.PACKS).state()).isEqualTo(State.WATCH);
-        assertThat(Evaluator.evaluate(two(2)).verdict(Verdict.Kind.PACKS).state()).isEqualTo(State.FINE);
+        assertThat(Evaluator.evaluate(two(-1)).verdict(Verdict.Kind.PACKS).state())
+                .isEqualTo(State.STOP);
+        assertThat(Evaluator.evaluate(two(0.4)).verdict(Verdict.Kind.PACKS).state())
+                .isEqualTo(State.WATCH);
+        assertThat(Evaluator.evaluate(two(2)).verdict(Verdict.Kind.PACKS).state())
+                .isEqualTo(State.FINE);
         assertThat(codes(two(-1))).contains("fit.clash");
         assertThat(codes(two(0.4))).contains("fit.gap");
         assertThat(codes(two(2))).noneMatch(c -> c.startsWith("fit."));
@@ -236,13 +280,15 @@ public class JudgesTest {
                         l.tipMarginDeg(),
                         l.heatMarginK())));
         assertThat(codes(tight)).contains("fit.size");
-        assertThat(Evaluator.evaluate(tight).verdict(Verdict.Kind.PACKS).state()).isEqualTo(State.STOP);
+        assertThat(Evaluator.evaluate(tight).verdict(Verdict.Kind.PACKS).state())
+                .isEqualTo(State.STOP);
     }
 
     @Test
     public void anAntennaInMetalIsShielded() {
         Part antenna = part("antenna", Family.RADIO, 40, 10, 1, 2, new Facet.Radiates());
-        assertThat(codes(packed(box(200, 100, 40, 1, Material.STEEL_PAINTED), List.of(antenna), List.of(new Vec(5, 5, 5)))))
+        assertThat(codes(packed(
+                        box(200, 100, 40, 1, Material.STEEL_PAINTED), List.of(antenna), List.of(new Vec(5, 5, 5)))))
                 .contains("fit.antenna-metal");
         assertThat(codes(packed(box(200, 100, 40, 1, Material.PLASTIC), List.of(antenna), List.of(new Vec(5, 5, 5)))))
                 .doesNotContain("fit.antenna-metal");
@@ -251,13 +297,25 @@ public class JudgesTest {
     @Test
     public void aFanWithoutAWayOutIsSeen() {
         Part fan = part("fan", Family.COOLING, 30, 30, 10, 5, new Facet.MovesAir(exact(1), exact(20)));
-        assertThat(codes(packed(box(200, 100, 40, 2, Material.PLASTIC), List.of(fan), List.of(new Vec(5, 5, 5))))).contains("heat.no-inlet");
+        assertThat(codes(packed(box(200, 100, 40, 2, Material.PLASTIC), List.of(fan), List.of(new Vec(5, 5, 5)))))
+                .contains("heat.no-inlet");
     }
 
     @Test
     public void aHotPartIsNamedWithItsLimit() {
-        Part hot = part("board", Family.X86_BOARD, 80, 60, 10, 90, load(20, 4, 6), new Facet.Thermal(80, Optional.of(exact(6)), Optional.empty()));
-        Build build = packed(box(200, 100, 40, 2, Material.PLASTIC), List.of(bank(5, 6, 0), hot), List.of(new Vec(0, 0, 10), new Vec(90, 10, 10)))
+        Part hot = part(
+                "board",
+                Family.X86_BOARD,
+                80,
+                60,
+                10,
+                90,
+                load(20, 4, 6),
+                new Facet.Thermal(80, Optional.of(exact(6)), Optional.empty()));
+        Build build = packed(
+                        box(200, 100, 40, 2, Material.PLASTIC),
+                        List.of(bank(5, 6, 0), hot),
+                        List.of(new Vec(0, 0, 10), new Vec(90, 10, 10)))
                 .withChain(List.of(rung("bank", rung("board"))));
         Finding f = Evaluator.evaluate(build).findings().stream()
                 .filter(x -> x.code().equals("heat.part") && x.subjects().contains("board"))
@@ -266,7 +324,8 @@ public class JudgesTest {
         assertThat(f.severity()).isEqualTo(Severity.STOP);
         assertThat(f.numbers()).containsEntry("limitC", 80.0);
         assertThat(f.message()).contains("sealed");
-        assertThat(Evaluator.evaluate(build).verdict(Verdict.Kind.KEEPS_COOL).state()).isEqualTo(State.STOP);
+        assertThat(Evaluator.evaluate(build).verdict(Verdict.Kind.KEEPS_COOL).state())
+                .isEqualTo(State.STOP);
     }
 
     @DataProvider
@@ -282,8 +341,10 @@ public class JudgesTest {
     }
 
     @Test(dataProvider = "againstLimits")
-    public void aRangeAcrossTheLimitIsWatched(double value, double low, double high, double limit, boolean more, State state) {
-        assertThat(Verdict.against(value, low, high, OptionalDouble.of(limit), more)).isEqualTo(state);
+    public void aRangeAcrossTheLimitIsWatched(
+            double value, double low, double high, double limit, boolean more, State state) {
+        assertThat(Verdict.against(value, low, high, OptionalDouble.of(limit), more))
+                .isEqualTo(state);
     }
 
     @Test
@@ -294,15 +355,40 @@ public class JudgesTest {
     @Test
     public void carriesAndCostsCountWhatTheBriefLimits() {
         Part dear = new Part(
-                "dear", "dear", Family.DRIVE, "", new Figure(500, 10, Basis.MEASURED), exact(200), Part.Standing.TO_BUY, block("dear", 1, 1, 1).body(), List.of());
+                "dear",
+                "dear",
+                Family.DRIVE,
+                "",
+                new Figure(500, 10, Basis.MEASURED),
+                exact(200),
+                Part.Standing.TO_BUY,
+                block("dear", 1, 1, 1).body(),
+                List.of());
         Build build = Build.empty("x").withParts(List.of(dear));
         Brief.Limits l = build.brief().limits();
         Build limited = build.withBrief(build.brief()
                 .withLimits(new Brief.Limits(
-                        Optional.empty(), Optional.of(400.0), Optional.of(100.0), l.widthMm(), l.depthMm(), l.heightMm(), 0.8, 10, 5)));
+                        Optional.empty(),
+                        Optional.of(400.0),
+                        Optional.of(100.0),
+                        l.widthMm(),
+                        l.depthMm(),
+                        l.heightMm(),
+                        0.8,
+                        10,
+                        5)));
         assertThat(codes(limited)).contains("balance.too-heavy", "cost.over");
         assertThat(codes(build)).doesNotContain("balance.too-heavy", "cost.over");
-        Part owned = new Part("dear", "dear", Family.DRIVE, "", dear.massG(), dear.price(), Part.Standing.OWNED, dear.body(), List.of());
+        Part owned = new Part(
+                "dear",
+                "dear",
+                Family.DRIVE,
+                "",
+                dear.massG(),
+                dear.price(),
+                Part.Standing.OWNED,
+                dear.body(),
+                List.of());
         Evaluation evaluation = Evaluator.evaluate(limited.withParts(List.of(owned)));
         assertThat(evaluation.cost().toSpend().nominal()).isZero();
         assertThat(evaluation.cost().inHand()).isEqualTo(200);
@@ -323,8 +409,9 @@ public class JudgesTest {
     @Test
     public void gravestFindingsComeFirst() {
         Build build = chain(rung("pack", rung("board")), 25, pack(5, false), board(20, 20, 12, 19));
-        List<Severity> severities =
-                Evaluator.evaluate(build).findings().stream().map(Finding::severity).toList();
+        List<Severity> severities = Evaluator.evaluate(build).findings().stream()
+                .map(Finding::severity)
+                .toList();
         assertThat(severities).isSorted();
         assertThat(Evaluator.evaluate(build).stops()).isTrue();
     }

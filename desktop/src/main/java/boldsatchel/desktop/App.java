@@ -40,7 +40,9 @@ public final class App {
 
     private static String sheet(String name) {
         return Objects.requireNonNull(
-                        name.startsWith("/") ? atlantafx.base.theme.PrimerLight.class.getResource(name) : App.class.getResource(name),
+                        name.startsWith("/")
+                                ? atlantafx.base.theme.PrimerLight.class.getResource(name)
+                                : App.class.getResource(name),
                         name)
                 .toExternalForm();
     }
@@ -66,7 +68,9 @@ public final class App {
         stage.setScene(scene);
         stage.setMinWidth(1180);
         stage.setMinHeight(720);
-        session.standing().subscribe(standing -> stage.setTitle((standing.changed() ? "• " : "") + session.build().name() + " – Bold Satchel"));
+        session.standing()
+                .subscribe(standing -> stage.setTitle(
+                        (standing.changed() ? "• " : "") + session.build().name() + " – Bold Satchel"));
         stage.setOnCloseRequest(e -> {
             if (!session.isChanged()) {
                 Recovery.forget();

@@ -49,8 +49,12 @@ public final class Main implements Callable<Integer> {
 
     /** The program. */
     public static void main(String[] args) {
-        System.setProperty("boldsatchel.log", AppFolders.state().resolve("satchel.log").toString());
-        System.exit(run(args, new PrintWriter(System.out, true, java.nio.charset.StandardCharsets.UTF_8), new PrintWriter(System.err, true, java.nio.charset.StandardCharsets.UTF_8)));
+        System.setProperty(
+                "boldsatchel.log", AppFolders.state().resolve("satchel.log").toString());
+        System.exit(run(
+                args,
+                new PrintWriter(System.out, true, java.nio.charset.StandardCharsets.UTF_8),
+                new PrintWriter(System.err, true, java.nio.charset.StandardCharsets.UTF_8)));
     }
 
     /** Runs a command line; the exit code. */
@@ -98,7 +102,8 @@ public final class Main implements Callable<Integer> {
 
     private static BuildFormat.Document demo(String name) throws UserException {
         Build build = Library.demo(name)
-                .orElseThrow(() -> new UserException("There is no demo “" + name + "”. Choose one of " + String.join(", ", Library.DEMOS) + "."));
+                .orElseThrow(() -> new UserException(
+                        "There is no demo “" + name + "”. Choose one of " + String.join(", ", Library.DEMOS) + "."));
         return new BuildFormat.Document(build, Extras.NONE);
     }
 
@@ -108,7 +113,11 @@ public final class Main implements Callable<Integer> {
         @SuppressWarnings("NullAway.Init")
         Optional<Path> shot;
 
-        @Option(names = "--stage", paramLabel = "STAGE", description = "open at Brief, Shelf, Power, Pack or Book", defaultValue = "Pack")
+        @Option(
+                names = "--stage",
+                paramLabel = "STAGE",
+                description = "open at Brief, Shelf, Power, Pack or Book",
+                defaultValue = "Pack")
         @SuppressWarnings("NullAway.Init")
         String stage;
 
@@ -120,7 +129,11 @@ public final class Main implements Callable<Integer> {
     }
 
     private static int window(BuildFormat.Document document, Optional<Path> file, WindowOptions options) {
-        long started = ProcessHandle.current().info().startInstant().map(i -> i.toEpochMilli()).orElse(System.currentTimeMillis());
+        long started = ProcessHandle.current()
+                .info()
+                .startInstant()
+                .map(i -> i.toEpochMilli())
+                .orElse(System.currentTimeMillis());
         Launcher.launch(stage -> {
             App app = new App(document);
             app.desk().dark().set(options.dark);
@@ -133,7 +146,8 @@ public final class Main implements Callable<Integer> {
             }
             app.show(stage);
             Shots.afterPulses(() -> {
-                org.slf4j.LoggerFactory.getLogger(Main.class).info("window up after {} ms", System.currentTimeMillis() - started);
+                org.slf4j.LoggerFactory.getLogger(Main.class)
+                        .info("window up after {} ms", System.currentTimeMillis() - started);
                 options.shot.ifPresent(to -> Shots.takeAndEnd(app.scene(), to));
             });
         });
@@ -142,7 +156,11 @@ public final class Main implements Callable<Integer> {
 
     @Command(name = "demo", description = "Opens a demo build.", mixinStandardHelpOptions = true)
     static final class Demo implements Callable<Integer> {
-        @Parameters(arity = "0..1", paramLabel = "NAME", description = "cave-survey, orchard-ledger or harbour-watch", defaultValue = "orchard-ledger")
+        @Parameters(
+                arity = "0..1",
+                paramLabel = "NAME",
+                description = "cave-survey, orchard-ledger or harbour-watch",
+                defaultValue = "orchard-ledger")
         @SuppressWarnings("NullAway.Init")
         private String name;
 
@@ -171,7 +189,10 @@ public final class Main implements Callable<Integer> {
         }
     }
 
-    @Command(name = "check", description = "Judges a build; exits 0 when nothing says stop, 1 otherwise, 2 on a bad file.", mixinStandardHelpOptions = true)
+    @Command(
+            name = "check",
+            description = "Judges a build; exits 0 when nothing says stop, 1 otherwise, 2 on a bad file.",
+            mixinStandardHelpOptions = true)
     static final class Check implements Callable<Integer> {
         @Parameters(paramLabel = "FILE|demo:NAME", description = "a build file or a demo")
         @SuppressWarnings("NullAway.Init")
@@ -193,7 +214,9 @@ public final class Main implements Callable<Integer> {
             } else {
                 out.println(evaluation.build().name());
                 for (Verdict v : evaluation.verdicts()) {
-                    out.printf("  %-11s %-5s %10s  %s%n", v.kind().title(), v.state().words(), v.kind().format(v.value()), v.sentence());
+                    out.printf(
+                            "  %-11s %-5s %10s  %s%n",
+                            v.kind().title(), v.state().words(), v.kind().format(v.value()), v.sentence());
                 }
                 for (Finding f : evaluation.findings()) {
                     out.printf("  %s %s: %s%n", f.severity().words(), f.code(), f.message());
@@ -203,13 +226,20 @@ public final class Main implements Callable<Integer> {
         }
     }
 
-    @Command(name = "export", description = "Writes the build sheet, drawings and parts list.", mixinStandardHelpOptions = true)
+    @Command(
+            name = "export",
+            description = "Writes the build sheet, drawings and parts list.",
+            mixinStandardHelpOptions = true)
     static final class Export implements Callable<Integer> {
         @Parameters(paramLabel = "FILE|demo:NAME", description = "a build file or a demo")
         @SuppressWarnings("NullAway.Init")
         private String source;
 
-        @Option(names = "--to", required = true, paramLabel = "DIR", description = "folder to write to; made if missing")
+        @Option(
+                names = "--to",
+                required = true,
+                paramLabel = "DIR",
+                description = "folder to write to; made if missing")
         @SuppressWarnings("NullAway.Init")
         private Path folder;
 
@@ -219,7 +249,8 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() throws UserException {
-            Map<String, byte[]> files = Book.files(Evaluator.evaluate(document(source).build()));
+            Map<String, byte[]> files =
+                    Book.files(Evaluator.evaluate(document(source).build()));
             try {
                 Files.createDirectories(folder);
                 for (Map.Entry<String, byte[]> file : files.entrySet()) {
@@ -227,7 +258,8 @@ public final class Main implements Callable<Integer> {
                     spec.commandLine().getOut().println(folder.resolve(file.getKey()));
                 }
             } catch (IOException e) {
-                throw new UserException(folder + ": cannot be written (" + e.getMessage() + "). Choose another folder.");
+                throw new UserException(
+                        folder + ": cannot be written (" + e.getMessage() + "). Choose another folder.");
             }
             return 0;
         }
@@ -235,7 +267,11 @@ public final class Main implements Callable<Integer> {
 
     @Command(name = "screenshots", description = "Takes the pictures of the manual.", mixinStandardHelpOptions = true)
     static final class Screenshots implements Callable<Integer> {
-        @Option(names = "--to", paramLabel = "DIR", description = "folder to write to", defaultValue = "docs/screenshots")
+        @Option(
+                names = "--to",
+                paramLabel = "DIR",
+                description = "folder to write to",
+                defaultValue = "docs/screenshots")
         @SuppressWarnings("NullAway.Init")
         private Path folder;
 

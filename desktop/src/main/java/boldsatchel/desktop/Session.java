@@ -24,7 +24,8 @@ import javafx.beans.property.StringProperty;
 public final class Session {
 
     private final ReadOnlyObjectWrapper<Evaluation> evaluation;
-    private final ReadOnlyObjectWrapper<Standing> standing = new ReadOnlyObjectWrapper<>(new Standing(false, Optional.empty()));
+    private final ReadOnlyObjectWrapper<Standing> standing =
+            new ReadOnlyObjectWrapper<>(new Standing(false, Optional.empty()));
     private final StringProperty selection = new SimpleStringProperty("");
     private History history;
     private Extras extras;
@@ -161,8 +162,7 @@ public final class Session {
      *
      * @param overwrite whether to write over what changed on disk
      */
-    public void saveTo(Path to, boolean overwrite)
-            throws BuildStore.StoreException, BuildStore.ChangedOnDiskException {
+    public void saveTo(Path to, boolean overwrite) throws BuildStore.StoreException, BuildStore.ChangedOnDiskException {
         Optional<String> known = file.equals(Optional.of(to)) ? knownText : Optional.empty();
         knownText = Optional.of(BuildStore.save(to, new BuildFormat.Document(build(), extras), known, overwrite));
         file = Optional.of(to);

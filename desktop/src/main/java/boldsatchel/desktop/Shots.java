@@ -41,13 +41,38 @@ final class Shots {
     private record Shot(String file, String demo, String stage, boolean dark, Consumer<App> prepare) {}
 
     private static final List<Shot> MANUAL = List.of(
-            new Shot("brief.png", "cave-survey", "Brief", false, a -> a.desk().working().set(Optional.of(Verdict.Kind.LASTS))),
-            new Shot("shelf.png", "cave-survey", "Shelf", false, a -> a.desk().session().selection().set("battery")),
-            new Shot("power.png", "cave-survey", "Power", false, a -> a.desk().session().selection().set("main-wire")),
+            new Shot(
+                    "brief.png",
+                    "cave-survey",
+                    "Brief",
+                    false,
+                    a -> a.desk().working().set(Optional.of(Verdict.Kind.LASTS))),
+            new Shot(
+                    "shelf.png",
+                    "cave-survey",
+                    "Shelf",
+                    false,
+                    a -> a.desk().session().selection().set("battery")),
+            new Shot(
+                    "power.png",
+                    "cave-survey",
+                    "Power",
+                    false,
+                    a -> a.desk().session().selection().set("main-wire")),
             new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),
-            new Shot("pack-lid-clash.png", "harbour-watch", "Pack", false, a -> a.desk().session().selection().set("ball")),
+            new Shot(
+                    "pack-lid-clash.png",
+                    "harbour-watch",
+                    "Pack",
+                    false,
+                    a -> a.desk().session().selection().set("ball")),
             new Shot("pack-core.png", "harbour-watch", "Pack", false, Shots::drill),
-            new Shot("pack-dark.png", "cave-survey", "Pack", true, a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
+            new Shot(
+                    "pack-dark.png",
+                    "cave-survey",
+                    "Pack",
+                    true,
+                    a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
             new Shot("book.png", "orchard-ledger", "Book", false, a -> {}));
 
     /** Switches the core sample on, as a click would. */

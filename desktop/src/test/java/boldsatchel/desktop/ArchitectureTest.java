@@ -36,7 +36,13 @@ public class ArchitectureTest {
 
     @Test
     public void theCoreKnowsNoWindow() {
-        noClasses().that().resideInAnyPackage(CORE).should().dependOnClassesThat().resideInAnyPackage(WINDOW).check(classes);
+        noClasses()
+                .that()
+                .resideInAnyPackage(CORE)
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(WINDOW)
+                .check(classes);
     }
 
     @Test
@@ -86,12 +92,16 @@ public class ArchitectureTest {
                 .resideInAnyPackage(ENGINES)
                 .should()
                 .dependOnClassesThat()
-                .resideInAnyPackage("boldsatchel.verdict..", "boldsatchel.edit..", "boldsatchel.drawing..", "boldsatchel.format..")
+                .resideInAnyPackage(
+                        "boldsatchel.verdict..", "boldsatchel.edit..", "boldsatchel.drawing..", "boldsatchel.format..")
                 .check(classes);
     }
 
     @Test
     public void roomsOfTheCoreMakeNoCircle() {
-        slices().matching("boldsatchel.(build|quantity|power|fit|balance|heat|cost|verdict|drawing)..").should().beFreeOfCycles().check(classes);
+        slices().matching("boldsatchel.(build|quantity|power|fit|balance|heat|cost|verdict|drawing)..")
+                .should()
+                .beFreeOfCycles()
+                .check(classes);
     }
 }

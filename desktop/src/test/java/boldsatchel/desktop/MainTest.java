@@ -34,18 +34,23 @@ public class MainTest {
         Ran ran = run("check", "demo:" + demo, "--json");
         assertThat(ran.code()).isEqualTo(1);
         assertThat(ran.err()).isEmpty();
-        assertThat(ran.out().strip()).startsWith("{").endsWith("}").contains("\"verdicts\"", "\"findings\"", "\"severity\": \"stop\"");
+        assertThat(ran.out().strip())
+                .startsWith("{")
+                .endsWith("}")
+                .contains("\"verdicts\"", "\"findings\"", "\"severity\": \"stop\"");
     }
 
     @Test
     public void checkingInWordsNamesEveryQuestion() {
-        assertThat(run("check", "demo:orchard-ledger").out()).contains("Packs", "Lasts", "Keeps cool", "Carries", "Stands", "Costs", "balance.tips");
+        assertThat(run("check", "demo:orchard-ledger").out())
+                .contains("Packs", "Lasts", "Keeps cool", "Carries", "Stands", "Costs", "balance.tips");
     }
 
     @Test
     public void aSoundBuildExitsZero() throws IOException {
         Path file = Files.createTempFile("sound", ".satchel.json");
-        Files.writeString(file, BuildFormat.write(new BuildFormat.Document(boldsatchel.build.Build.empty("sound"), Extras.NONE)));
+        Files.writeString(
+                file, BuildFormat.write(new BuildFormat.Document(boldsatchel.build.Build.empty("sound"), Extras.NONE)));
         assertThat(run("check", file.toString()).code()).isZero();
         Files.delete(file);
     }
@@ -76,7 +81,8 @@ public class MainTest {
         Path file = Files.createTempFile("bad", ".satchel.json");
         Files.writeString(
                 file,
-                BuildFormat.write(new BuildFormat.Document(Library.demo("cave-survey").orElseThrow(), Extras.NONE))
+                BuildFormat.write(new BuildFormat.Document(
+                                Library.demo("cave-survey").orElseThrow(), Extras.NONE))
                         .replaceFirst("\"plastic\"", "\"cheese\""));
         Ran ran = run("check", file.toString());
         assertThat(ran.code()).isEqualTo(2);

@@ -165,7 +165,9 @@ public class WindowTest {
         robot.clickOn("#shelf-search").write("4S1P");
         settle();
         Part small = app().desk().library().part("pack-4s1p").orElseThrow();
-        Build expected = Edits.replacePart(build().part("battery").orElseThrow(), small).change().apply(build());
+        Build expected = Edits.replacePart(build().part("battery").orElseThrow(), small)
+                .change()
+                .apply(build());
         robot.clickOn("#shelf-replace");
         settle();
         assertThat(build()).isEqualTo(expected);
@@ -187,7 +189,8 @@ public class WindowTest {
         assertThat(codes()).contains("fit.clash");
         assertThat(evaluation().verdict(Verdict.Kind.PACKS).state()).isEqualTo(State.STOP);
         assertThat(robot.lookup("#plan").queryAs(DrawingView.class).drawing().marks())
-                .anyMatch(m -> m instanceof boldsatchel.drawing.Mark.Text t && t.text().startsWith("clash"));
+                .anyMatch(m ->
+                        m instanceof boldsatchel.drawing.Mark.Text t && t.text().startsWith("clash"));
         assertThat(text("#undo")).startsWith("Undo: move 4S2P pack");
         robot.clickOn("#undo");
         settle();
@@ -203,7 +206,8 @@ public class WindowTest {
         open("brief");
         write("#limit-width", "5 in");
         assertThat(build().brief().limits().widthMm()).contains(127.0);
-        assertThat(robot.lookup("#limit-width").queryAs(TextField.class).getText()).isEqualTo("127 mm");
+        assertThat(robot.lookup("#limit-width").queryAs(TextField.class).getText())
+                .isEqualTo("127 mm");
         assertThat(codes()).contains("fit.size");
         write("#limit-depth", "5 W");
         assertThat(build().brief().limits().depthMm()).contains(165.0);
@@ -253,14 +257,19 @@ public class WindowTest {
         Path file = folder.resolve("broken.satchel.json");
         Files.writeString(
                 file,
-                BuildFormat.write(new BuildFormat.Document(build(), Extras.NONE)).replaceFirst("\"quarterTurns\": 0", "\"quarterTurns\": \"?\""));
+                BuildFormat.write(new BuildFormat.Document(build(), Extras.NONE))
+                        .replaceFirst("\"quarterTurns\": 0", "\"quarterTurns\": \"?\""));
         Build before = build();
         onFx(() -> {
             app().frame().files().open(file);
             return 0;
         });
         settle();
-        assertThat(text("#message-text")).contains("broken.satchel.json").contains("line ").contains("quarterTurns").contains("integer");
+        assertThat(text("#message-text"))
+                .contains("broken.satchel.json")
+                .contains("line ")
+                .contains("quarterTurns")
+                .contains("integer");
         assertThat(build()).isEqualTo(before);
         robot.clickOn("#message-close");
         settle();
@@ -297,10 +306,15 @@ public class WindowTest {
             app().frame().files().export(to);
             return 0;
         });
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> Files.exists(to.resolve("parts.csv")) && text("#message-text").startsWith("Wrote"));
+        WaitForAsyncUtils.waitFor(
+                20,
+                TimeUnit.SECONDS,
+                () -> Files.exists(to.resolve("parts.csv"))
+                        && text("#message-text").startsWith("Wrote"));
         assertThat(to.resolve("build-sheet.pdf")).isNotEmptyFile();
         assertThat(Files.readString(to.resolve("plan-of-slab.svg"))).contains("data-subject=\"battery\"");
-        assertThat(Files.readAllLines(to.resolve("parts.csv"))).hasSize(build().parts().size() + 1);
+        assertThat(Files.readAllLines(to.resolve("parts.csv")))
+                .hasSize(build().parts().size() + 1);
     }
 
     @Test
@@ -338,7 +352,8 @@ public class WindowTest {
         assertThat(build().placement("speakers").orElseThrow().at().x()).isCloseTo(76.2, within(1e-9));
         robot.clickOn("#turn");
         settle();
-        assertThat(build().placement("speakers").orElseThrow().orientation().quarterTurns()).isEqualTo(1);
+        assertThat(build().placement("speakers").orElseThrow().orientation().quarterTurns())
+                .isEqualTo(1);
         robot.clickOn("#unplace");
         settle();
         assertThat(codes()).contains("fit.on-the-table");
@@ -371,7 +386,9 @@ public class WindowTest {
     public void aVerdictOpensItsWorkingWithTheInputsToBlame() {
         robot.clickOn("#card-lasts");
         settle();
-        assertThat(robot.lookup(".step-what").queryAllAs(Label.class)).extracting(Label::getText).contains("Mean current");
+        assertThat(robot.lookup(".step-what").queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .contains("Mean current");
         assertThat(robot.lookup(".side-content .label").queryAllAs(Label.class))
                 .anyMatch(l -> l.getText().startsWith("cell capacity of 4S2P pack"));
     }
@@ -385,10 +402,15 @@ public class WindowTest {
         });
         settle();
         write("#wire-gauge", "AWG 18");
-        assertThat(build().rungs().filter(r -> r.id().equals("screen-wire")).findFirst().orElseThrow().stage())
+        assertThat(build().rungs()
+                        .filter(r -> r.id().equals("screen-wire"))
+                        .findFirst()
+                        .orElseThrow()
+                        .stage())
                 .isEqualTo(new Rung.Wire(18, 160));
         write("#wire-gauge", "thick");
-        assertThat(robot.lookup(".field-error").queryAllAs(Label.class)).anyMatch(l -> l.getText().contains("no wire gauge"));
+        assertThat(robot.lookup(".field-error").queryAllAs(Label.class))
+                .anyMatch(l -> l.getText().contains("no wire gauge"));
         MenuButton hang = robot.lookup("#hang").query();
         assertThat(hang.getItems()).extracting(i -> i.getText()).contains("fuse, 5 A");
         long rungs = build().rungs().count();
@@ -470,7 +492,10 @@ public class WindowTest {
         for (String stage : List.of("brief", "shelf", "power", "pack", "book")) {
             open(stage);
             for (Node node : robot.lookup(".button").queryAll()) {
-                if (node instanceof Labeled button && button.isVisible() && node.getScene() != null && !button.getText().isEmpty()) {
+                if (node instanceof Labeled button
+                        && button.isVisible()
+                        && node.getScene() != null
+                        && !button.getText().isEmpty()) {
                     Bounds b = onFx(() -> node.localToScene(node.getBoundsInLocal()));
                     assertThat(b.getMaxX()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(1280.5);
                     assertThat(b.getMaxY()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(800.5);

@@ -20,6 +20,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextArea;
@@ -62,7 +63,9 @@ public final class BriefStage implements WorkStage {
     @Override
     public State standing(Evaluation evaluation) {
         Brief brief = evaluation.build().brief();
-        boolean enough = brief.limits().hours().isPresent() && brief.limits().massG().isPresent() && !brief.purpose().isBlank();
+        boolean enough = brief.limits().hours().isPresent()
+                && brief.limits().massG().isPresent()
+                && !brief.purpose().isBlank();
         return enough ? State.FINE : State.WATCH;
     }
 
@@ -72,14 +75,27 @@ public final class BriefStage implements WorkStage {
 
     private void show() {
         Evaluation evaluation = desk.session().evaluation().get();
-        if (shown.equals(Optional.of(evaluation.build().brief())) && !columns.getChildren().isEmpty()) {
+        if (shown.equals(Optional.of(evaluation.build().brief()))
+                && !columns.getChildren().isEmpty()) {
             return;
         }
         shown = Optional.of(evaluation.build().brief());
-        VBox left = new VBox(8, Ui.label("What is it for?", "section"), purposeArea(), Ui.label("Hard limits", "section"), limits(), Ui.label("Where it is used", "section"), surroundings());
+        VBox left = new VBox(
+                8,
+                Ui.label("What is it for?", "section"),
+                purposeArea(),
+                Ui.label("Hard limits", "section"),
+                limits(),
+                Ui.label("Where it is used", "section"),
+                surroundings());
         left.setMinWidth(350);
         left.setPrefWidth(360);
-        VBox right = new VBox(8, Ui.label("How it is used", "section"), Ui.words("The first profile is the one the verdicts are about. A profile repeats until the energy is gone.", "soft"));
+        VBox right = new VBox(
+                8,
+                Ui.label("How it is used", "section"),
+                Ui.words(
+                        "The first profile is the one the verdicts are about. A profile repeats until the energy is gone.",
+                        "soft"));
         for (int i = 0; i < brief().profiles().size(); i++) {
             right.getChildren().add(profile(i));
         }
@@ -100,7 +116,9 @@ public final class BriefStage implements WorkStage {
         area.setPromptText("Must run this one old program; must last a shift outdoors …");
         area.focusedProperty().addListener((o, was, is) -> {
             if (!is && !area.getText().equals(brief().purpose())) {
-                change("change the purpose", b -> new Brief(area.getText(), b.currency(), b.limits(), b.surroundings(), b.profiles()));
+                change(
+                        "change the purpose",
+                        b -> new Brief(area.getText(), b.currency(), b.limits(), b.surroundings(), b.profiles()));
             }
         });
         return area;
@@ -108,38 +126,131 @@ public final class BriefStage implements WorkStage {
 
     private GridPane limits() {
         GridPane form = Ui.form();
-        optional(form, "Runs at least", "limit-hours", Quantity.TIME, Brief.Limits::hours, Verdict.Kind.LASTS, (l, v) -> limits(l, v, l.massG(), l.money(), l.widthMm(), l.depthMm(), l.heightMm()));
-        optional(form, "Weighs at most", "limit-mass", Quantity.MASS, Brief.Limits::massG, Verdict.Kind.CARRIES, (l, v) -> limits(l, l.hours(), v, l.money(), l.widthMm(), l.depthMm(), l.heightMm()));
-        optional(form, "Costs at most, " + brief().currency(), "limit-money", Quantity.MONEY, Brief.Limits::money, Verdict.Kind.COSTS, (l, v) -> limits(l, l.hours(), l.massG(), v, l.widthMm(), l.depthMm(), l.heightMm()));
-        optional(form, "Width at most", "limit-width", Quantity.LENGTH, Brief.Limits::widthMm, Verdict.Kind.PACKS, (l, v) -> limits(l, l.hours(), l.massG(), l.money(), v, l.depthMm(), l.heightMm()));
-        optional(form, "Depth at most", "limit-depth", Quantity.LENGTH, Brief.Limits::depthMm, Verdict.Kind.PACKS, (l, v) -> limits(l, l.hours(), l.massG(), l.money(), l.widthMm(), v, l.heightMm()));
-        optional(form, "Height closed at most", "limit-height", Quantity.LENGTH, Brief.Limits::heightMm, Verdict.Kind.PACKS, (l, v) -> limits(l, l.hours(), l.massG(), l.money(), l.widthMm(), l.depthMm(), v));
-        required(form, "Gap between parts", "limit-gap", Quantity.LENGTH, brief().limits().gapMm(), Verdict.Kind.PACKS, (l, v) -> margins(l, v, l.tipMarginDeg(), l.heatMarginK()));
-        required(form, "Bears a tilt of", "limit-tip", Quantity.ANGLE, brief().limits().tipMarginDeg(), Verdict.Kind.STANDS, (l, v) -> margins(l, l.gapMm(), v, l.heatMarginK()));
-        required(form, "Stays below limits by", "limit-heat", Quantity.TEMPERATURE_DIFFERENCE, brief().limits().heatMarginK(), Verdict.Kind.KEEPS_COOL, (l, v) -> margins(l, l.gapMm(), l.tipMarginDeg(), v));
+        optional(
+                form,
+                "Runs at least",
+                "limit-hours",
+                Quantity.TIME,
+                Brief.Limits::hours,
+                Verdict.Kind.LASTS,
+                (l, v) -> limits(l, v, l.massG(), l.money(), l.widthMm(), l.depthMm(), l.heightMm()));
+        optional(
+                form,
+                "Weighs at most",
+                "limit-mass",
+                Quantity.MASS,
+                Brief.Limits::massG,
+                Verdict.Kind.CARRIES,
+                (l, v) -> limits(l, l.hours(), v, l.money(), l.widthMm(), l.depthMm(), l.heightMm()));
+        optional(
+                form,
+                "Costs at most, " + brief().currency(),
+                "limit-money",
+                Quantity.MONEY,
+                Brief.Limits::money,
+                Verdict.Kind.COSTS,
+                (l, v) -> limits(l, l.hours(), l.massG(), v, l.widthMm(), l.depthMm(), l.heightMm()));
+        optional(
+                form,
+                "Width at most",
+                "limit-width",
+                Quantity.LENGTH,
+                Brief.Limits::widthMm,
+                Verdict.Kind.PACKS,
+                (l, v) -> limits(l, l.hours(), l.massG(), l.money(), v, l.depthMm(), l.heightMm()));
+        optional(
+                form,
+                "Depth at most",
+                "limit-depth",
+                Quantity.LENGTH,
+                Brief.Limits::depthMm,
+                Verdict.Kind.PACKS,
+                (l, v) -> limits(l, l.hours(), l.massG(), l.money(), l.widthMm(), v, l.heightMm()));
+        optional(
+                form,
+                "Height closed at most",
+                "limit-height",
+                Quantity.LENGTH,
+                Brief.Limits::heightMm,
+                Verdict.Kind.PACKS,
+                (l, v) -> limits(l, l.hours(), l.massG(), l.money(), l.widthMm(), l.depthMm(), v));
+        required(
+                form,
+                "Gap between parts",
+                "limit-gap",
+                Quantity.LENGTH,
+                brief().limits().gapMm(),
+                Verdict.Kind.PACKS,
+                (l, v) -> margins(l, v, l.tipMarginDeg(), l.heatMarginK()));
+        required(
+                form,
+                "Bears a tilt of",
+                "limit-tip",
+                Quantity.ANGLE,
+                brief().limits().tipMarginDeg(),
+                Verdict.Kind.STANDS,
+                (l, v) -> margins(l, l.gapMm(), v, l.heatMarginK()));
+        required(
+                form,
+                "Stays below limits by",
+                "limit-heat",
+                Quantity.TEMPERATURE_DIFFERENCE,
+                brief().limits().heatMarginK(),
+                Verdict.Kind.KEEPS_COOL,
+                (l, v) -> margins(l, l.gapMm(), l.tipMarginDeg(), v));
         return form;
     }
 
-    private static Brief.Limits limits(Brief.Limits l, Optional<Double> hours, Optional<Double> mass, Optional<Double> money, Optional<Double> w, Optional<Double> d, Optional<Double> h) {
+    private static Brief.Limits limits(
+            Brief.Limits l,
+            Optional<Double> hours,
+            Optional<Double> mass,
+            Optional<Double> money,
+            Optional<Double> w,
+            Optional<Double> d,
+            Optional<Double> h) {
         return new Brief.Limits(hours, mass, money, w, d, h, l.gapMm(), l.tipMarginDeg(), l.heatMarginK());
     }
 
     private static Brief.Limits margins(Brief.Limits l, double gap, double tip, double heat) {
-        return new Brief.Limits(l.hours(), l.massG(), l.money(), l.widthMm(), l.depthMm(), l.heightMm(), gap, tip, heat);
+        return new Brief.Limits(
+                l.hours(), l.massG(), l.money(), l.widthMm(), l.depthMm(), l.heightMm(), gap, tip, heat);
     }
 
     private interface SetLimit<T> {
         Brief.Limits set(Brief.Limits limits, T value);
     }
 
-    private void optional(GridPane form, String name, String id, Quantity quantity, Function<Brief.Limits, Optional<Double>> get, Verdict.Kind feeds, SetLimit<Optional<Double>> set) {
-        UnitField field = UnitField.optional(id, quantity, v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v)))).wide(7);
+    private void optional(
+            GridPane form,
+            String name,
+            String id,
+            Quantity quantity,
+            Function<Brief.Limits, Optional<Double>> get,
+            Verdict.Kind feeds,
+            SetLimit<Optional<Double>> set) {
+        UnitField field = UnitField.optional(
+                        id,
+                        quantity,
+                        v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v))))
+                .wide(7);
         field.show(get.apply(brief().limits()));
         row(form, name, field, feeds);
     }
 
-    private void required(GridPane form, String name, String id, Quantity quantity, double value, Verdict.Kind feeds, SetLimit<Double> set) {
-        UnitField field = UnitField.required(id, quantity, v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v)))).wide(7);
+    private void required(
+            GridPane form,
+            String name,
+            String id,
+            Quantity quantity,
+            double value,
+            Verdict.Kind feeds,
+            SetLimit<Double> set) {
+        UnitField field = UnitField.required(
+                        id,
+                        quantity,
+                        v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v))))
+                .wide(7);
         field.show(value);
         row(form, name, field, feeds);
     }
@@ -150,7 +261,8 @@ public final class BriefStage implements WorkStage {
         verdict.setAlignment(Pos.CENTER_LEFT);
         desk.session()
                 .evaluation()
-                .subscribe(e -> verdict.getChildren().setAll(StateMark.of(e.verdict(feeds).state(), 10), Ui.label(feeds.title(), "soft")));
+                .subscribe(e -> verdict.getChildren()
+                        .setAll(StateMark.of(e.verdict(feeds).state(), 10), Ui.label(feeds.title(), "soft")));
         int row = form.getRowCount();
         form.addRow(row, Ui.label(name, "field-name"), field, verdict);
     }
@@ -158,15 +270,39 @@ public final class BriefStage implements WorkStage {
     private GridPane surroundings() {
         Brief.Surroundings now = brief().surroundings();
         GridPane form = Ui.form();
-        Ui.row(form, "Air around it", temperature("ambient", now.ambientC(), (s, v) -> new Brief.Surroundings(v, s.packC(), s.inHands(), s.onTable())));
-        Ui.row(form, "Cells at first", temperature("pack-temperature", now.packC(), (s, v) -> new Brief.Surroundings(s.ambientC(), v, s.inHands(), s.onTable())));
+        Ui.row(
+                form,
+                "Air around it",
+                temperature(
+                        "ambient",
+                        now.ambientC(),
+                        (s, v) -> new Brief.Surroundings(v, s.packC(), s.inHands(), s.onTable())));
+        Ui.row(
+                form,
+                "Cells at first",
+                temperature(
+                        "pack-temperature",
+                        now.packC(),
+                        (s, v) -> new Brief.Surroundings(s.ambientC(), v, s.inHands(), s.onTable())));
         CheckBox hands = new CheckBox("held in the hands for minutes");
         hands.setId("in-hands");
         hands.setSelected(now.inHands());
-        hands.setOnAction(e -> change("change where it is held", b -> b.withSurroundings(new Brief.Surroundings(b.surroundings().ambientC(), b.surroundings().packC(), hands.isSelected(), b.surroundings().onTable()))));
+        hands.setOnAction(e -> change(
+                "change where it is held",
+                b -> b.withSurroundings(new Brief.Surroundings(
+                        b.surroundings().ambientC(),
+                        b.surroundings().packC(),
+                        hands.isSelected(),
+                        b.surroundings().onTable()))));
         CheckBox table = new CheckBox("stands on a table");
         table.setSelected(now.onTable());
-        table.setOnAction(e -> change("change where it stands", b -> b.withSurroundings(new Brief.Surroundings(b.surroundings().ambientC(), b.surroundings().packC(), b.surroundings().inHands(), table.isSelected()))));
+        table.setOnAction(e -> change(
+                "change where it stands",
+                b -> b.withSurroundings(new Brief.Surroundings(
+                        b.surroundings().ambientC(),
+                        b.surroundings().packC(),
+                        b.surroundings().inHands(),
+                        table.isSelected()))));
         Ui.row(form, "", hands);
         Ui.row(form, "", table);
         return form;
@@ -177,7 +313,11 @@ public final class BriefStage implements WorkStage {
     }
 
     private UnitField temperature(String id, double value, SetTemperature set) {
-        UnitField field = UnitField.required(id, Quantity.TEMPERATURE, v -> change("change a temperature", b -> b.withSurroundings(set.set(b.surroundings(), v)))).wide(7);
+        UnitField field = UnitField.required(
+                        id,
+                        Quantity.TEMPERATURE,
+                        v -> change("change a temperature", b -> b.withSurroundings(set.set(b.surroundings(), v))))
+                .wide(7);
         field.show(value);
         return field;
     }
@@ -203,21 +343,54 @@ public final class BriefStage implements WorkStage {
         if (index == 0) {
             head.getChildren().add(Ui.label("judged", "badge"));
         } else {
-            String hours = desk.session().evaluation().get().power().shortest().map(c -> c.otherRuns().get(profile.name())).map(h -> "lasts " + Verdict.Kind.LASTS.format(h)).orElse("");
-            head.getChildren().addAll(
-                    Ui.label(hours, "soft"),
-                    Ui.spring(),
-                    Ui.button("first-profile-" + index, "Judge by this", "Make this the profile the verdicts are about", () -> moveFirst(index)),
-                    Ui.button("remove-profile-" + index, "Remove", "Remove this profile", () -> removeProfile(index)));
+            head.getChildren()
+                    .addAll(
+                            Ui.spring(),
+                            Ui.button(
+                                    "first-profile-" + index,
+                                    "Judge by this",
+                                    "Make this the profile the verdicts are about",
+                                    () -> moveFirst(index)),
+                            Ui.button(
+                                    "remove-profile-" + index,
+                                    "Remove",
+                                    "Remove this profile",
+                                    () -> removeProfile(index)));
         }
         GridPane steps = Ui.form();
-        steps.addRow(0, Ui.label("what is done", "soft"), Ui.label("all parts are", "soft"), Ui.label("for", "soft"), Ui.label("screen", "soft"));
+        steps.addRow(
+                0,
+                Ui.label("what is done", "soft"),
+                Ui.label("all parts are", "soft"),
+                Ui.label("for", "soft"),
+                Ui.label("screen", "soft"));
         for (int k = 0; k < profile.steps().size(); k++) {
             step(steps, index, profile, k);
         }
-        VBox box = new VBox(6, head, steps, Ui.button("add-step-" + index, "Add a step", "Add a step to this profile", () -> changeProfile(index, with(profile, profile.steps().size(), new UseProfile.Step("next", Mode.IDLE, 10, 0.5)))));
+        Button add = Ui.button(
+                "add-step-" + index, "Add a step", "Add a step to this profile", () -> addStep(index, profile));
+        HBox foot = new HBox(12, add, Ui.label(lasting(profile), "soft"));
+        foot.setAlignment(Pos.CENTER_LEFT);
+        VBox box = new VBox(6, head, steps, foot);
         box.getStyleClass().add("card");
         return box;
+    }
+
+    private void addStep(int index, UseProfile profile) {
+        UseProfile.Step next = new UseProfile.Step("next", Mode.IDLE, 10, 0.5);
+        changeProfile(index, with(profile, profile.steps().size(), next));
+    }
+
+    /** How long a profile that is not judged would last. */
+    private String lasting(UseProfile profile) {
+        return desk.session()
+                .evaluation()
+                .get()
+                .power()
+                .shortest()
+                .flatMap(c -> Optional.ofNullable(c.otherRuns().get(profile.name())))
+                .map(h -> "lasts " + Verdict.Kind.LASTS.format(h))
+                .orElse("");
     }
 
     private void step(GridPane grid, int index, UseProfile profile, int k) {
@@ -226,7 +399,12 @@ public final class BriefStage implements WorkStage {
         name.setPrefColumnCount(10);
         name.focusedProperty().addListener((o, was, is) -> {
             if (!is && !name.getText().equals(step.name())) {
-                changeProfile(index, with(profile, k, new UseProfile.Step(name.getText(), step.mode(), step.minutes(), step.brightness())));
+                changeProfile(
+                        index,
+                        with(
+                                profile,
+                                k,
+                                new UseProfile.Step(name.getText(), step.mode(), step.minutes(), step.brightness())));
             }
         });
         ComboBox<Mode> mode = new ComboBox<>();
@@ -244,15 +422,39 @@ public final class BriefStage implements WorkStage {
         });
         mode.setMinWidth(86);
         mode.setValue(step.mode());
-        mode.setOnAction(e -> changeProfile(index, with(profile, k, new UseProfile.Step(step.name(), mode.getValue(), step.minutes(), step.brightness()))));
-        UnitField minutes = UnitField.required("minutes-" + index + "-" + k, Quantity.MINUTES, v -> changeProfile(index, with(profile, k, new UseProfile.Step(step.name(), step.mode(), v, step.brightness())))).wide(6);
+        mode.setOnAction(e -> changeProfile(
+                index,
+                with(
+                        profile,
+                        k,
+                        new UseProfile.Step(step.name(), mode.getValue(), step.minutes(), step.brightness()))));
+        UnitField minutes = UnitField.required(
+                        "minutes-" + index + "-" + k,
+                        Quantity.MINUTES,
+                        v -> changeProfile(
+                                index,
+                                with(profile, k, new UseProfile.Step(step.name(), step.mode(), v, step.brightness()))))
+                .wide(6);
         minutes.show(step.minutes());
-        UnitField brightness = UnitField.required("brightness-" + index + "-" + k, Quantity.SHARE, v -> changeProfile(index, with(profile, k, new UseProfile.Step(step.name(), step.mode(), step.minutes(), v)))).wide(5);
+        UnitField brightness = UnitField.required(
+                        "brightness-" + index + "-" + k,
+                        Quantity.SHARE,
+                        v -> changeProfile(
+                                index,
+                                with(profile, k, new UseProfile.Step(step.name(), step.mode(), step.minutes(), v))))
+                .wide(5);
         brightness.show(step.brightness());
         int row = grid.getRowCount();
         grid.addRow(row, name, mode, minutes, brightness);
         if (profile.steps().size() > 1) {
-            grid.add(Ui.button("remove-step-" + index + "-" + k, "×", "Remove this step", () -> changeProfile(index, without(profile, k))), 4, row);
+            grid.add(
+                    Ui.button(
+                            "remove-step-" + index + "-" + k,
+                            "×",
+                            "Remove this step",
+                            () -> changeProfile(index, without(profile, k))),
+                    4,
+                    row);
         }
     }
 

@@ -1,10 +1,10 @@
 package boldsatchel.desktop.controls;
 
+import boldsatchel.book.Face;
+import boldsatchel.book.Marks;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
-import boldsatchel.book.Face;
-import boldsatchel.book.Marks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -82,7 +82,8 @@ public final class DrawingView extends Region {
             rebuild();
         }
         sheet.relocate(
-                Math.max(0, (getWidth() - drawing.widthMm() * scale) / 2), Math.max(0, (getHeight() - drawing.heightMm() * scale) / 2));
+                Math.max(0, (getWidth() - drawing.widthMm() * scale) / 2),
+                Math.max(0, (getHeight() - drawing.heightMm() * scale) / 2));
     }
 
     private double fitting() {
@@ -100,13 +101,15 @@ public final class DrawingView extends Region {
     /** A point of this view in the drawn frame, mm; its second axis runs up. */
     public Point2D toFrame(double x, double y) {
         return new Point2D(
-                (x - sheet.getLayoutX()) / scale - drawing.originX(), drawing.originY() - (y - sheet.getLayoutY()) / scale);
+                (x - sheet.getLayoutX()) / scale - drawing.originX(),
+                drawing.originY() - (y - sheet.getLayoutY()) / scale);
     }
 
     /** A point of the drawn frame in this view, pixels. */
     public Point2D fromFrame(double x, double y) {
         return new Point2D(
-                sheet.getLayoutX() + (x + drawing.originX()) * scale, sheet.getLayoutY() + (drawing.originY() - y) * scale);
+                sheet.getLayoutX() + (x + drawing.originX()) * scale,
+                sheet.getLayoutY() + (drawing.originY() - y) * scale);
     }
 
     /**
@@ -155,7 +158,11 @@ public final class DrawingView extends Region {
 
     /** Runs of like lines, as hatching is, become one node. */
     private static boolean sameStroke(Mark.Line a, Mark.Line b) {
-        return !b.closed() && a.ink() == b.ink() && a.widthMm() == b.widthMm() && a.dashed() == b.dashed() && a.subject().equals(b.subject());
+        return !b.closed()
+                && a.ink() == b.ink()
+                && a.widthMm() == b.widthMm()
+                && a.dashed() == b.dashed()
+                && a.subject().equals(b.subject());
     }
 
     private void add(Path path, Mark.Line line) {
@@ -226,7 +233,8 @@ public final class DrawingView extends Region {
         for (Node node : nodes.reversed()) {
             if (node instanceof Text text && !text.getText().isEmpty()) {
                 Bounds b = text.getBoundsInLocal();
-                Bounds tight = new BoundingBox(b.getMinX(), b.getMinY() + 2, b.getWidth(), Math.max(1, b.getHeight() - 4));
+                Bounds tight =
+                        new BoundingBox(b.getMinX(), b.getMinY() + 2, b.getWidth(), Math.max(1, b.getHeight() - 4));
                 boolean covered = taken.stream().anyMatch(t -> t.intersects(tight));
                 text.setVisible(!covered);
                 if (!covered) {

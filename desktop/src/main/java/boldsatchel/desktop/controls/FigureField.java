@@ -18,7 +18,8 @@ public final class FigureField extends VBox {
     /** Makes a field; every accepted change is reported as a whole figure. */
     public FigureField(String id, String name, Quantity quantity, Figure figure, Consumer<Figure> accept) {
         getStyleClass().add("figure-field");
-        UnitField value = UnitField.required(id, quantity, v -> accept.accept(figure.withValue(v))).wide(8);
+        UnitField value = UnitField.required(id, quantity, v -> accept.accept(figure.withValue(v)))
+                .wide(8);
         value.show(figure.value());
         ComboBox<Basis> basis = new ComboBox<>();
         basis.setId(id + "-basis");

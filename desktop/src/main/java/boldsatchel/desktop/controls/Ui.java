@@ -58,6 +58,7 @@ public final class Ui {
     public static void row(GridPane form, String name, Node field) {
         Label label = label(name, "field-name");
         label.setLabelFor(field);
+        label.setMinWidth(Region.USE_PREF_SIZE);
         form.addRow(form.getRowCount(), label, field);
     }
 

@@ -99,7 +99,9 @@ public final class BuildStore {
             throws StoreException, ChangedOnDiskException {
         String text = BuildFormat.write(document);
         try {
-            if (!overwrite && Files.exists(file) && !Optional.of(Files.readString(file)).equals(known)) {
+            if (!overwrite
+                    && Files.exists(file)
+                    && !Optional.of(Files.readString(file)).equals(known)) {
                 throw new ChangedOnDiskException(file);
             }
             Path folder = file.toAbsolutePath().getParent();

@@ -35,9 +35,7 @@ public final class Recovery {
     /** Unsaved work of a run that did not end in order. */
     public static Optional<BuildFormat.Document> found() {
         try {
-            return Files.exists(file())
-                    ? Optional.of(BuildFormat.read(Files.readString(file())))
-                    : Optional.empty();
+            return Files.exists(file()) ? Optional.of(BuildFormat.read(Files.readString(file()))) : Optional.empty();
         } catch (IOException | FormatException e) {
             LOG.warn("the recovery copy cannot be read", e);
             return Optional.empty();

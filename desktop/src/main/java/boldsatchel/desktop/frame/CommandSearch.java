@@ -84,7 +84,13 @@ final class CommandSearch extends StackPane {
         @Override
         protected void updateItem(Commands.Command command, boolean empty) {
             super.updateItem(command, empty);
-            setText(empty ? "" : command.name() + command.keys().map(k -> "    " + k.getDisplayText()).orElse(""));
+            setText(
+                    empty
+                            ? ""
+                            : command.name()
+                                    + command.keys()
+                                            .map(k -> "    " + k.getDisplayText())
+                                            .orElse(""));
         }
     }
 }

@@ -33,13 +33,17 @@ public final class Files {
     private static FileChooser chooser(String title) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Bold Satchel builds", "*" + BuildStore.ENDING));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter("Bold Satchel builds", "*" + BuildStore.ENDING));
         return chooser;
     }
 
     void fresh() {
         unlessUnsaved(() -> desk.session()
-                .replaceBy(new BuildFormat.Document(Build.empty("New build"), Extras.NONE), Optional.empty(), Optional.empty()));
+                .replaceBy(
+                        new BuildFormat.Document(Build.empty("New build"), Extras.NONE),
+                        Optional.empty(),
+                        Optional.empty()));
     }
 
     void choose(Window window) {
@@ -95,8 +99,7 @@ public final class Files {
             desk.session().saveTo(file, overwrite);
             messages.tell("Saved " + file.getFileName() + ".");
         } catch (BuildStore.ChangedOnDiskException e) {
-            messages.ask(
-                    e.getMessage(), "Overwrite it", () -> saveTo(file, true), "Leave it as it is", () -> {});
+            messages.ask(e.getMessage(), "Overwrite it", () -> saveTo(file, true), "Leave it as it is", () -> {});
         } catch (BuildStore.StoreException e) {
             LOG.warn("save failed", e);
             messages.complain("The build could not be saved", e.getMessage());
@@ -135,7 +138,8 @@ public final class Files {
         task.setOnFailed(e -> {
             LOG.warn("export failed", task.getException());
             messages.complain(
-                    "The export could not be written", folder + ": " + task.getException().getMessage() + ". Choose another folder.");
+                    "The export could not be written",
+                    folder + ": " + task.getException().getMessage() + ". Choose another folder.");
         });
         messages.working(task);
         Thread.ofVirtual().name("export").start(task);

@@ -67,7 +67,10 @@ public final class Frame extends StackPane {
 
     /** Opens a stage by its title. */
     public void open(String title) {
-        stages.stream().filter(s -> s.title().equalsIgnoreCase(title)).findFirst().ifPresent(this::open);
+        stages.stream()
+                .filter(s -> s.title().equalsIgnoreCase(title))
+                .findFirst()
+                .ifPresent(this::open);
     }
 
     private void open(WorkStage stage) {
@@ -85,8 +88,16 @@ public final class Frame extends StackPane {
         Label variant = Ui.label("", "soft");
         Label saved = Ui.label("", "save-state");
         saved.setId("save-state");
-        Button undo = Ui.button("undo", "Undo", "Undo the last step (Ctrl Z)", () -> desk.session().undo());
-        Button redo = Ui.button("redo", "Redo", "Do the undone step again (Ctrl Shift Z)", () -> desk.session().redo());
+        Button undo = Ui.button(
+                "undo",
+                "Undo",
+                "Undo the last step (Ctrl Z)",
+                () -> desk.session().undo());
+        Button redo = Ui.button(
+                "redo",
+                "Redo",
+                "Do the undone step again (Ctrl Shift Z)",
+                () -> desk.session().redo());
         desk.session().evaluation().subscribe(e -> {
             name.setText(e.build().name());
             variant.setText(e.build().variant());
@@ -97,9 +108,14 @@ public final class Frame extends StackPane {
             redo.setText(forth.map(n -> "Redo: " + shortened(n)).orElse("Redo"));
             redo.setDisable(forth.isEmpty());
         });
-        desk.session().standing().subscribe(standing -> saved.setText(standing.changed()
-                ? "not saved"
-                : standing.file().map(f -> "saved in " + f.getFileName()).orElse("demo, in no file")));
+        desk.session()
+                .standing()
+                .subscribe(standing -> saved.setText(
+                        standing.changed()
+                                ? "not saved"
+                                : standing.file()
+                                        .map(f -> "saved in " + f.getFileName())
+                                        .orElse("demo, in no file")));
         Button find = Ui.button("find", "Find a command  Ctrl K", "Everything that can be done, by name", search::open);
         Button look = Ui.button("look", "Dark", "Light or dark look", this::toggleLook);
         desk.dark().subscribe(dark -> look.setText(dark ? "Light" : "Dark"));
@@ -121,10 +137,16 @@ public final class Frame extends StackPane {
         commands.add("Undo", "Shortcut+Z", () -> desk.session().undo());
         commands.add("Redo", "Shortcut+Shift+Z", () -> desk.session().redo());
         commands.add("Save the build", "Shortcut+S", () -> files.save(getScene().getWindow()));
-        commands.add("Save the build under another name", "Shortcut+Shift+S", () -> files.saveAs(getScene().getWindow()));
+        commands.add(
+                "Save the build under another name",
+                "Shortcut+Shift+S",
+                () -> files.saveAs(getScene().getWindow()));
         commands.add("Open a build", "Shortcut+O", () -> files.choose(getScene().getWindow()));
         commands.add("Start a new build", "Shortcut+N", files::fresh);
-        commands.add("Export the build book", "Shortcut+E", () -> files.chooseExport(getScene().getWindow()));
+        commands.add(
+                "Export the build book",
+                "Shortcut+E",
+                () -> files.chooseExport(getScene().getWindow()));
         commands.add("Find a command", "Shortcut+K", search::open);
         commands.add("Change between light and dark", this::toggleLook);
         for (int i = 0; i < stages.size(); i++) {
@@ -141,9 +163,15 @@ public final class Frame extends StackPane {
                                             Optional.empty(),
                                             Optional.empty())));
         }
-        desk.library().parts().forEach(p -> commands.add("Add " + p.name() + " (" + p.family().words() + ")", () -> desk.session()
-                .does(Edits.addPart(p))));
-        desk.library().cases().forEach(c -> commands.add("Take the case " + c.name(), () -> desk.session().does(Edits.takeCase(c))));
+        desk.library()
+                .parts()
+                .forEach(p -> commands.add(
+                        "Add " + p.name() + " (" + p.family().words() + ")",
+                        () -> desk.session().does(Edits.addPart(p))));
+        desk.library()
+                .cases()
+                .forEach(c -> commands.add(
+                        "Take the case " + c.name(), () -> desk.session().does(Edits.takeCase(c))));
     }
 
     private void key(KeyEvent e) {
@@ -163,14 +191,15 @@ public final class Frame extends StackPane {
 
     /** Offers what a run that was killed left behind. */
     public void offerRecovered() {
-        Recovery.found().ifPresent(document -> messages.ask(
-                "“" + document.build().name() + "” was not saved when the program last ended.",
-                "Go on with it",
-                () -> {
-                    desk.session().replaceBy(document, Optional.empty(), Optional.empty());
-                    desk.session().unsaved();
-                },
-                "Throw it away",
-                Recovery::forget));
+        Recovery.found()
+                .ifPresent(document -> messages.ask(
+                        "“" + document.build().name() + "” was not saved when the program last ended.",
+                        "Go on with it",
+                        () -> {
+                            desk.session().replaceBy(document, Optional.empty(), Optional.empty());
+                            desk.session().unsaved();
+                        },
+                        "Throw it away",
+                        Recovery::forget));
     }
 }

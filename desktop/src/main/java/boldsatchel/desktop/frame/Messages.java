@@ -57,7 +57,10 @@ final class Messages extends VBox {
 
     /** Says what went wrong; stays until it is dismissed. */
     void complain(String title, String words) {
-        put(new VBox(2, Ui.label(title, "message-title"), text("message-text", words)), Ui.spring(), Ui.button("message-close", "Understood", "Dismiss this message", this::clear));
+        put(
+                new VBox(2, Ui.label(title, "message-title"), text("message-text", words)),
+                Ui.spring(),
+                Ui.button("message-close", "Understood", "Dismiss this message", this::clear));
     }
 
     /** Asks for a decision. */

@@ -124,7 +124,8 @@ final class SidePanel extends BorderPane {
         VBox box = new VBox(3, head, Ui.words(f.message(), "finding-message"));
         f.remedies().forEach(r -> box.getChildren().add(Ui.words("→ " + r, "finding-remedy")));
         box.getStyleClass().add("finding");
-        f.subjects().stream().filter(s -> desk.session().build().part(s).isPresent()
+        f.subjects().stream()
+                .filter(s -> desk.session().build().part(s).isPresent()
                         || desk.session().build().rungs().anyMatch(r -> r.id().equals(s)))
                 .findFirst()
                 .ifPresent(subject -> {
@@ -144,7 +145,12 @@ final class SidePanel extends BorderPane {
             return box;
         }
         Verdict v = evaluation.verdict(kind.get());
-        HBox head = new HBox(8, StateMark.of(v.state(), 16), Ui.label(v.kind().title(), "panel-title"), Ui.spring(), Ui.label(v.kind().format(v.value()), "panel-number"));
+        HBox head = new HBox(
+                8,
+                StateMark.of(v.state(), 16),
+                Ui.label(v.kind().title(), "panel-title"),
+                Ui.spring(),
+                Ui.label(v.kind().format(v.value()), "panel-number"));
         head.setAlignment(Pos.CENTER_LEFT);
         box.getChildren().addAll(head, Ui.words(v.sentence()));
         for (Working.Step step : v.working().steps()) {
@@ -180,14 +186,15 @@ final class SidePanel extends BorderPane {
         Spread range = v.working().range();
         VBox box = new VBox(3, Ui.label("How sure is that?", "section"));
         box.getChildren()
-                .add(Ui.words("Nine times in ten between " + v.kind().format(v.low()) + " and " + v.kind().format(v.high()) + "."));
+                .add(Ui.words("Nine times in ten between " + v.kind().format(v.low()) + " and "
+                        + v.kind().format(v.high()) + "."));
         if (!range.blame().isEmpty()) {
             box.getChildren().add(Ui.words("Measure these first; the share is what each adds to the doubt:", "soft"));
         }
         range.blame().stream().filter(b -> b.share() >= 0.005).limit(5).forEach(b -> {
             Label share = Ui.label(Math.round(b.share() * 100) + " %", "step-result", "share");
-            Label input =
-                    Ui.words(b.input().what() + " of " + b.input().subject() + " (" + b.input().figure().basis().words() + ")");
+            Label input = Ui.words(b.input().what() + " of " + b.input().subject() + " ("
+                    + b.input().figure().basis().words() + ")");
             HBox.setHgrow(input, Priority.ALWAYS);
             HBox row = new HBox(8, share, input);
             box.getChildren().add(row);

@@ -18,7 +18,8 @@ import javafx.scene.shape.SVGPath;
 final class StageStrap extends VBox {
 
     private static final String BUCKLE_OPEN = "M2 0 H22 V16 H2 Z M5 3 V13 H19 V3 Z M11 6 H13 V1 H11 Z";
-    private static final String BUCKLE_CLOSED = "M2 0 H22 V16 H2 Z M5 3 V13 H19 V3 Z M11 7 H13 V16 H11 Z M0 6 H5 V10 H0 Z M19 6 H24 V10 H19 Z";
+    private static final String BUCKLE_CLOSED =
+            "M2 0 H22 V16 H2 Z M5 3 V13 H19 V3 Z M11 7 H13 V16 H11 Z M0 6 H5 V10 H0 Z M19 6 H24 V10 H19 Z";
 
     private final ToggleGroup group = new ToggleGroup();
 
@@ -33,9 +34,7 @@ final class StageStrap extends VBox {
             button.setMaxWidth(Double.MAX_VALUE);
             button.setAccessibleText(stage.title() + ", " + stage.purpose());
             int key = i + 1;
-            desk.session()
-                    .evaluation()
-                    .subscribe(e -> button.setGraphic(graphic(stage, key, stage.standing(e))));
+            desk.session().evaluation().subscribe(e -> button.setGraphic(graphic(stage, key, stage.standing(e))));
             button.setOnAction(e -> open.accept(stage));
             button.setUserData(stage);
             getChildren().add(button);
@@ -43,9 +42,7 @@ final class StageStrap extends VBox {
     }
 
     void select(WorkStage stage) {
-        group.getToggles().stream()
-                .filter(t -> stage.equals(t.getUserData()))
-                .forEach(group::selectToggle);
+        group.getToggles().stream().filter(t -> stage.equals(t.getUserData())).forEach(group::selectToggle);
     }
 
     private static HBox graphic(WorkStage stage, int key, State state) {

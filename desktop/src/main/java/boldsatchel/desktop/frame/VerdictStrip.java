@@ -25,7 +25,10 @@ final class VerdictStrip extends HBox {
     VerdictStrip(Desk desk) {
         this.desk = desk;
         getStyleClass().add("verdict-strip");
-        desk.session().evaluation().subscribe(e -> getChildren().setAll(e.verdicts().stream().map(this::card).toList()));
+        desk.session()
+                .evaluation()
+                .subscribe(e -> getChildren()
+                        .setAll(e.verdicts().stream().map(this::card).toList()));
     }
 
     private void open(Verdict.Kind kind) {
@@ -34,14 +37,21 @@ final class VerdictStrip extends HBox {
     }
 
     private VBox card(Verdict v) {
-        String currency = v.kind() == Verdict.Kind.COSTS ? desk.session().build().brief().currency() + " " : "";
-        HBox head = new HBox(6, StateMark.of(v.state(), 13), Ui.label(v.kind().title(), "verdict-title"), Ui.spring(), Ui.label(v.state().words(), "verdict-state", v.state().words()));
+        String currency =
+                v.kind() == Verdict.Kind.COSTS ? desk.session().build().brief().currency() + " " : "";
+        HBox head = new HBox(
+                6,
+                StateMark.of(v.state(), 13),
+                Ui.label(v.kind().title(), "verdict-title"),
+                Ui.spring(),
+                Ui.label(v.state().words(), "verdict-state", v.state().words()));
         head.setAlignment(Pos.CENTER_LEFT);
         var value = Ui.label(currency + v.kind().format(v.value()), "verdict-value");
         value.setMinWidth(USE_PREF_SIZE);
         value.setId("verdict-" + v.kind().id());
         String limit = v.limit().isPresent()
-                ? (v.kind().moreIsBetter() ? "at least " : "at most ") + v.kind().format(v.limit().getAsDouble())
+                ? (v.kind().moreIsBetter() ? "at least " : "at most ")
+                        + v.kind().format(v.limit().getAsDouble())
                 : "no limit set";
         VBox right = new VBox(range(v), Ui.label(limit, "verdict-limit"));
         right.setAlignment(Pos.BOTTOM_RIGHT);
@@ -52,11 +62,12 @@ final class VerdictStrip extends HBox {
         card.setId("card-" + v.kind().id());
         card.setFocusTraversable(true);
         card.setAccessibleRole(AccessibleRole.BUTTON);
-        card.setAccessibleText(v.kind().title() + ", " + v.state().words() + ", " + v.kind().format(v.value()));
+        card.setAccessibleText(
+                v.kind().title() + ", " + v.state().words() + ", " + v.kind().format(v.value()));
         Tooltip.install(
                 card,
-                new Tooltip(v.sentence() + "\nLikely " + v.kind().format(v.low()) + " to " + v.kind().format(v.high())
-                        + ". Open the working."));
+                new Tooltip(v.sentence() + "\nLikely " + v.kind().format(v.low()) + " to "
+                        + v.kind().format(v.high()) + ". Open the working."));
         card.setOnMouseClicked(e -> open(v.kind()));
         card.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {

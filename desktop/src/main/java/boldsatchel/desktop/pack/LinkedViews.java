@@ -27,7 +27,11 @@ final class LinkedViews extends Region {
         double x = (getWidth() - (left + right) * scale) / 2;
         double y = (getHeight() - height * scale) / 2;
         put(upper, x + (left - upper.drawing().originX()) * scale, y, scale);
-        put(lower, x + (left - lower.drawing().originX()) * scale, y + upper.drawing().heightMm() * scale, scale);
+        put(
+                lower,
+                x + (left - lower.drawing().originX()) * scale,
+                y + upper.drawing().heightMm() * scale,
+                scale);
     }
 
     private static double right(DrawingView view) {
@@ -36,7 +40,8 @@ final class LinkedViews extends Region {
 
     private static void put(DrawingView view, double x, double y, double scale) {
         view.atMost(scale);
-        view.resizeRelocate(x, y, view.drawing().widthMm() * scale, view.drawing().heightMm() * scale);
+        view.resizeRelocate(
+                x, y, view.drawing().widthMm() * scale, view.drawing().heightMm() * scale);
         view.requestLayout();
     }
 }

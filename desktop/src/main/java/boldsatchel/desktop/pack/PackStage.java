@@ -54,16 +54,20 @@ public final class PackStage implements WorkStage {
     private final DrawingView side = new DrawingView().atMost(6);
     private final ComboBox<Shell> shells = new ComboBox<>();
     private final MenuButton place = new MenuButton("Place");
-    private final UnitField x = UnitField.required("pack-x", Quantity.LENGTH, v -> typed(0, v)).wide(6);
-    private final UnitField y = UnitField.required("pack-y", Quantity.LENGTH, v -> typed(1, v)).wide(6);
-    private final UnitField z = UnitField.required("pack-z", Quantity.LENGTH, v -> typed(2, v)).wide(6);
+    private final UnitField x =
+            UnitField.required("pack-x", Quantity.LENGTH, v -> typed(0, v)).wide(6);
+    private final UnitField y =
+            UnitField.required("pack-y", Quantity.LENGTH, v -> typed(1, v)).wide(6);
+    private final UnitField z =
+            UnitField.required("pack-z", Quantity.LENGTH, v -> typed(2, v)).wide(6);
     private final Label chosen = Ui.label("", "part-chosen");
     private final HBox position = new HBox(6);
     private final Slider lid = new Slider(0, 180, 110);
     private final Label lidText = Ui.label("", "soft");
     private final HBox lidBox = new HBox(6, Ui.label("lid", "soft"), lid, lidText);
     private final ToggleButton core = new ToggleButton("Core sample");
-    private final Label empty = Ui.words("There is no case yet. Take one on the Shelf (“Take another case”), then place parts here.", "soft");
+    private final Label empty = Ui.words(
+            "There is no case yet. Take one on the Shelf (“Take another case”), then place parts here.", "soft");
     private Point2D probe = new Point2D(60, 60);
     private Optional<Grab> grab = Optional.empty();
     private boolean filling;
@@ -107,7 +111,8 @@ public final class PackStage implements WorkStage {
         prepare(plan, "plan", 1);
         prepare(front, "front", 2);
         side.setId("side");
-        side.setOnMousePressed(e -> side.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
+        side.setOnMousePressed(
+                e -> side.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
         HBox views = new HBox(6, linked, side);
         HBox.setHgrow(linked, Priority.ALWAYS);
         HBox.setHgrow(side, Priority.SOMETIMES);
@@ -145,7 +150,12 @@ public final class PackStage implements WorkStage {
             @Override
             protected void updateItem(Shell shell, boolean none) {
                 super.updateItem(shell, none);
-                setText(none || shell == null ? "" : shell.name() + ", " + Units.format(shell.widthMm()) + " × " + Units.format(shell.depthMm()) + " × " + Units.format(shell.heightMm()) + " mm inside");
+                setText(
+                        none || shell == null
+                                ? ""
+                                : shell.name() + ", " + Units.format(shell.widthMm()) + " × "
+                                        + Units.format(shell.depthMm()) + " × " + Units.format(shell.heightMm())
+                                        + " mm inside");
             }
         };
     }
@@ -170,7 +180,8 @@ public final class PackStage implements WorkStage {
         Build build = desk.session().build();
         String current = shell().map(Shell::id).orElse("");
         shells.getItems().setAll(build.shells());
-        shells.setValue(build.shell(current).orElse(build.shells().isEmpty() ? null : build.shells().getFirst()));
+        shells.setValue(build.shell(current)
+                .orElse(build.shells().isEmpty() ? null : build.shells().getFirst()));
         boolean cased = !build.shells().isEmpty();
         for (Node node : List.of(plan, front, side)) {
             node.setVisible(cased);
@@ -192,7 +203,7 @@ public final class PackStage implements WorkStage {
         front.show(PackDrawings.front(evaluation, shell.id(), selected), dark);
         linked.requestLayout();
         side.show(
-core.isSelected()
+                core.isSelected()
                         ? CoreSample.of(
                                 evaluation.build(),
                                 Stack.at(evaluation.build(), evaluation.fit(), shell.id(), probe.getX(), probe.getY()),
@@ -203,19 +214,22 @@ core.isSelected()
     }
 
     private void fillPlace(Build build) {
-        List<Part> loose = build.parts().stream().filter(p -> build.placement(p.id()).isEmpty()).toList();
+        List<Part> loose = build.parts().stream()
+                .filter(p -> build.placement(p.id()).isEmpty())
+                .toList();
         place.setText(loose.isEmpty() ? "All parts are placed" : "Place one of " + loose.size());
         place.setDisable(loose.isEmpty() || build.shells().isEmpty());
-        place.getItems().setAll(loose.stream()
-                .map(p -> {
-                    MenuItem item = new MenuItem(p.name());
-                    item.setOnAction(e -> shell().ifPresent(s -> {
-                        desk.session().does(Edits.place(p, s));
-                        desk.session().selection().set(p.id());
-                    }));
-                    return item;
-                })
-                .toList());
+        place.getItems()
+                .setAll(loose.stream()
+                        .map(p -> {
+                            MenuItem item = new MenuItem(p.name());
+                            item.setOnAction(e -> shell().ifPresent(s -> {
+                                desk.session().does(Edits.place(p, s));
+                                desk.session().selection().set(p.id());
+                            }));
+                            return item;
+                        })
+                        .toList());
     }
 
     private void showLid(Build build) {
@@ -231,7 +245,11 @@ core.isSelected()
 
     private void lidMoved() {
         if (!filling) {
-            desk.session().build().hinge().ifPresent(h -> desk.session().drags(Edits.changeHinge("lid angle", h.withUseAngle(Math.rint(lid.getValue())))));
+            desk.session()
+                    .build()
+                    .hinge()
+                    .ifPresent(h -> desk.session()
+                            .drags(Edits.changeHinge("lid angle", h.withUseAngle(Math.rint(lid.getValue())))));
         }
     }
 
@@ -241,7 +259,8 @@ core.isSelected()
             n.setVisible(at.isPresent());
             n.setManaged(at.isPresent());
         });
-        chosen.setText(part().map(p -> p.name() + at.map(a -> ", " + a.orientation().words()).orElse(", on the table"))
+        chosen.setText(part().map(p ->
+                        p.name() + at.map(a -> ", " + a.orientation().words()).orElse(", on the table"))
                 .orElse("Drag a part, or select one and use the arrow keys, Page Up and Page Down; Shift moves 5 mm."));
         at.ifPresent(a -> {
             x.show(a.at().x());
@@ -251,7 +270,8 @@ core.isSelected()
     }
 
     private void typed(int axis, double value) {
-        part().ifPresent(p -> placement().ifPresent(at -> desk.session().does(Edits.move(p, with(at.at(), axis, value)))));
+        part().ifPresent(p ->
+                placement().ifPresent(at -> desk.session().does(Edits.move(p, with(at.at(), axis, value)))));
     }
 
     private static Vec with(Vec v, int axis, double value) {
@@ -259,11 +279,15 @@ core.isSelected()
     }
 
     private void turn() {
-        part().ifPresent(p -> placement().ifPresent(at -> desk.session().does(Edits.turn(p, at.orientation().turned()))));
+        part().ifPresent(p -> placement()
+                .ifPresent(
+                        at -> desk.session().does(Edits.turn(p, at.orientation().turned()))));
     }
 
     private void tumble() {
-        part().ifPresent(p -> placement().ifPresent(at -> desk.session().does(Edits.turn(p, at.orientation().tumbled()))));
+        part().ifPresent(p -> placement()
+                .ifPresent(
+                        at -> desk.session().does(Edits.turn(p, at.orientation().tumbled()))));
     }
 
     private void takeOut() {
@@ -290,7 +314,8 @@ core.isSelected()
             show();
         }
         Build build = desk.session().build();
-        Optional<String> subject = view.subjectAt(e.getX(), e.getY()).filter(id -> build.part(id).isPresent());
+        Optional<String> subject =
+                view.subjectAt(e.getX(), e.getY()).filter(id -> build.part(id).isPresent());
         desk.session().selection().set(subject.orElse(""));
         grab = subject.flatMap(build::placement)
                 .filter(p -> shell().map(Shell::id).equals(Optional.of(p.shell())))
@@ -302,9 +327,14 @@ core.isSelected()
             Point2D now = view.toFrame(e.getX(), e.getY());
             double across = now.getX() - g.from().getX();
             double up = now.getY() - g.from().getY();
-            Vec wanted = with(with(g.start(), 0, g.start().x() + across), g.upAxis(), g.start().along(g.upAxis()) + up);
+            Vec wanted = with(
+                    with(g.start(), 0, g.start().x() + across),
+                    g.upAxis(),
+                    g.start().along(g.upAxis()) + up);
             Build build = desk.session().build();
-            Vec rest = e.isAltDown() ? wanted : Snap.near(build, desk.session().evaluation().get().fit(), g.part(), wanted);
+            Vec rest = e.isAltDown()
+                    ? wanted
+                    : Snap.near(build, desk.session().evaluation().get().fit(), g.part(), wanted);
             build.part(g.part()).ifPresent(p -> desk.session().drags(Edits.move(p, rest)));
         });
     }
@@ -331,7 +361,9 @@ core.isSelected()
     }
 
     private void nudge(int axis, double by) {
-        part().ifPresent(p -> placement().ifPresent(at -> desk.session().drags(Edits.move(p, with(at.at(), axis, at.at().along(axis) + by)))));
+        part().ifPresent(p -> placement()
+                .ifPresent(at -> desk.session()
+                        .drags(Edits.move(p, with(at.at(), axis, at.at().along(axis) + by)))));
     }
 
     /** The next part of this shell, so that everything can be reached without a mouse. */

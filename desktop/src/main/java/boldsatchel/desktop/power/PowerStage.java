@@ -52,7 +52,8 @@ public final class PowerStage implements WorkStage {
     private final Label levelText = Ui.label("", "soft");
     private final MenuButton hang = new MenuButton("Hang below");
     private final Label empty = Ui.words(
-            "Nothing gives power yet. Add a battery or a power bank on the Shelf, then start a chain with it here.", "soft");
+            "Nothing gives power yet. Add a battery or a power bank on the Shelf, then start a chain with it here.",
+            "soft");
     private boolean filling;
 
     /** A demand with the words it is chosen by. */
@@ -85,7 +86,11 @@ public final class PowerStage implements WorkStage {
                 levelText,
                 Ui.spring(),
                 hang,
-                Ui.button("remove-rung", "Take out", "Take the selected rung out; what it fed hangs on the one above (Delete)", this::remove));
+                Ui.button(
+                        "remove-rung",
+                        "Take out",
+                        "Take the selected rung out; what it fed hangs on the one above (Delete)",
+                        this::remove));
         tools.setAlignment(Pos.CENTER_LEFT);
         ladder.setId("ladder");
         ladder.setFocusTraversable(true);
@@ -145,7 +150,13 @@ public final class PowerStage implements WorkStage {
             @Override
             protected void updateItem(Rung item, boolean none) {
                 super.updateItem(item, none);
-                setText(none || item == null ? "" : item.part().flatMap(desk.session().build()::part).map(Part::name).orElse(item.id()));
+                setText(
+                        none || item == null
+                                ? ""
+                                : item.part()
+                                        .flatMap(desk.session().build()::part)
+                                        .map(Part::name)
+                                        .orElse(item.id()));
             }
         };
     }
@@ -153,7 +164,8 @@ public final class PowerStage implements WorkStage {
     private void show() {
         filling = true;
         Build build = desk.session().build();
-        String chosenDemand = Optional.ofNullable(demand.getValue()).map(NamedDemand::name).orElse("");
+        String chosenDemand =
+                Optional.ofNullable(demand.getValue()).map(NamedDemand::name).orElse("");
         String chosenChain = Optional.ofNullable(chain.getValue()).map(Rung::id).orElse("");
         List<NamedDemand> demands = new ArrayList<>();
         build.brief().profile().steps().forEach(s -> demands.add(new NamedDemand(s.name(), Demand.of(s))));
@@ -161,9 +173,15 @@ public final class PowerStage implements WorkStage {
         demands.add(new NamedDemand("asleep", Demand.of(Mode.SLEEP)));
         demands.add(new NamedDemand("switched off", Demand.of(Mode.OFF)));
         demand.getItems().setAll(demands);
-        demand.setValue(demands.stream().filter(d -> d.name().equals(chosenDemand)).findFirst().orElse(demands.getFirst()));
+        demand.setValue(demands.stream()
+                .filter(d -> d.name().equals(chosenDemand))
+                .findFirst()
+                .orElse(demands.getFirst()));
         chain.getItems().setAll(build.chain());
-        chain.setValue(build.chain().stream().filter(r -> r.id().equals(chosenChain)).findFirst().orElse(build.chain().isEmpty() ? null : build.chain().getFirst()));
+        chain.setValue(build.chain().stream()
+                .filter(r -> r.id().equals(chosenChain))
+                .findFirst()
+                .orElse(build.chain().isEmpty() ? null : build.chain().getFirst()));
         boolean some = !build.chain().isEmpty();
         empty.setVisible(!some);
         empty.setManaged(!some);
@@ -183,18 +201,32 @@ public final class PowerStage implements WorkStage {
             item("wire, AWG 22, 150 mm", "a wire", r, new Rung.Wire(22, 150));
             item("fuse, 5 A", "a fuse", r, new Rung.Contact(Rung.ContactKind.FUSE, Figure.dataSheet(0.010), 5));
             item("switch, 8 A", "a switch", r, new Rung.Contact(Rung.ContactKind.SWITCH, Figure.dataSheet(0.015), 8));
-            item("connector, 5 A", "a connector", r, new Rung.Contact(Rung.ContactKind.CONNECTOR, Figure.dataSheet(0.020), 5));
-            item("protection, 15 A", "a protection", r, new Rung.Contact(Rung.ContactKind.PROTECTION, Figure.dataSheet(0.012), 15));
-            item("Schottky diode, 5 A", "a diode", r, new Rung.Diode(Figure.dataSheet(0.30), Figure.dataSheet(0.04), 5));
+            item(
+                    "connector, 5 A",
+                    "a connector",
+                    r,
+                    new Rung.Contact(Rung.ContactKind.CONNECTOR, Figure.dataSheet(0.020), 5));
+            item(
+                    "protection, 15 A",
+                    "a protection",
+                    r,
+                    new Rung.Contact(Rung.ContactKind.PROTECTION, Figure.dataSheet(0.012), 15));
+            item(
+                    "Schottky diode, 5 A",
+                    "a diode",
+                    r,
+                    new Rung.Diode(Figure.dataSheet(0.30), Figure.dataSheet(0.04), 5));
             build.parts().stream()
-                    .filter(p -> p.facet(Facet.DrawsPower.class).isPresent() || p.facet(Facet.Converts.class).isPresent())
+                    .filter(p -> p.facet(Facet.DrawsPower.class).isPresent()
+                            || p.facet(Facet.Converts.class).isPresent())
                     .filter(p -> build.rungs().noneMatch(x -> x.part().equals(Optional.of(p.id()))))
                     .forEach(p -> item(p.name(), p.name(), r, new Rung.OfPart(p.id())));
         });
         build.parts().stream()
                 .filter(Part::isSource)
                 .filter(p -> build.rungs().noneMatch(x -> x.part().equals(Optional.of(p.id()))))
-                .forEach(p -> add("start a chain at " + p.name(), () -> desk.session().does(Edits.startChain(p))));
+                .forEach(p ->
+                        add("start a chain at " + p.name(), () -> desk.session().does(Edits.startChain(p))));
         hang.setText(rung.isPresent() ? "Hang below" : "Add to the chain");
         hang.setDisable(hang.getItems().isEmpty());
     }
@@ -222,16 +254,19 @@ public final class PowerStage implements WorkStage {
             Optional<OperatingPoint> point = Network.of(evaluation.build(), rung, Reading.NOMINAL)
                     .map(n -> n.solve(level.getValue(), demand.getValue().demand()));
             point.ifPresent(p -> ladder.show(
-                    PowerDrawings.ladder(evaluation.build(), rung, p, selectedRung(evaluation.build())), desk.dark().get()));
+                    PowerDrawings.ladder(evaluation.build(), rung, p, selectedRung(evaluation.build())),
+                    desk.dark().get()));
             evaluation.power().chains().stream()
                     .filter(c -> c.source().equals(rung.id()))
                     .findFirst()
-                    .ifPresent(c -> curve.show(discharge(c, evaluation.build()), desk.dark().get()));
+                    .ifPresent(c -> curve.show(
+                            discharge(c, evaluation.build()), desk.dark().get()));
         });
     }
 
     private static boldsatchel.drawing.Drawing discharge(ChainResult chain, Build build) {
-        return PowerDrawings.discharge(chain, chain.run().end().kind().words(), build.brief().limits().hours());
+        return PowerDrawings.discharge(
+                chain, chain.run().end().kind().words(), build.brief().limits().hours());
     }
 
     private String selectedRung(Build build) {
@@ -254,7 +289,9 @@ public final class PowerStage implements WorkStage {
 
     /** Up and down walk the rungs, Delete takes one out. */
     private void key(KeyEvent e) {
-        List<Rung> rungs = Optional.ofNullable(chain.getValue()).map(r -> r.walk().toList()).orElse(List.of());
+        List<Rung> rungs = Optional.ofNullable(chain.getValue())
+                .map(r -> r.walk().toList())
+                .orElse(List.of());
         String id = selectedRung(desk.session().build());
         int at = rungs.stream().map(Rung::id).toList().indexOf(id);
         if (e.getCode() == KeyCode.DELETE) {

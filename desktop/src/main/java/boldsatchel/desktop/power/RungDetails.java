@@ -54,28 +54,57 @@ public final class RungDetails extends VBox {
             }
         });
         Ui.row(form, "gauge", new VBox(gauge, wrong));
-        UnitField length = UnitField.required("wire-length", Quantity.LENGTH, v -> change("length of wire", new Rung.Wire(wire.awg(), v))).wide(8);
+        UnitField length = UnitField.required(
+                        "wire-length", Quantity.LENGTH, v -> change("length of wire", new Rung.Wire(wire.awg(), v)))
+                .wide(8);
         length.show(wire.lengthMm());
         Ui.row(form, "length, one way", length);
         getChildren()
                 .add(Ui.words(
-                        "Resistance " + Units.format(Quantity.RESISTANCE, Copper.loopOhms(wire.awg(), wire.lengthMm(), 20))
-                                + " at 20 °C; usual current inside a closed case " + Units.format(Quantity.CURRENT, Copper.closedCaseAmps(wire.awg()))
+                        "Resistance "
+                                + Units.format(Quantity.RESISTANCE, Copper.loopOhms(wire.awg(), wire.lengthMm(), 20))
+                                + " at 20 °C; usual current inside a closed case "
+                                + Units.format(Quantity.CURRENT, Copper.closedCaseAmps(wire.awg()))
                                 + ". Local codes stand above this.",
                         "soft"));
     }
 
     private void contact(GridPane form, Rung.Contact contact) {
         getChildren().add(Ui.label(contact.kind().words(), "panel-title"));
-        UnitField rated = UnitField.required("contact-rated", Quantity.CURRENT, v -> change(contact.kind().words(), new Rung.Contact(contact.kind(), contact.ohms(), v))).wide(8);
+        UnitField rated = UnitField.required(
+                        "contact-rated",
+                        Quantity.CURRENT,
+                        v -> change(contact.kind().words(), new Rung.Contact(contact.kind(), contact.ohms(), v)))
+                .wide(8);
         rated.show(contact.ratedA());
         Ui.row(form, "rated for", rated);
-        Ui.across(form, new FigureField("contact-ohms", "resistance", Quantity.RESISTANCE, contact.ohms(), f -> change(contact.kind().words(), new Rung.Contact(contact.kind(), f, contact.ratedA()))));
+        Ui.across(
+                form,
+                new FigureField(
+                        "contact-ohms",
+                        "resistance",
+                        Quantity.RESISTANCE,
+                        contact.ohms(),
+                        f -> change(contact.kind().words(), new Rung.Contact(contact.kind(), f, contact.ratedA()))));
     }
 
     private void diode(GridPane form, Rung.Diode diode) {
         getChildren().add(Ui.label("Diode", "panel-title"));
-        Ui.across(form, new FigureField("diode-knee", "knee voltage", Quantity.VOLTAGE, diode.kneeV(), f -> change("diode", new Rung.Diode(f, diode.ohms(), diode.ratedA()))));
-        Ui.across(form, new FigureField("diode-ohms", "resistance", Quantity.RESISTANCE, diode.ohms(), f -> change("diode", new Rung.Diode(diode.kneeV(), f, diode.ratedA()))));
+        Ui.across(
+                form,
+                new FigureField(
+                        "diode-knee",
+                        "knee voltage",
+                        Quantity.VOLTAGE,
+                        diode.kneeV(),
+                        f -> change("diode", new Rung.Diode(f, diode.ohms(), diode.ratedA()))));
+        Ui.across(
+                form,
+                new FigureField(
+                        "diode-ohms",
+                        "resistance",
+                        Quantity.RESISTANCE,
+                        diode.ohms(),
+                        f -> change("diode", new Rung.Diode(diode.kneeV(), f, diode.ratedA()))));
     }
 }

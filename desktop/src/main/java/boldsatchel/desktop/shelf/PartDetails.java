@@ -39,7 +39,11 @@ public final class PartDetails extends VBox {
         drawing.setPrefHeight(130);
         drawing.setMaxHeight(150);
         drawing.show(PartDrawing.of(part), desk.dark().get());
-        getChildren().addAll(Ui.words(part.name(), "panel-title"), Ui.words(part.family().words() + (part.note().isEmpty() ? "" : ". " + part.note()), "soft"), drawing);
+        getChildren()
+                .addAll(
+                        Ui.words(part.name(), "panel-title"),
+                        Ui.words(part.family().words() + (part.note().isEmpty() ? "" : ". " + part.note()), "soft"),
+                        drawing);
         general();
         part.facets().forEach(this::facet);
         if (!part.body().ports().isEmpty()) {
@@ -51,7 +55,8 @@ public final class PartDetails extends VBox {
     public static Node of(Desk desk) {
         Optional<Part> part = desk.session().selectedPart();
         String id = desk.session().selection().get();
-        Optional<Rung> rung = desk.session().build().rungs().filter(r -> r.id().equals(id)).findFirst();
+        Optional<Rung> rung =
+                desk.session().build().rungs().filter(r -> r.id().equals(id)).findFirst();
         VBox box = new VBox(12);
         rung.filter(r -> r.part().isEmpty()).ifPresent(r -> box.getChildren().add(new RungDetails(desk, r)));
         part.ifPresent(p -> box.getChildren().add(new PartDetails(desk, p)));
@@ -67,8 +72,7 @@ public final class PartDetails extends VBox {
         return form;
     }
 
-    private void figure(
-            GridPane form, String name, Quantity quantity, Figure figure, Function<Figure, Part> changed) {
+    private void figure(GridPane form, String name, Quantity quantity, Figure figure, Function<Figure, Part> changed) {
         String id = "figure-" + name.replace(' ', '-').replace(",", "");
         Ui.across(
                 form,
@@ -81,19 +85,37 @@ public final class PartDetails extends VBox {
     }
 
     private Part with(Figure mass, Figure price, Part.Standing standing) {
-        return new Part(part.id(), part.name(), part.family(), part.note(), mass, price, standing, part.body(), part.facets());
+        return new Part(
+                part.id(), part.name(), part.family(), part.note(), mass, price, standing, part.body(), part.facets());
     }
 
     private void general() {
         Body b = part.body();
         GridPane form = section("Body and money");
-        figure(form, "width", Quantity.LENGTH, b.widthMm(), f -> part.withBody(b.resized(f, b.depthMm(), b.heightMm())));
-        figure(form, "depth", Quantity.LENGTH, b.depthMm(), f -> part.withBody(b.resized(b.widthMm(), f, b.heightMm())));
-        figure(form, "height", Quantity.LENGTH, b.heightMm(), f -> part.withBody(b.resized(b.widthMm(), b.depthMm(), f)));
+        figure(
+                form,
+                "width",
+                Quantity.LENGTH,
+                b.widthMm(),
+                f -> part.withBody(b.resized(f, b.depthMm(), b.heightMm())));
+        figure(
+                form,
+                "depth",
+                Quantity.LENGTH,
+                b.depthMm(),
+                f -> part.withBody(b.resized(b.widthMm(), f, b.heightMm())));
+        figure(
+                form,
+                "height",
+                Quantity.LENGTH,
+                b.heightMm(),
+                f -> part.withBody(b.resized(b.widthMm(), b.depthMm(), f)));
         figure(form, "mass", Quantity.MASS, part.massG(), f -> with(f, part.price(), part.standing()));
         figure(form, "price", Quantity.MONEY, part.price(), f -> with(part.massG(), f, part.standing()));
-        ComboBox<Part.Standing> standing = choice("standing", Part.Standing.values(), part.standing(), Part.Standing::words);
-        standing.setOnAction(e -> desk.session().does(Edits.changePart("standing", with(part.massG(), part.price(), standing.getValue()))));
+        ComboBox<Part.Standing> standing =
+                choice("standing", Part.Standing.values(), part.standing(), Part.Standing::words);
+        standing.setOnAction(e -> desk.session()
+                .does(Edits.changePart("standing", with(part.massG(), part.price(), standing.getValue()))));
         Ui.row(form, "to be had", standing);
     }
 
@@ -121,46 +143,144 @@ public final class PartDetails extends VBox {
         switch (facet) {
             case Facet.DrawsPower d -> {
                 GridPane form = section("Draws power, " + window(d.lowV(), d.highV()));
-                figure(form, "asleep", Quantity.POWER, d.sleepW(), f -> draws(d, f, d.idleW(), d.busyW(), d.startW(), d.backlightW()));
-                figure(form, "idle", Quantity.POWER, d.idleW(), f -> draws(d, d.sleepW(), f, d.busyW(), d.startW(), d.backlightW()));
-                figure(form, "busy", Quantity.POWER, d.busyW(), f -> draws(d, d.sleepW(), d.idleW(), f, d.startW(), d.backlightW()));
-                figure(form, "starting", Quantity.POWER, d.startW(), f -> draws(d, d.sleepW(), d.idleW(), d.busyW(), f, d.backlightW()));
+                figure(
+                        form,
+                        "asleep",
+                        Quantity.POWER,
+                        d.sleepW(),
+                        f -> draws(d, f, d.idleW(), d.busyW(), d.startW(), d.backlightW()));
+                figure(
+                        form,
+                        "idle",
+                        Quantity.POWER,
+                        d.idleW(),
+                        f -> draws(d, d.sleepW(), f, d.busyW(), d.startW(), d.backlightW()));
+                figure(
+                        form,
+                        "busy",
+                        Quantity.POWER,
+                        d.busyW(),
+                        f -> draws(d, d.sleepW(), d.idleW(), f, d.startW(), d.backlightW()));
+                figure(
+                        form,
+                        "starting",
+                        Quantity.POWER,
+                        d.startW(),
+                        f -> draws(d, d.sleepW(), d.idleW(), d.busyW(), f, d.backlightW()));
                 if (d.backlightW().value() > 0) {
-                    figure(form, "backlight", Quantity.POWER, d.backlightW(), f -> draws(d, d.sleepW(), d.idleW(), d.busyW(), d.startW(), f));
+                    figure(
+                            form,
+                            "backlight",
+                            Quantity.POWER,
+                            d.backlightW(),
+                            f -> draws(d, d.sleepW(), d.idleW(), d.busyW(), d.startW(), f));
                 }
             }
             case Facet.Cells c -> {
-                GridPane form = section(c.series() + "S" + c.parallel() + "P " + c.chemistry().words() + ", " + Units.format(c.nominalWh()) + " Wh");
-                figure(form, "cell capacity", Quantity.CHARGE, c.capacityAh(), f -> cells(c, f, c.cellOhms(), c.packOhms(), c.health()));
-                figure(form, "cell resistance", Quantity.RESISTANCE, c.cellOhms(), f -> cells(c, c.capacityAh(), f, c.packOhms(), c.health()));
-                figure(form, "pack resistance", Quantity.RESISTANCE, c.packOhms(), f -> cells(c, c.capacityAh(), c.cellOhms(), f, c.health()));
-                figure(form, "health", Quantity.SHARE, c.health(), f -> cells(c, c.capacityAh(), c.cellOhms(), c.packOhms(), f));
+                GridPane form = section(c.series() + "S" + c.parallel() + "P "
+                        + c.chemistry().words() + ", " + Units.format(c.nominalWh()) + " Wh");
+                figure(
+                        form,
+                        "cell capacity",
+                        Quantity.CHARGE,
+                        c.capacityAh(),
+                        f -> cells(c, f, c.cellOhms(), c.packOhms(), c.health()));
+                figure(
+                        form,
+                        "cell resistance",
+                        Quantity.RESISTANCE,
+                        c.cellOhms(),
+                        f -> cells(c, c.capacityAh(), f, c.packOhms(), c.health()));
+                figure(
+                        form,
+                        "pack resistance",
+                        Quantity.RESISTANCE,
+                        c.packOhms(),
+                        f -> cells(c, c.capacityAh(), c.cellOhms(), f, c.health()));
+                figure(
+                        form,
+                        "health",
+                        Quantity.SHARE,
+                        c.health(),
+                        f -> cells(c, c.capacityAh(), c.cellOhms(), c.packOhms(), f));
             }
             case Facet.PowerBank b -> {
-                GridPane form = section("Power bank, " + Units.format(b.outV()) + " V " + Units.format(b.outA()) + " A");
-                figure(form, "rated energy", Quantity.ENERGY, b.ratedWh(), f -> part.withFacet(new Facet.PowerBank(f, b.efficiency(), b.outV(), b.outA(), b.outOhms(), b.shutOffA())));
-                figure(form, "efficiency", Quantity.SHARE, b.efficiency(), f -> part.withFacet(new Facet.PowerBank(b.ratedWh(), f, b.outV(), b.outA(), b.outOhms(), b.shutOffA())));
+                GridPane form =
+                        section("Power bank, " + Units.format(b.outV()) + " V " + Units.format(b.outA()) + " A");
+                figure(
+                        form,
+                        "rated energy",
+                        Quantity.ENERGY,
+                        b.ratedWh(),
+                        f -> part.withFacet(
+                                new Facet.PowerBank(f, b.efficiency(), b.outV(), b.outA(), b.outOhms(), b.shutOffA())));
+                figure(
+                        form,
+                        "efficiency",
+                        Quantity.SHARE,
+                        b.efficiency(),
+                        f -> part.withFacet(
+                                new Facet.PowerBank(b.ratedWh(), f, b.outV(), b.outA(), b.outOhms(), b.shutOffA())));
             }
             case Facet.Converts c -> {
-                GridPane form = section(c.kind().words() + " to " + Units.format(c.outV()) + " V, " + window(c.lowV(), c.highV()) + " in");
+                GridPane form = section(c.kind().words() + " to " + Units.format(c.outV()) + " V, "
+                        + window(c.lowV(), c.highV()) + " in");
                 figure(form, "quiet power", Quantity.POWER, c.quietW(), f -> converts(c, f, c.dropV(), c.lossOhms()));
-                figure(form, "loss voltage", Quantity.VOLTAGE, c.dropV(), f -> converts(c, c.quietW(), f, c.lossOhms()));
-                figure(form, "loss resistance", Quantity.RESISTANCE, c.lossOhms(), f -> converts(c, c.quietW(), c.dropV(), f));
+                figure(
+                        form,
+                        "loss voltage",
+                        Quantity.VOLTAGE,
+                        c.dropV(),
+                        f -> converts(c, c.quietW(), f, c.lossOhms()));
+                figure(
+                        form,
+                        "loss resistance",
+                        Quantity.RESISTANCE,
+                        c.lossOhms(),
+                        f -> converts(c, c.quietW(), c.dropV(), f));
             }
             case Facet.Thermal t -> {
                 GridPane form = section("Heat, at most " + Units.format(t.limitC()) + " °C");
-                t.stillKW().ifPresent(still -> figure(form, "to still air", Quantity.THERMAL_RESISTANCE, still, f -> part.withFacet(new Facet.Thermal(t.limitC(), Optional.of(f), t.fanKW()))));
-                t.fanKW().ifPresent(fan -> figure(form, "to moving air", Quantity.THERMAL_RESISTANCE, fan, f -> part.withFacet(new Facet.Thermal(t.limitC(), t.stillKW(), Optional.of(f)))));
+                t.stillKW()
+                        .ifPresent(still -> figure(
+                                form,
+                                "to still air",
+                                Quantity.THERMAL_RESISTANCE,
+                                still,
+                                f -> part.withFacet(new Facet.Thermal(t.limitC(), Optional.of(f), t.fanKW()))));
+                t.fanKW()
+                        .ifPresent(fan -> figure(
+                                form,
+                                "to moving air",
+                                Quantity.THERMAL_RESISTANCE,
+                                fan,
+                                f -> part.withFacet(new Facet.Thermal(t.limitC(), t.stillKW(), Optional.of(f)))));
                 if (form.getChildren().isEmpty()) {
                     getChildren().add(Ui.words("Its way to the air is computed from its free faces.", "soft"));
                 }
             }
             case Facet.MovesAir m -> {
                 GridPane form = section("Moves air");
-                figure(form, "free flow", Quantity.AIR_FLOW, m.freeLs(), f -> part.withFacet(new Facet.MovesAir(f, m.shutOffPa())));
-                figure(form, "shut-off pressure", Quantity.PRESSURE, m.shutOffPa(), f -> part.withFacet(new Facet.MovesAir(m.freeLs(), f)));
+                figure(
+                        form,
+                        "free flow",
+                        Quantity.AIR_FLOW,
+                        m.freeLs(),
+                        f -> part.withFacet(new Facet.MovesAir(f, m.shutOffPa())));
+                figure(
+                        form,
+                        "shut-off pressure",
+                        Quantity.PRESSURE,
+                        m.shutOffPa(),
+                        f -> part.withFacet(new Facet.MovesAir(m.freeLs(), f)));
             }
-            case Facet.ShowsPicture p -> getChildren().add(Ui.words("Shows " + p.widthPx() + " × " + p.heightPx() + " pixels on " + Units.format(p.picture().dx()) + " × " + Units.format(p.picture().dy()) + " mm.", "soft"));
+            case Facet.ShowsPicture p ->
+                getChildren()
+                        .add(Ui.words(
+                                "Shows " + p.widthPx() + " × " + p.heightPx() + " pixels on "
+                                        + Units.format(p.picture().dx()) + " × "
+                                        + Units.format(p.picture().dy()) + " mm.",
+                                "soft"));
             case Facet.Radiates r -> getChildren().add(Ui.words("Sends or receives: keep metal away.", "soft"));
         }
     }
@@ -170,15 +290,39 @@ public final class PartDetails extends VBox {
     }
 
     private Part draws(Facet.DrawsPower d, Figure sleep, Figure idle, Figure busy, Figure start, Figure backlight) {
-        return part.withFacet(new Facet.DrawsPower(d.lowV(), d.nominalV(), d.highV(), d.kind(), d.offW(), sleep, idle, busy, start, d.startSeconds(), backlight));
+        return part.withFacet(new Facet.DrawsPower(
+                d.lowV(),
+                d.nominalV(),
+                d.highV(),
+                d.kind(),
+                d.offW(),
+                sleep,
+                idle,
+                busy,
+                start,
+                d.startSeconds(),
+                backlight));
     }
 
     private Part cells(Facet.Cells c, Figure capacity, Figure cellOhms, Figure packOhms, Figure health) {
-        return part.withFacet(new Facet.Cells(c.chemistry(), c.series(), c.parallel(), capacity, c.nominalV(), cellOhms, packOhms, c.cutoffV(), c.maxDischargeA(), c.tripA(), c.ownCutoff(), health));
+        return part.withFacet(new Facet.Cells(
+                c.chemistry(),
+                c.series(),
+                c.parallel(),
+                capacity,
+                c.nominalV(),
+                cellOhms,
+                packOhms,
+                c.cutoffV(),
+                c.maxDischargeA(),
+                c.tripA(),
+                c.ownCutoff(),
+                health));
     }
 
     private Part converts(Facet.Converts c, Figure quiet, Figure drop, Figure ohms) {
-        return part.withFacet(new Facet.Converts(c.kind(), c.outV(), quiet, drop, ohms, c.limitA(), c.dropoutV(), c.lowV(), c.highV(), c.noLoadV()));
+        return part.withFacet(new Facet.Converts(
+                c.kind(), c.outV(), quiet, drop, ohms, c.limitA(), c.dropoutV(), c.lowV(), c.highV(), c.noLoadV()));
     }
 
     private void ports() {
@@ -191,7 +335,9 @@ public final class PartDetails extends VBox {
             use.setOnAction(e -> {
                 List<Port> changed = new ArrayList<>(ports);
                 changed.set(index, port.withUse(use.getValue()));
-                desk.session().does(Edits.changePart("sockets", part.withBody(part.body().withPorts(changed))));
+                desk.session()
+                        .does(Edits.changePart(
+                                "sockets", part.withBody(part.body().withPorts(changed))));
             });
             Ui.row(form, port.name(), use);
         }

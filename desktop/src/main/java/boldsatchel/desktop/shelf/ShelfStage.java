@@ -45,7 +45,11 @@ public final class ShelfStage implements WorkStage {
     private final DrawingView drawing = new DrawingView().atMost(3);
     private final VBox about = new VBox(3);
     private final Button add = Ui.button("shelf-add", "Add to the build", "Add the chosen part (Enter)", this::add);
-    private final Button replace = Ui.button("shelf-replace", "Replace the selected part", "Put the chosen part in its place, rung and name", this::replace);
+    private final Button replace = Ui.button(
+            "shelf-replace",
+            "Replace the selected part",
+            "Put the chosen part in its place, rung and name",
+            this::replace);
     private boolean selecting;
 
     /** The stage on a desk. */
@@ -83,12 +87,22 @@ public final class ShelfStage implements WorkStage {
     private VBox buildSide() {
         table.setId("build-parts");
         table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-        table.setPlaceholder(Ui.words("No parts yet. Choose one on the right and add it; a board and a battery are a good start.", "soft"));
+        table.setPlaceholder(Ui.words(
+                "No parts yet. Choose one on the right and add it; a board and a battery are a good start.", "soft"));
         column("In this build", 200, false, Part::name);
         column("mass, g", 70, true, p -> Units.format(p.massG().value(), 0, ""));
         column("price", 54, true, p -> Units.format(p.price().value(), 0, ""));
         column("to be had", 86, false, p -> p.standing().words());
-        column("packed in", 84, false, p -> desk.session().build().placement(p.id()).flatMap(at -> desk.session().build().shell(at.shell())).map(s -> s.name()).orElse("on the table"));
+        column(
+                "packed in",
+                84,
+                false,
+                p -> desk.session()
+                        .build()
+                        .placement(p.id())
+                        .flatMap(at -> desk.session().build().shell(at.shell()))
+                        .map(s -> s.name())
+                        .orElse("on the table"));
         table.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
             if (!selecting && is != null) {
                 desk.session().selection().set(is.id());
@@ -100,14 +114,16 @@ public final class ShelfStage implements WorkStage {
             }
         });
         VBox.setVgrow(table, Priority.ALWAYS);
-        Button remove = Ui.button("shelf-remove", "Remove from the build", "Take the selected part out (Delete)", this::remove);
+        Button remove =
+                Ui.button("shelf-remove", "Remove from the build", "Take the selected part out (Delete)", this::remove);
         ComboBox<Library.Case> cases = new ComboBox<>();
         cases.setId("cases");
         cases.setPromptText("Take another case …");
         cases.getItems().setAll(desk.library().cases());
         cases.setCellFactory(v -> cell(Library.Case::name));
         cases.setButtonCell(cell(Library.Case::name));
-        cases.setOnAction(e -> Optional.ofNullable(cases.getValue()).ifPresent(c -> desk.session().does(Edits.takeCase(c))));
+        cases.setOnAction(e -> Optional.ofNullable(cases.getValue())
+                .ifPresent(c -> desk.session().does(Edits.takeCase(c))));
         VBox side = new VBox(8, table, new HBox(8, remove, cases));
         HBox.setHgrow(side, Priority.ALWAYS);
         return side;
@@ -158,7 +174,8 @@ public final class ShelfStage implements WorkStage {
         drawing.setMaxHeight(150);
         HBox search = new HBox(8, words, family);
         HBox.setHgrow(words, Priority.ALWAYS);
-        VBox side = new VBox(8, Ui.label("Library", "section"), search, list, drawing, about, new HBox(8, add, replace));
+        VBox side =
+                new VBox(8, Ui.label("Library", "section"), search, list, drawing, about, new HBox(8, add, replace));
         side.setPrefWidth(330);
         side.setMinWidth(320);
         return side;
@@ -185,7 +202,11 @@ public final class ShelfStage implements WorkStage {
     private void show() {
         selecting = true;
         table.getItems().setAll(desk.session().build().parts());
-        desk.session().selectedPart().ifPresentOrElse(p -> table.getSelectionModel().select(p), () -> table.getSelectionModel().clearSelection());
+        desk.session()
+                .selectedPart()
+                .ifPresentOrElse(
+                        p -> table.getSelectionModel().select(p),
+                        () -> table.getSelectionModel().clearSelection());
         selecting = false;
         showChosen();
     }
@@ -201,10 +222,12 @@ public final class ShelfStage implements WorkStage {
         about.getChildren().clear();
         chosen().ifPresent(part -> {
             drawing.show(PartDrawing.of(part), desk.dark().get());
-            String figures = Units.format(part.massG().value()) + " g · " + desk.session().build().brief().currency() + " "
+            String figures = Units.format(part.massG().value()) + " g · "
+                    + desk.session().build().brief().currency() + " "
                     + Units.format(part.price().value()) + " · " + part.family().words();
             about.getChildren().add(Ui.words(part.note().isEmpty() ? figures : figures + ". " + part.note(), "soft"));
-            about.getChildren().add(changes(selected.map(s -> Edits.replacePart(s, part)).orElse(Edits.addPart(part)), selected));
+            about.getChildren()
+                    .add(changes(selected.map(s -> Edits.replacePart(s, part)).orElse(Edits.addPart(part)), selected));
         });
     }
 
@@ -214,7 +237,8 @@ public final class ShelfStage implements WorkStage {
         Evaluation then = Evaluator.evaluate(edit.change().apply(now.build()));
         String differences = now.verdicts().stream()
                 .filter(v -> !same(v, then.verdict(v.kind())))
-                .map(v -> v.kind().title() + " " + v.kind().format(v.value()) + " → " + v.kind().format(then.verdict(v.kind()).value()))
+                .map(v -> v.kind().title() + " " + v.kind().format(v.value()) + " → "
+                        + v.kind().format(then.verdict(v.kind()).value()))
                 .collect(Collectors.joining(" · "));
         String what = selected.map(s -> "In place of " + s.name() + ": ").orElse("Added: ");
         var label = Ui.words(what + (differences.isEmpty() ? "no verdict changes" : differences), "what-if");
@@ -230,7 +254,8 @@ public final class ShelfStage implements WorkStage {
     }
 
     private void replace() {
-        chosen().ifPresent(by -> desk.session().selectedPart().ifPresent(old -> desk.session().does(Edits.replacePart(old, by))));
+        chosen().ifPresent(by ->
+                desk.session().selectedPart().ifPresent(old -> desk.session().does(Edits.replacePart(old, by))));
     }
 
     private void remove() {

@@ -52,14 +52,16 @@ public class BuildStoreTest {
     @Test
     public void whatIsSavedComesBackEqual() throws Exception {
         BuildStore.save(file(), named("one"), Optional.empty(), false);
-        assertThat(BuildStore.open(file()).document().build()).isEqualTo(named("one").build());
+        assertThat(BuildStore.open(file()).document().build())
+                .isEqualTo(named("one").build());
     }
 
     @Test
     public void theFileBeforeIsKeptAsABackup() throws Exception {
         String first = BuildStore.save(file(), named("one"), Optional.empty(), false);
         BuildStore.save(file(), named("two"), Optional.of(first), false);
-        assertThat(BuildStore.open(BuildStore.backup(file())).document().build().name()).isEqualTo("one");
+        assertThat(BuildStore.open(BuildStore.backup(file())).document().build().name())
+                .isEqualTo("one");
         assertThat(BuildStore.open(file()).document().build().name()).isEqualTo("two");
         try (Stream<Path> all = Files.list(folder)) {
             assertThat(all).hasSize(2);
@@ -80,7 +82,8 @@ public class BuildStoreTest {
 
     @Test
     public void aMissingFileIsSaidToBeMissing() {
-        assertThatThrownBy(() -> BuildStore.open(folder.resolve("nothing.satchel.json"))).hasMessageContaining("no such file");
+        assertThatThrownBy(() -> BuildStore.open(folder.resolve("nothing.satchel.json")))
+                .hasMessageContaining("no such file");
     }
 
     @Test
@@ -93,7 +96,8 @@ public class BuildStoreTest {
     public void aFolderThatCannotBeWrittenLosesNothing() throws IOException {
         Path inTheWay = folder.resolve("file");
         Files.writeString(inTheWay, "x");
-        assertThatThrownBy(() -> BuildStore.save(inTheWay.resolve("x.satchel.json"), named("one"), Optional.empty(), false))
+        assertThatThrownBy(() ->
+                        BuildStore.save(inTheWay.resolve("x.satchel.json"), named("one"), Optional.empty(), false))
                 .isInstanceOf(BuildStore.StoreException.class)
                 .hasMessageContaining("nothing was lost");
     }
@@ -157,7 +161,8 @@ public class BuildStoreTest {
         }
         try (Stream<Path> all = Files.list(folder)) {
             // What a kill leaves beside the file is unfinished and named so; it never takes the file's place.
-            assertThat(all.filter(p -> !p.toString().endsWith(".json") && !p.toString().endsWith(".bak")))
+            assertThat(all.filter(p ->
+                            !p.toString().endsWith(".json") && !p.toString().endsWith(".bak")))
                     .allMatch(p -> p.toString().endsWith(".new"));
         }
     }
@@ -175,7 +180,12 @@ public class BuildStoreTest {
     }
 
     private static String classPath() {
-        return System.getProperty("jdk.module.path", "") + java.io.File.pathSeparator + System.getProperty("java.class.path") + java.io.File.pathSeparator
-                + Path.of("target", "classes") + java.io.File.pathSeparator + Path.of("target", "test-classes");
+        return System.getProperty("jdk.module.path", "")
+                + java.io.File.pathSeparator
+                + System.getProperty("java.class.path")
+                + java.io.File.pathSeparator
+                + Path.of("target", "classes")
+                + java.io.File.pathSeparator
+                + Path.of("target", "test-classes");
     }
 }

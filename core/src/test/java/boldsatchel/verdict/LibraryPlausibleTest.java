@@ -1,0 +1,95 @@
+package boldsatchel.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import boldsatchel.build.Box;
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Mode;
+import boldsatchel.build.Part;
+import boldsatchel.build.Port;
+import boldsatchel.shelf.Library;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Every part on the shelf could exist. */
+public class LibraryPlausibleTest {
+
+    @DataProvider
+    Object[][] parts() {
+        return Library.shipped().parts().stream().map(p -> new Object[] {p}).toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "parts")
+    public void solidsLieInsideTheBounds(Part part) {
+        Box bounds = part.body().bounds();
+        for (Box solid : part.body().solidBoxes()) {
+            for (int axis = 0; axis < 3; axis++) {
+                assertThat(solid.low(axis)).isGreaterThanOrEqualTo(0);
+                assertThat(solid.high(axis)).isLessThanOrEqualTo(bounds.high(axis) + 1e-9);
+            }
+        }
+    }
+
+    @Test(dataProvider = "parts")
+    public void socketsOpenOnTheFaceTheyName(Part part) {
+        Box bounds = part.body().bounds();
+        for (Port port : part.body().ports()) {
+            double mouth = port.at().along(port.face().axis());
+            // A top face may be lower than the tallest thing beside it.
+            double reach = port.face().axis() == 2 ? 4 : 1e-9;
+            assertThat(Math.abs(mouth - bounds.end(port.face())))
+                    .as(port.name())
+                    .isLessThanOrEqualTo(reach);
+        }
+    }
+
+    @Test(dataProvider = "parts")
+    public void loadsAskMoreTheMoreTheyDoAndWorkInsideTheirWindow(Part part) {
+        part.facet(Facet.DrawsPower.class).ifPresent(d -> {
+            assertThat(d.lowV()).isLessThan(d.nominalV());
+            assertThat(d.nominalV()).isLessThanOrEqualTo(d.highV());
+            double last = 0;
+            for (Mode mode : Mode.values()) {
+                assertThat(d.watts(mode).value()).as(mode.words()).isGreaterThanOrEqualTo(last);
+                last = d.watts(mode).value();
+            }
+        });
+    }
+
+    @Test(dataProvider = "parts")
+    public void densityIsThatOfThingsPeopleBuildWith(Part part) {
+        double solid = part.body().solidBoxes().stream()
+                .mapToDouble(b -> b.dx() * b.dy() * b.dz())
+                .sum();
+        double gramsPerCm3 = part.massG().value() / solid * 1000;
+        assertThat(gramsPerCm3).as(part.name()).isBetween(0.1, 4.5);
+    }
+
+    @Test(dataProvider = "parts")
+    public void convertersKeepTheirWordOnPaper(Part part) {
+        part.facet(Facet.Converts.class).ifPresent(c -> {
+            assertThat(c.lowV()).isLessThan(c.highV());
+            if (c.kind() == Facet.ConverterKind.STEP_DOWN) {
+                assertThat(c.lowV()).isGreaterThanOrEqualTo(c.outV());
+            }
+            double amps = c.limitA() / 2;
+            double loss =
+                    c.quietW().value() + c.dropV().value() * amps + c.lossOhms().value() * amps * amps;
+            double out = c.outV() * amps;
+            if (c.kind() != Facet.ConverterKind.LINEAR) {
+                assertThat(out / (out + loss)).as("efficiency").isBetween(0.85, 0.99);
+            }
+        });
+    }
+
+    @Test(dataProvider = "parts")
+    public void everyPartCanJoinADemoAndBeJudged(Part part) {
+        Build build = Library.demo("harbour-watch").orElseThrow();
+        Build more = boldsatchel.edit.Edits.addPart(part).change().apply(build);
+        Evaluation evaluation = Evaluator.evaluate(more);
+        assertThat(evaluation.balance().massG().nominal())
+                .isGreaterThan(Evaluator.evaluate(build).balance().massG().nominal());
+        assertThat(evaluation.findings()).extracting(Finding::code).contains("fit.on-the-table");
+    }
+}

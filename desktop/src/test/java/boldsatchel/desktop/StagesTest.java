@@ -1,0 +1,446 @@
+package boldsatchel.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Family;
+import boldsatchel.build.Mode;
+import boldsatchel.build.Part;
+import boldsatchel.build.Placement;
+import boldsatchel.build.Port;
+import boldsatchel.build.Rung;
+import boldsatchel.build.UseProfile;
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.edit.Edits;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
+import boldsatchel.power.PowerEngine;
+import boldsatchel.quantity.Basis;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TableView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** What each stage lets a builder do, in the real window. */
+public class StagesTest {
+
+    private final FxRobot robot = new FxRobot();
+    private Optional<App> shown = Optional.empty();
+
+    @BeforeClass
+    public void start() throws Exception {
+        Path state = Files.createTempDirectory("satchel-stages");
+        System.setProperty(AppFolders.STATE_PROPERTY, state.toString());
+        FxToolkit.registerPrimaryStage();
+        Platform.setImplicitExit(false);
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() {
+        System.clearProperty(AppFolders.STATE_PROPERTY);
+    }
+
+    @BeforeMethod
+    public void fresh() throws Exception {
+        show(Library.demo("cave-survey").orElseThrow());
+    }
+
+    private void show(Build build) throws Exception {
+        FxToolkit.setupStage(stage -> {
+            App app = new App(new BuildFormat.Document(build, Extras.NONE));
+            shown = Optional.of(app);
+            app.show(stage);
+            stage.setX(0);
+            stage.setY(0);
+        });
+        settle();
+    }
+
+    private static void settle() {
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private <T> T onFx(Callable<T> job) {
+        try {
+            T result = WaitForAsyncUtils.asyncFx(job).get(20, TimeUnit.SECONDS);
+            settle();
+            return result;
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private Session session() {
+        return shown.orElseThrow().desk().session();
+    }
+
+    private Build build() {
+        return session().build();
+    }
+
+    private void open(String stage) {
+        robot.clickOn("#stage-" + stage);
+        settle();
+    }
+
+    private void select(String id) {
+        onFx(() -> {
+            session().selection().set(id);
+            return 0;
+        });
+    }
+
+    private void focus(String query) {
+        onFx(() -> {
+            robot.lookup(query).query().requestFocus();
+            return 0;
+        });
+    }
+
+    private <T> void choose(String combo, T value) {
+        onFx(() -> {
+            ComboBox<T> box = robot.lookup(combo).query();
+            box.setValue(value);
+            return 0;
+        });
+    }
+
+    private void fire(String menu, String item) {
+        onFx(() -> {
+            MenuItem found = robot.lookup(menu).<MenuButton>query().getItems().stream()
+                    .filter(i -> i.getText().equals(item))
+                    .findFirst()
+                    .orElseThrow(() -> new AssertionError(item));
+            found.fire();
+            return 0;
+        });
+    }
+
+    private List<String> codes() {
+        return session().evaluation().get().findings().stream()
+                .map(Finding::code)
+                .toList();
+    }
+
+    private State state(Verdict.Kind kind) {
+        return session().evaluation().get().verdict(kind).state();
+    }
+
+    private Point2D onScreen(String view, double x, double y) {
+        DrawingView drawing = robot.lookup(view).query();
+        return onFx(() -> drawing.localToScreen(drawing.fromFrame(x, y)));
+    }
+
+    private UseProfile judged() {
+        return build().brief().profile();
+    }
+
+    @Test
+    public void aProfileIsEditedStepByStep() {
+        open("brief");
+        robot.clickOn("#add-step-0");
+        settle();
+        assertThat(judged().steps()).hasSize(3);
+        robot.doubleClickOn("#minutes-0-2");
+        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+        robot.write("1 h").type(KeyCode.ENTER);
+        settle();
+        assertThat(judged().steps().getLast().minutes()).isCloseTo(60, within(1e-9));
+        double longer = session().evaluation().get().verdict(Verdict.Kind.LASTS).value();
+        assertThat(longer)
+                .isGreaterThan(PowerEngine.evaluate(Library.demo("cave-survey").orElseThrow())
+                        .hours()
+                        .nominal());
+        robot.clickOn("#remove-step-0-2");
+        settle();
+        assertThat(judged().steps()).hasSize(2);
+    }
+
+    @Test
+    public void anotherProfileCanBeAddedJudgedByAndRemoved() {
+        open("brief");
+        robot.clickOn("#add-profile");
+        settle();
+        assertThat(build().brief().profiles()).hasSize(3);
+        robot.clickOn("#first-profile-1");
+        settle();
+        assertThat(judged().name()).isEqualTo("drawing up in camp");
+        robot.clickOn("#remove-profile-1");
+        settle();
+        assertThat(build().brief().profiles())
+                .extracting(UseProfile::name)
+                .containsExactly("drawing up in camp", "new profile");
+    }
+
+    @Test
+    public void dimmingTheScreenLastsLonger() {
+        open("brief");
+        double before = session().evaluation().get().verdict(Verdict.Kind.LASTS).value();
+        robot.doubleClickOn("#brightness-0-0");
+        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+        robot.write("20 %").type(KeyCode.ENTER);
+        settle();
+        assertThat(judged().steps().getFirst().brightness()).isCloseTo(0.2, within(1e-9));
+        assertThat(session().evaluation().get().verdict(Verdict.Kind.LASTS).value())
+                .isGreaterThan(before);
+    }
+
+    @Test
+    public void whereItIsUsedChangesWhatAHandMayTouch() {
+        open("brief");
+        robot.clickOn("#in-hands");
+        settle();
+        assertThat(build().brief().surroundings().inHands()).isFalse();
+        robot.doubleClickOn("#ambient");
+        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+        robot.write("35 C").type(KeyCode.ENTER);
+        settle();
+        assertThat(build().brief().surroundings().ambientC()).isEqualTo(35);
+        assertThat(state(Verdict.Kind.KEEPS_COOL)).isEqualTo(State.STOP);
+    }
+
+    @Test
+    public void theShelfFiltersByFamilyAndShowsWhatASwapWouldChange() {
+        open("shelf");
+        select("battery");
+        choose("#shelf-family", Optional.of(Family.BATTERY));
+        ListView<Part> list = robot.lookup("#library").query();
+        assertThat(list.getItems()).isNotEmpty().allMatch(p -> p.family() == Family.BATTERY);
+        String words = robot.lookup(".what-if").<Labeled>query().getText();
+        assertThat(words).startsWith("In place of 4S2P pack").contains("Lasts 5.4 h →");
+    }
+
+    @Test
+    public void aPartIsRemovedByKeyAndComesBackByUndo() {
+        open("shelf");
+        onFx(() -> {
+            TableView<Part> table = robot.lookup("#build-parts").query();
+            table.getSelectionModel().select(build().part("sound").orElseThrow());
+            table.requestFocus();
+            return 0;
+        });
+        robot.type(KeyCode.DELETE);
+        settle();
+        assertThat(build().part("sound")).isEmpty();
+        assertThat(build().rungs().map(Rung::id)).doesNotContain("r-sound");
+        robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
+        settle();
+        assertThat(build()).isEqualTo(Library.demo("cave-survey").orElseThrow());
+    }
+
+    @Test
+    public void anotherCaseIsTaken() {
+        open("shelf");
+        Library.Case steel = shown.orElseThrow().desk().library().cases().stream()
+                .filter(c -> c.name().startsWith("Steel"))
+                .findFirst()
+                .orElseThrow();
+        choose("#cases", steel);
+        assertThat(build().shells()).isEqualTo(steel.shells());
+        assertThat(build().hinge()).isEqualTo(steel.hinge());
+        assertThat(codes()).contains("fit.on-the-table");
+    }
+
+    @Test
+    public void trustAndStandingOfAPartAreChosen() {
+        open("shelf");
+        select("battery");
+        choose("#figure-width-basis", Basis.MEASURED);
+        assertThat(build().part("battery").orElseThrow().body().widthMm().basis())
+                .isEqualTo(Basis.MEASURED);
+        assertThat(build().part("battery").orElseThrow().body().widthMm().plusMinus())
+                .isCloseTo(1.52, within(1e-9));
+        double before = session().evaluation().get().cost().toSpend().nominal();
+        choose("#standing", Part.Standing.SALVAGED);
+        assertThat(session().evaluation().get().cost().toSpend().nominal()).isCloseTo(before - 74, within(1e-6));
+    }
+
+    @Test
+    public void aStraightPlugThatHasNoRoomIsFoundAndTheAngledOneMendsIt() {
+        open("shelf");
+        select("board");
+        int index = build().part("board").orElseThrow().body().ports().stream()
+                .map(Port::name)
+                .toList()
+                .indexOf("HDMI");
+        choose("#port-" + index, Port.Use.INSIDE_STRAIGHT);
+        assertThat(codes()).contains("fit.plug-room");
+        assertThat(state(Verdict.Kind.PACKS)).isNotEqualTo(State.STOP);
+        choose("#port-" + index, Port.Use.INSIDE_ANGLED);
+        assertThat(codes()).doesNotContain("fit.plug-room");
+    }
+
+    @Test
+    public void aChainIsBuiltFromNothing() throws Exception {
+        Library library = Library.shipped();
+        Build bare = Build.empty("bare")
+                .withParts(List.of(
+                        library.part("bank-10").orElseThrow(),
+                        library.part("arm-card").orElseThrow()));
+        show(bare);
+        open("power");
+        assertThat(codes()).contains("power.no-source", "power.unfed");
+        fire("#hang", "start a chain at Power bank, 37 Wh, 5 V");
+        select("rung-bank-10");
+        fire("#hang", "switch, 8 A");
+        select("switch");
+        fire("#hang", "ARM card board, 4 cores");
+        assertThat(codes()).doesNotContain("power.no-source", "power.unfed");
+        assertThat(build().rungs().map(Rung::id)).containsExactly("rung-bank-10", "switch", "rung-arm-card");
+        assertThat(session().evaluation().get().verdict(Verdict.Kind.LASTS).value())
+                .isCloseTo(37 * 0.87 / 6.5, within(0.3));
+    }
+
+    @Test
+    public void theLadderFollowsTheModeAndTheChargeSlider() {
+        open("power");
+        DrawingView ladder = robot.lookup("#ladder").query();
+        var busy = ladder.drawing();
+        onFx(() -> {
+            robot.lookup("#level").<Slider>query().setValue(0.05);
+            return 0;
+        });
+        assertThat(ladder.drawing()).isNotEqualTo(busy);
+        var low = ladder.drawing();
+        onFx(() -> {
+            ComboBox<?> demand = robot.lookup("#demand").query();
+            demand.getSelectionModel().select(demand.getItems().size() - 2);
+            return 0;
+        });
+        assertThat(ladder.drawing()).isNotEqualTo(low);
+    }
+
+    @Test
+    public void arrowKeysWalkTheLadder() {
+        open("power");
+        focus("#ladder");
+        select("r-battery");
+        robot.type(KeyCode.DOWN).type(KeyCode.DOWN);
+        settle();
+        assertThat(session().selection().get()).isEqualTo("fuse");
+        robot.type(KeyCode.UP);
+        settle();
+        assertThat(session().selection().get()).isEqualTo("protection-board");
+    }
+
+    @Test
+    public void partsAreReachedTurnedTumbledAndLiftedByKeysAlone() {
+        open("pack");
+        focus("#plan");
+        robot.type(KeyCode.N);
+        settle();
+        String first = session().selection().get();
+        assertThat(build().placement(first)).isPresent();
+        Placement before = build().placement(first).orElseThrow();
+        robot.type(KeyCode.R).type(KeyCode.T).type(KeyCode.PAGE_DOWN);
+        settle();
+        Placement after = build().placement(first).orElseThrow();
+        assertThat(after.orientation()).isNotEqualTo(before.orientation());
+        assertThat(after.at().z()).isCloseTo(before.at().z() - 0.5, within(1e-9));
+        robot.type(KeyCode.N);
+        settle();
+        assertThat(session().selection().get()).isNotEqualTo(first);
+        robot.type(KeyCode.DELETE);
+        settle();
+        assertThat(build().placements()).hasSize(11);
+    }
+
+    @Test
+    public void aLoosePartIsPlacedFromTheMenu() {
+        onFx(() -> {
+            session().does(Edits.addPart(Library.shipped().part("trackball").orElseThrow()));
+            return 0;
+        });
+        open("pack");
+        fire("#place", "Trackball, 34 mm");
+        assertThat(build().placement("trackball")).isPresent();
+        assertThat(session().selection().get()).isEqualTo("trackball");
+        assertThat(codes()).contains("fit.clash");
+    }
+
+    @Test
+    public void inTheFrontSectionAPartIsDraggedUpAndDown() {
+        open("pack");
+        var at = build().placement("battery").orElseThrow().at();
+        Point2D from = onScreen("#front", at.x() + 60, at.z() + 6);
+        Point2D to = onScreen("#front", at.x() + 60, at.z() + 16);
+        robot.moveTo(from).press(MouseButton.PRIMARY);
+        robot.moveTo(from.midpoint(to)).moveTo(to).release(MouseButton.PRIMARY);
+        settle();
+        var now = build().placement("battery").orElseThrow().at();
+        assertThat(now.z()).isCloseTo(at.z() + 10, within(2.0));
+        assertThat(now.y()).isEqualTo(at.y());
+    }
+
+    @Test
+    public void aCoreSampleIsDrilledWhereThePlanIsClicked() {
+        open("pack");
+        robot.clickOn("#core-sample");
+        robot.clickOn(onScreen("#plan", 190, 100));
+        settle();
+        DrawingView side = robot.lookup("#side").query();
+        assertThat(side.drawing().title()).isEqualTo("Core sample");
+        assertThat(side.drawing().marks())
+                .anyMatch(m ->
+                        m instanceof boldsatchel.drawing.Mark.Text t && t.text().startsWith("4S2P pack"));
+        robot.clickOn("#core-sample");
+        settle();
+        assertThat(side.drawing().title()).isEqualTo("Side view");
+    }
+
+    @Test
+    public void aFindingLeadsToItsPart() {
+        robot.clickOn("Show it");
+        settle();
+        assertThat(session().selection().get()).isEqualTo("board");
+        assertThat(robot.lookup(".panel-title").<Labeled>query().getText()).isEqualTo("Palm x86 board, 10 W class");
+    }
+
+    @Test
+    public void anEmptyBuildSaysWhatToDoFirst() throws Exception {
+        show(Build.empty("New build"));
+        open("pack");
+        assertThat(visibleWords()).anyMatch(w -> w.contains("Take one on the Shelf"));
+        open("power");
+        assertThat(visibleWords()).anyMatch(w -> w.contains("Add a battery or a power bank on the Shelf"));
+        open("shelf");
+        assertThat(visibleWords()).anyMatch(w -> w.contains("a board and a battery are a good start"));
+        open("book");
+        open("brief");
+        assertThat(judged().steps().getFirst().mode()).isEqualTo(Mode.BUSY);
+    }
+
+    private List<String> visibleWords() {
+        return robot.lookup(".label").queryAll().stream()
+                .filter(Node::isVisible)
+                .map(n -> ((Labeled) n).getText())
+                .toList();
+    }
+}
