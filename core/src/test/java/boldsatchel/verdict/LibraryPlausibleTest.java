@@ -63,7 +63,7 @@ public class LibraryPlausibleTest {
                 .mapToDouble(b -> b.dx() * b.dy() * b.dz())
                 .sum();
         double gramsPerCm3 = part.massG().value() / solid * 1000;
-        assertThat(gramsPerCm3).as(part.name()).isBetween(0.1, 4.5);
+        assertThat(gramsPerCm3).as(part.name()).isBetween(0.1, 5.0);
     }
 
     @Test(dataProvider = "parts")

@@ -25,6 +25,7 @@ public final class App {
     private final Desk desk;
     private final Frame frame;
     private final Scene scene;
+    private final PauseTransition keeping = new PauseTransition(KEEP_AFTER);
 
     /** Makes the window's contents for a document. */
     public App(BuildFormat.Document document) {
@@ -58,9 +59,8 @@ public final class App {
     }
 
     private void keepUnsavedWork() {
-        PauseTransition pause = new PauseTransition(KEEP_AFTER);
-        pause.setOnFinished(e -> session.keepForRecovery());
-        session.evaluation().addListener((o, was, is) -> pause.playFromStart());
+        keeping.setOnFinished(e -> session.keepForRecovery());
+        session.evaluation().addListener((o, was, is) -> keeping.playFromStart());
     }
 
     /** Shows the window. */
@@ -77,6 +77,11 @@ public final class App {
             }
         });
         stage.show();
+    }
+
+    /** Ends what still runs for this window when another takes its place. */
+    public void close() {
+        keeping.stop();
     }
 
     /** The window's frame. */

@@ -19,6 +19,7 @@ import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -145,11 +146,9 @@ public final class Main implements Callable<Integer> {
                 Launcher.takesPictures();
             }
             app.show(stage);
-            Shots.afterPulses(() -> {
-                org.slf4j.LoggerFactory.getLogger(Main.class)
-                        .info("window up after {} ms", System.currentTimeMillis() - started);
-                options.shot.ifPresent(to -> Shots.takeAndEnd(app.scene(), to));
-            });
+            Shots.afterFirstFrame(() -> LoggerFactory.getLogger(Main.class)
+                    .info("window up after {} ms", System.currentTimeMillis() - started));
+            options.shot.ifPresent(to -> Shots.afterPulses(() -> Shots.takeAndEnd(app.scene(), to)));
         });
         return 0;
     }

@@ -13,6 +13,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.animation.AnimationTimer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
@@ -82,6 +83,22 @@ final class Shots {
         }
     }
 
+    /** Runs something when the first frame has been painted: the second pulse comes after it. */
+    static void afterFirstFrame(Runnable then) {
+        new AnimationTimer() {
+            private int pulses;
+
+            @Override
+            public void handle(long now) {
+                pulses++;
+                if (pulses == 2) {
+                    stop();
+                    then.run();
+                }
+            }
+        }.start();
+    }
+
     /** Runs something once what is on show has been laid out and painted. */
     static void afterPulses(Runnable then) {
         PauseTransition pause = new PauseTransition(SETTLE);
@@ -124,6 +141,7 @@ final class Shots {
         shot.prepare().accept(app);
         afterPulses(() -> {
             take(app.scene(), folder.resolve(shot.file()));
+            app.close();
             next(stage, folder, left);
         });
     }

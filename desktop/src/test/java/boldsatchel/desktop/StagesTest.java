@@ -12,23 +12,14 @@ import boldsatchel.build.Port;
 import boldsatchel.build.Rung;
 import boldsatchel.build.UseProfile;
 import boldsatchel.desktop.controls.DrawingView;
-import boldsatchel.desktop.document.AppFolders;
 import boldsatchel.edit.Edits;
-import boldsatchel.format.BuildFormat;
-import boldsatchel.format.Extras;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.quantity.Basis;
 import boldsatchel.shelf.Library;
-import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Callable;
-import java.util.concurrent.TimeUnit;
-import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -39,90 +30,10 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
-import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
 /** What each stage lets a builder do, in the real window. */
-public class StagesTest {
-
-    private final FxRobot robot = new FxRobot();
-    private Optional<App> shown = Optional.empty();
-
-    @BeforeClass
-    public void start() throws Exception {
-        Path state = Files.createTempDirectory("satchel-stages");
-        System.setProperty(AppFolders.STATE_PROPERTY, state.toString());
-        FxToolkit.registerPrimaryStage();
-        Platform.setImplicitExit(false);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void stop() {
-        System.clearProperty(AppFolders.STATE_PROPERTY);
-    }
-
-    @BeforeMethod
-    public void fresh() throws Exception {
-        show(Library.demo("cave-survey").orElseThrow());
-    }
-
-    private void show(Build build) throws Exception {
-        FxToolkit.setupStage(stage -> {
-            App app = new App(new BuildFormat.Document(build, Extras.NONE));
-            shown = Optional.of(app);
-            app.show(stage);
-            stage.setX(0);
-            stage.setY(0);
-        });
-        settle();
-    }
-
-    private static void settle() {
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private <T> T onFx(Callable<T> job) {
-        try {
-            T result = WaitForAsyncUtils.asyncFx(job).get(20, TimeUnit.SECONDS);
-            settle();
-            return result;
-        } catch (Exception e) {
-            throw new AssertionError(e);
-        }
-    }
-
-    private Session session() {
-        return shown.orElseThrow().desk().session();
-    }
-
-    private Build build() {
-        return session().build();
-    }
-
-    private void open(String stage) {
-        robot.clickOn("#stage-" + stage);
-        settle();
-    }
-
-    private void select(String id) {
-        onFx(() -> {
-            session().selection().set(id);
-            return 0;
-        });
-    }
-
-    private void focus(String query) {
-        onFx(() -> {
-            robot.lookup(query).query().requestFocus();
-            return 0;
-        });
-    }
+public class StagesTest extends WindowHarness {
 
     private <T> void choose(String combo, T value) {
         onFx(() -> {
@@ -143,21 +54,6 @@ public class StagesTest {
         });
     }
 
-    private List<String> codes() {
-        return session().evaluation().get().findings().stream()
-                .map(Finding::code)
-                .toList();
-    }
-
-    private State state(Verdict.Kind kind) {
-        return session().evaluation().get().verdict(kind).state();
-    }
-
-    private Point2D onScreen(String view, double x, double y) {
-        DrawingView drawing = robot.lookup(view).query();
-        return onFx(() -> drawing.localToScreen(drawing.fromFrame(x, y)));
-    }
-
     private UseProfile judged() {
         return build().brief().profile();
     }
@@ -168,10 +64,7 @@ public class StagesTest {
         robot.clickOn("#add-step-0");
         settle();
         assertThat(judged().steps()).hasSize(3);
-        robot.doubleClickOn("#minutes-0-2");
-        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
-        robot.write("1 h").type(KeyCode.ENTER);
-        settle();
+        write("#minutes-0-2", "1 h");
         assertThat(judged().steps().getLast().minutes()).isCloseTo(60, within(1e-9));
         double longer = session().evaluation().get().verdict(Verdict.Kind.LASTS).value();
         assertThat(longer)
@@ -203,10 +96,7 @@ public class StagesTest {
     public void dimmingTheScreenLastsLonger() {
         open("brief");
         double before = session().evaluation().get().verdict(Verdict.Kind.LASTS).value();
-        robot.doubleClickOn("#brightness-0-0");
-        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
-        robot.write("20 %").type(KeyCode.ENTER);
-        settle();
+        write("#brightness-0-0", "20 %");
         assertThat(judged().steps().getFirst().brightness()).isCloseTo(0.2, within(1e-9));
         assertThat(session().evaluation().get().verdict(Verdict.Kind.LASTS).value())
                 .isGreaterThan(before);
@@ -218,10 +108,7 @@ public class StagesTest {
         robot.clickOn("#in-hands");
         settle();
         assertThat(build().brief().surroundings().inHands()).isFalse();
-        robot.doubleClickOn("#ambient");
-        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
-        robot.write("35 C").type(KeyCode.ENTER);
-        settle();
+        write("#ambient", "35 C");
         assertThat(build().brief().surroundings().ambientC()).isEqualTo(35);
         assertThat(state(Verdict.Kind.KEEPS_COOL)).isEqualTo(State.STOP);
     }
@@ -250,15 +137,14 @@ public class StagesTest {
         settle();
         assertThat(build().part("sound")).isEmpty();
         assertThat(build().rungs().map(Rung::id)).doesNotContain("r-sound");
-        robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
-        settle();
+        keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(build()).isEqualTo(Library.demo("cave-survey").orElseThrow());
     }
 
     @Test
     public void anotherCaseIsTaken() {
         open("shelf");
-        Library.Case steel = shown.orElseThrow().desk().library().cases().stream()
+        Library.Case steel = app().desk().library().cases().stream()
                 .filter(c -> c.name().startsWith("Steel"))
                 .findFirst()
                 .orElseThrow();
@@ -391,9 +277,7 @@ public class StagesTest {
         var at = build().placement("battery").orElseThrow().at();
         Point2D from = onScreen("#front", at.x() + 60, at.z() + 6);
         Point2D to = onScreen("#front", at.x() + 60, at.z() + 16);
-        robot.moveTo(from).press(MouseButton.PRIMARY);
-        robot.moveTo(from.midpoint(to)).moveTo(to).release(MouseButton.PRIMARY);
-        settle();
+        drag(from, to);
         var now = build().placement("battery").orElseThrow().at();
         assertThat(now.z()).isCloseTo(at.z() + 10, within(2.0));
         assertThat(now.y()).isEqualTo(at.y());

@@ -8,25 +8,18 @@ import boldsatchel.build.Part;
 import boldsatchel.build.Rung;
 import boldsatchel.build.Vec;
 import boldsatchel.desktop.controls.DrawingView;
-import boldsatchel.desktop.document.AppFolders;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
-import boldsatchel.shelf.Library;
-import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
-import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
-import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
-import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -37,120 +30,19 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
-import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 
 /** The real window, driven with mouse and keys. */
-public class WindowTest {
-
-    private final FxRobot robot = new FxRobot();
-    private Path folder = Path.of(".");
-    private Optional<App> shown = Optional.empty();
-
-    @BeforeClass
-    public void start() throws Exception {
-        folder = Files.createTempDirectory("satchel-window");
-        System.setProperty(AppFolders.STATE_PROPERTY, folder.resolve("state").toString());
-        FxToolkit.registerPrimaryStage();
-        // Between two tests there is no window; the toolkit must live on.
-        Platform.setImplicitExit(false);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void stop() {
-        System.clearProperty(AppFolders.STATE_PROPERTY);
-    }
-
-    @BeforeMethod
-    public void fresh() throws Exception {
-        show("cave-survey");
-    }
-
-    private App app() {
-        return shown.orElseThrow();
-    }
-
-    private void show(String demo) throws Exception {
-        FxToolkit.setupStage(stage -> {
-            App app = new App(new BuildFormat.Document(Library.demo(demo).orElseThrow(), Extras.NONE));
-            shown = Optional.of(app);
-            app.show(stage);
-            stage.setX(0);
-            stage.setY(0);
-        });
-        settle();
-    }
-
-    private static void settle() {
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private <T> T onFx(Callable<T> job) {
-        try {
-            return WaitForAsyncUtils.asyncFx(job).get(20, TimeUnit.SECONDS);
-        } catch (Exception e) {
-            throw new AssertionError(e);
-        }
-    }
-
-    private Session session() {
-        return app().desk().session();
-    }
-
-    private Build build() {
-        return session().build();
-    }
-
-    private Evaluation evaluation() {
-        return session().evaluation().get();
-    }
-
-    private void open(String stage) {
-        robot.clickOn("#stage-" + stage);
-        settle();
-    }
-
-    private String text(String query) {
-        return robot.lookup(query).<Labeled>query().getText();
-    }
-
-    private void write(String field, String text) {
-        robot.doubleClickOn(field);
-        robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
-        robot.write(text);
-        robot.type(KeyCode.ENTER);
-        settle();
-    }
+public class WindowTest extends WindowHarness {
 
     private void choose(String name) {
-        robot.press(KeyCode.CONTROL, KeyCode.K).release(KeyCode.K, KeyCode.CONTROL);
-        settle();
+        keys(KeyCode.CONTROL, KeyCode.K);
         robot.write(name);
         settle();
         robot.type(KeyCode.ENTER);
-        settle();
-    }
-
-    private List<String> codes() {
-        return evaluation().findings().stream().map(Finding::code).toList();
-    }
-
-    private Point2D onScreen(String view, double x, double y) {
-        DrawingView drawing = robot.lookup(view).query();
-        return onFx(() -> drawing.localToScreen(drawing.fromFrame(x, y)));
-    }
-
-    private void drag(Point2D from, Point2D to) {
-        robot.moveTo(from).press(MouseButton.PRIMARY);
-        robot.moveTo(from.midpoint(to)).moveTo(to).release(MouseButton.PRIMARY);
         settle();
     }
 
@@ -247,8 +139,7 @@ public class WindowTest {
             session().does(Edits.rename("Again"));
             return 0;
         });
-        robot.press(KeyCode.CONTROL, KeyCode.S).release(KeyCode.S, KeyCode.CONTROL);
-        settle();
+        keys(KeyCode.CONTROL, KeyCode.S);
         assertThat(BuildStore.open(file).document().build().name()).isEqualTo("Again");
     }
 
@@ -285,8 +176,7 @@ public class WindowTest {
             return 0;
         });
         Files.writeString(file, Files.readString(file).replace("Cave survey handheld", "Theirs"));
-        robot.press(KeyCode.CONTROL, KeyCode.S).release(KeyCode.S, KeyCode.CONTROL);
-        settle();
+        keys(KeyCode.CONTROL, KeyCode.S);
         assertThat(text("#message-text")).contains("changed on disk");
         assertThat(BuildStore.open(file).document().build().name()).isEqualTo("Theirs");
         robot.clickOn("#message-yes");
@@ -320,34 +210,23 @@ public class WindowTest {
     @Test
     public void arrowKeysMoveTheSelectedPartAndOneUndoTakesTheWholeWalkBack() {
         open("pack");
-        onFx(() -> {
-            session().selection().set("antenna");
-            return 0;
-        });
+        select("antenna");
         Vec before = build().placement("antenna").orElseThrow().at();
-        onFx(() -> {
-            robot.lookup("#plan").query().requestFocus();
-            return 0;
-        });
+        focus("#plan");
         robot.type(KeyCode.LEFT).type(KeyCode.LEFT).type(KeyCode.UP);
         robot.press(KeyCode.SHIFT).type(KeyCode.DOWN).release(KeyCode.SHIFT);
         settle();
         Vec after = build().placement("antenna").orElseThrow().at();
         assertThat(after.x() - before.x()).isCloseTo(-1, within(1e-9));
         assertThat(after.y() - before.y()).isCloseTo(0.5 - 5, within(1e-9));
-        robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
-        settle();
+        keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(build().placement("antenna").orElseThrow().at()).isEqualTo(before);
     }
 
     @Test
     public void aTypedPositionPutsThePartThere() {
         open("pack");
-        onFx(() -> {
-            session().selection().set("speakers");
-            return 0;
-        });
-        settle();
+        select("speakers");
         write("#pack-x", "3 in");
         assertThat(build().placement("speakers").orElseThrow().at().x()).isCloseTo(76.2, within(1e-9));
         robot.clickOn("#turn");
@@ -396,11 +275,7 @@ public class WindowTest {
     @Test
     public void theLadderSelectsARungAndAWireCanBeMadeThicker() {
         open("power");
-        onFx(() -> {
-            session().selection().set("screen-wire");
-            return 0;
-        });
-        settle();
+        select("screen-wire");
         write("#wire-gauge", "AWG 18");
         assertThat(build().rungs()
                         .filter(r -> r.id().equals("screen-wire"))
@@ -414,10 +289,7 @@ public class WindowTest {
         MenuButton hang = robot.lookup("#hang").query();
         assertThat(hang.getItems()).extracting(i -> i.getText()).contains("fuse, 5 A");
         long rungs = build().rungs().count();
-        onFx(() -> {
-            robot.lookup("#ladder").query().requestFocus();
-            return 0;
-        });
+        focus("#ladder");
         robot.type(KeyCode.DELETE);
         settle();
         assertThat(build().rungs().count()).isEqualTo(rungs - 1);
@@ -427,11 +299,7 @@ public class WindowTest {
     @Test
     public void figuresOfAPartAreEditedWithUnitsAndTrust() {
         open("shelf");
-        onFx(() -> {
-            session().selection().set("battery");
-            return 0;
-        });
-        settle();
+        select("battery");
         write("#figure-mass", "1 lb");
         assertThat(build().part("battery").orElseThrow().massG().value()).isCloseTo(453.59237, within(1e-6));
         assertThat(text("#undo")).startsWith("Undo: change mass of 4S2P");
@@ -454,10 +322,7 @@ public class WindowTest {
     public void theLidSliderChangesTheAngleOfUseInOneUndoableStep() throws Exception {
         show("orchard-ledger");
         open("pack");
-        onFx(() -> {
-            robot.lookup("#lid-angle").query().requestFocus();
-            return 0;
-        });
+        focus("#lid-angle");
         robot.type(KeyCode.LEFT);
         settle();
         double now = build().hinge().orElseThrow().useAngleDeg();

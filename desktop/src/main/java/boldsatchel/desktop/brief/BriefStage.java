@@ -407,21 +407,9 @@ public final class BriefStage implements WorkStage {
                                 new UseProfile.Step(name.getText(), step.mode(), step.minutes(), step.brightness())));
             }
         });
-        ComboBox<Mode> mode = new ComboBox<>();
-        mode.getItems().setAll(Mode.OFF, Mode.SLEEP, Mode.IDLE, Mode.BUSY);
-        mode.setConverter(new javafx.util.StringConverter<>() {
-            @Override
-            public String toString(Mode m) {
-                return m == null ? "" : m.words();
-            }
-
-            @Override
-            public Mode fromString(String text) {
-                return Mode.valueOf(text.toUpperCase(java.util.Locale.ROOT));
-            }
-        });
+        Mode[] modes = {Mode.OFF, Mode.SLEEP, Mode.IDLE, Mode.BUSY};
+        ComboBox<Mode> mode = Ui.choice("mode-" + index + "-" + k, modes, step.mode(), Mode::words);
         mode.setMinWidth(86);
-        mode.setValue(step.mode());
         mode.setOnAction(e -> changeProfile(
                 index,
                 with(

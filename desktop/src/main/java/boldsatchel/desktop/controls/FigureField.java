@@ -7,7 +7,6 @@ import boldsatchel.quantity.Units;
 import java.util.function.Consumer;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -21,12 +20,7 @@ public final class FigureField extends VBox {
         UnitField value = UnitField.required(id, quantity, v -> accept.accept(figure.withValue(v)))
                 .wide(8);
         value.show(figure.value());
-        ComboBox<Basis> basis = new ComboBox<>();
-        basis.setId(id + "-basis");
-        basis.getItems().setAll(Basis.values());
-        basis.setCellFactory(list -> new BasisCell());
-        basis.setButtonCell(new BasisCell());
-        basis.setValue(figure.basis());
+        ComboBox<Basis> basis = Ui.choice(id + "-basis", Basis.values(), figure.basis(), Basis::words);
         basis.setOnAction(e -> accept.accept(Figure.of(figure.value(), basis.getValue())));
         Label range = new Label("± " + Units.format(quantity, figure.plusMinus()));
         range.getStyleClass().addAll("soft", "trust-" + figure.basis().name().toLowerCase(java.util.Locale.ROOT));
@@ -35,13 +29,5 @@ public final class FigureField extends VBox {
         HBox.setHgrow(value, Priority.ALWAYS);
         basis.setMinWidth(116);
         getChildren().addAll(head, row);
-    }
-
-    private static final class BasisCell extends ListCell<Basis> {
-        @Override
-        protected void updateItem(Basis basis, boolean empty) {
-            super.updateItem(basis, empty);
-            setText(empty ? "" : basis.words());
-        }
     }
 }

@@ -1,8 +1,11 @@
 package boldsatchel.desktop.controls;
 
+import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
@@ -44,6 +47,34 @@ public final class Ui {
         Region region = new Region();
         javafx.scene.layout.HBox.setHgrow(region, Priority.ALWAYS);
         return region;
+    }
+
+    /** A cell that shows its item in words. */
+    public static <T> ListCell<T> cell(Function<T, String> words) {
+        return new ListCell<>() {
+            @Override
+            protected void updateItem(T item, boolean empty) {
+                super.updateItem(item, empty);
+                setText(empty || item == null ? "" : words.apply(item));
+            }
+        };
+    }
+
+    /** A choice whose items are shown in words. */
+    public static <T> ComboBox<T> choice(String id, Function<T, String> words) {
+        ComboBox<T> box = new ComboBox<>();
+        box.setId(id);
+        box.setCellFactory(list -> cell(words));
+        box.setButtonCell(cell(words));
+        return box;
+    }
+
+    /** A choice among given values, one of them chosen. */
+    public static <T> ComboBox<T> choice(String id, T[] values, T chosen, Function<T, String> words) {
+        ComboBox<T> box = choice(id, words);
+        box.getItems().setAll(values);
+        box.setValue(chosen);
+        return box;
     }
 
     /** Scrolls upright only. */

@@ -1,6 +1,6 @@
 package boldsatchel.desktop.frame;
 
-import javafx.scene.control.ListCell;
+import boldsatchel.desktop.controls.Ui;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
@@ -20,7 +20,7 @@ final class CommandSearch extends StackPane {
         field.setId("command-search");
         field.setPromptText("What do you want to do? For example: undo, export, add a fan");
         list.setId("command-list");
-        list.setCellFactory(v -> new Cell());
+        list.setCellFactory(v -> Ui.cell(CommandSearch::words));
         list.setFocusTraversable(false);
         VBox box = new VBox(6, field, list);
         box.getStyleClass().add("command-box");
@@ -80,17 +80,8 @@ final class CommandSearch extends StackPane {
         setVisible(false);
     }
 
-    private static final class Cell extends ListCell<Commands.Command> {
-        @Override
-        protected void updateItem(Commands.Command command, boolean empty) {
-            super.updateItem(command, empty);
-            setText(
-                    empty
-                            ? ""
-                            : command.name()
-                                    + command.keys()
-                                            .map(k -> "    " + k.getDisplayText())
-                                            .orElse(""));
-        }
+    private static String words(Commands.Command command) {
+        return command.name()
+                + command.keys().map(k -> "    " + k.getDisplayText()).orElse("");
     }
 }

@@ -28,7 +28,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
@@ -52,7 +51,7 @@ public final class PackStage implements WorkStage {
     private final DrawingView front = new DrawingView().atMost(6);
     private final LinkedViews linked = new LinkedViews(plan, front);
     private final DrawingView side = new DrawingView().atMost(6);
-    private final ComboBox<Shell> shells = new ComboBox<>();
+    private final ComboBox<Shell> shells = Ui.choice("shells", PackStage::inside);
     private final MenuButton place = new MenuButton("Place");
     private final UnitField x =
             UnitField.required("pack-x", Quantity.LENGTH, v -> typed(0, v)).wide(6);
@@ -79,9 +78,6 @@ public final class PackStage implements WorkStage {
     public PackStage(Desk desk) {
         this.desk = desk;
         content.getStyleClass().add("stage");
-        shells.setId("shells");
-        shells.setCellFactory(v -> shellCell());
-        shells.setButtonCell(shellCell());
         shells.setOnAction(e -> show());
         place.setId("place");
         core.setId("core-sample");
@@ -145,19 +141,9 @@ public final class PackStage implements WorkStage {
         return packs.compareTo(stands) > 0 ? packs : stands;
     }
 
-    private static ListCell<Shell> shellCell() {
-        return new ListCell<>() {
-            @Override
-            protected void updateItem(Shell shell, boolean none) {
-                super.updateItem(shell, none);
-                setText(
-                        none || shell == null
-                                ? ""
-                                : shell.name() + ", " + Units.format(shell.widthMm()) + " × "
-                                        + Units.format(shell.depthMm()) + " × " + Units.format(shell.heightMm())
-                                        + " mm inside");
-            }
-        };
+    private static String inside(Shell shell) {
+        return shell.name() + ", " + Units.format(shell.widthMm()) + " × " + Units.format(shell.depthMm()) + " × "
+                + Units.format(shell.heightMm()) + " mm inside";
     }
 
     private Optional<Shell> shell() {

@@ -29,7 +29,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
@@ -46,8 +45,8 @@ public final class PowerStage implements WorkStage {
     private final VBox content = new VBox(8);
     private final DrawingView ladder = new DrawingView().atMost(4.4);
     private final DrawingView curve = new DrawingView().atMost(4.4);
-    private final ComboBox<NamedDemand> demand = new ComboBox<>();
-    private final ComboBox<Rung> chain = new ComboBox<>();
+    private final ComboBox<NamedDemand> demand = Ui.choice("demand", NamedDemand::name);
+    private final ComboBox<Rung> chain = Ui.choice("chain", this::sourceName);
     private final Slider level = new Slider(0.02, 1, 0.5);
     private final Label levelText = Ui.label("", "soft");
     private final MenuButton hang = new MenuButton("Hang below");
@@ -68,13 +67,7 @@ public final class PowerStage implements WorkStage {
         level.setPrefWidth(150);
         level.setBlockIncrement(0.05);
         level.valueProperty().addListener((o, was, is) -> showChain());
-        demand.setId("demand");
-        demand.setCellFactory(v -> cell());
-        demand.setButtonCell(cell());
         demand.setOnAction(e -> showChain());
-        chain.setId("chain");
-        chain.setCellFactory(v -> rungCell());
-        chain.setButtonCell(rungCell());
         chain.setOnAction(e -> showChain());
         HBox tools = new HBox(
                 8,
@@ -135,30 +128,8 @@ public final class PowerStage implements WorkStage {
         return f.code().startsWith("power.");
     }
 
-    private static ListCell<NamedDemand> cell() {
-        return new ListCell<>() {
-            @Override
-            protected void updateItem(NamedDemand item, boolean none) {
-                super.updateItem(item, none);
-                setText(none || item == null ? "" : item.name());
-            }
-        };
-    }
-
-    private ListCell<Rung> rungCell() {
-        return new ListCell<>() {
-            @Override
-            protected void updateItem(Rung item, boolean none) {
-                super.updateItem(item, none);
-                setText(
-                        none || item == null
-                                ? ""
-                                : item.part()
-                                        .flatMap(desk.session().build()::part)
-                                        .map(Part::name)
-                                        .orElse(item.id()));
-            }
-        };
+    private String sourceName(Rung rung) {
+        return rung.part().flatMap(desk.session().build()::part).map(Part::name).orElse(rung.id());
     }
 
     private void show() {

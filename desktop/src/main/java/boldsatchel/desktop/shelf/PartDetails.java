@@ -21,7 +21,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.ListCell;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
@@ -113,30 +112,10 @@ public final class PartDetails extends VBox {
         figure(form, "mass", Quantity.MASS, part.massG(), f -> with(f, part.price(), part.standing()));
         figure(form, "price", Quantity.MONEY, part.price(), f -> with(part.massG(), f, part.standing()));
         ComboBox<Part.Standing> standing =
-                choice("standing", Part.Standing.values(), part.standing(), Part.Standing::words);
+                Ui.choice("standing", Part.Standing.values(), part.standing(), Part.Standing::words);
         standing.setOnAction(e -> desk.session()
                 .does(Edits.changePart("standing", with(part.massG(), part.price(), standing.getValue()))));
         Ui.row(form, "to be had", standing);
-    }
-
-    static <T> ComboBox<T> choice(String id, T[] values, T value, Function<T, String> words) {
-        ComboBox<T> box = new ComboBox<>();
-        box.setId(id);
-        box.getItems().setAll(values);
-        box.setCellFactory(v -> cell(words));
-        box.setButtonCell(cell(words));
-        box.setValue(value);
-        return box;
-    }
-
-    private static <T> ListCell<T> cell(Function<T, String> words) {
-        return new ListCell<>() {
-            @Override
-            protected void updateItem(T item, boolean empty) {
-                super.updateItem(item, empty);
-                setText(empty || item == null ? "" : words.apply(item));
-            }
-        };
     }
 
     private void facet(Facet facet) {
@@ -331,7 +310,7 @@ public final class PartDetails extends VBox {
         for (int i = 0; i < ports.size(); i++) {
             int index = i;
             Port port = ports.get(i);
-            ComboBox<Port.Use> use = choice("port-" + i, Port.Use.values(), port.use(), Port.Use::words);
+            ComboBox<Port.Use> use = Ui.choice("port-" + i, Port.Use.values(), port.use(), Port.Use::words);
             use.setOnAction(e -> {
                 List<Port> changed = new ArrayList<>(ports);
                 changed.set(index, port.withUse(use.getValue()));

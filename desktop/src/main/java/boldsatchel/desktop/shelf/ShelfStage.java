@@ -23,7 +23,6 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
@@ -41,7 +40,8 @@ public final class ShelfStage implements WorkStage {
     private final TableView<Part> table = new TableView<>();
     private final ListView<Part> list = new ListView<>();
     private final TextField words = new TextField();
-    private final ComboBox<Optional<Family>> family = new ComboBox<>();
+    private final ComboBox<Optional<Family>> family =
+            Ui.choice("shelf-family", f -> f.map(Family::words).orElse("all families"));
     private final DrawingView drawing = new DrawingView().atMost(3);
     private final VBox about = new VBox(3);
     private final Button add = Ui.button("shelf-add", "Add to the build", "Add the chosen part (Enter)", this::add);
@@ -116,12 +116,9 @@ public final class ShelfStage implements WorkStage {
         VBox.setVgrow(table, Priority.ALWAYS);
         Button remove =
                 Ui.button("shelf-remove", "Remove from the build", "Take the selected part out (Delete)", this::remove);
-        ComboBox<Library.Case> cases = new ComboBox<>();
-        cases.setId("cases");
+        ComboBox<Library.Case> cases = Ui.choice("cases", Library.Case::name);
         cases.setPromptText("Take another case …");
         cases.getItems().setAll(desk.library().cases());
-        cases.setCellFactory(v -> cell(Library.Case::name));
-        cases.setButtonCell(cell(Library.Case::name));
         cases.setOnAction(e -> Optional.ofNullable(cases.getValue())
                 .ifPresent(c -> desk.session().does(Edits.takeCase(c))));
         VBox side = new VBox(8, table, new HBox(8, remove, cases));
@@ -145,17 +142,14 @@ public final class ShelfStage implements WorkStage {
         words.setPromptText("Search the library");
         words.textProperty().addListener((o, was, is) -> fill());
         words.setOnAction(e -> add());
-        family.setId("shelf-family");
         family.getItems().add(Optional.empty());
         for (Family f : Family.values()) {
             family.getItems().add(Optional.of(f));
         }
         family.setValue(Optional.empty());
-        family.setCellFactory(v -> cell(f -> f.map(Family::words).orElse("all families")));
-        family.setButtonCell(cell(f -> f.map(Family::words).orElse("all families")));
         family.setOnAction(e -> fill());
         list.setId("library");
-        list.setCellFactory(v -> cell(Part::name));
+        list.setCellFactory(v -> Ui.cell(Part::name));
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> showChosen());
         list.setOnMouseClicked(e -> {
             if (e.getClickCount() == 2) {
@@ -179,16 +173,6 @@ public final class ShelfStage implements WorkStage {
         side.setPrefWidth(330);
         side.setMinWidth(320);
         return side;
-    }
-
-    private static <T> ListCell<T> cell(Function<T, String> words) {
-        return new ListCell<>() {
-            @Override
-            protected void updateItem(T item, boolean empty) {
-                super.updateItem(item, empty);
-                setText(empty || item == null ? "" : words.apply(item));
-            }
-        };
     }
 
     private void fill() {

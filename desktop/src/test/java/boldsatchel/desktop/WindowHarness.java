@@ -1,0 +1,158 @@
+package boldsatchel.desktop;
+
+import boldsatchel.build.Build;
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.geometry.Point2D;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.BeforeMethod;
+
+/** A real window with the cave-survey demo, fresh for every test, and hands to work it with. */
+abstract class WindowHarness {
+
+    final FxRobot robot = new FxRobot();
+    Path folder = Path.of(".");
+    private Optional<App> shown = Optional.empty();
+
+    @BeforeClass
+    public void start() throws Exception {
+        folder = Files.createTempDirectory("satchel-window");
+        System.setProperty(AppFolders.STATE_PROPERTY, folder.resolve("state").toString());
+        FxToolkit.registerPrimaryStage();
+        // Between two tests there is no window; the toolkit must live on.
+        Platform.setImplicitExit(false);
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() {
+        System.clearProperty(AppFolders.STATE_PROPERTY);
+    }
+
+    @BeforeMethod
+    public void fresh() throws Exception {
+        show("cave-survey");
+    }
+
+    void show(String demo) throws Exception {
+        show(Library.demo(demo).orElseThrow());
+    }
+
+    void show(Build build) throws Exception {
+        FxToolkit.setupStage(stage -> {
+            shown.ifPresent(App::close);
+            App app = new App(new BuildFormat.Document(build, Extras.NONE));
+            shown = Optional.of(app);
+            app.show(stage);
+            stage.setX(0);
+            stage.setY(0);
+        });
+        settle();
+    }
+
+    static void settle() {
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    <T> T onFx(Callable<T> job) {
+        try {
+            T result = WaitForAsyncUtils.asyncFx(job).get(20, TimeUnit.SECONDS);
+            settle();
+            return result;
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    App app() {
+        return shown.orElseThrow();
+    }
+
+    Session session() {
+        return app().desk().session();
+    }
+
+    Build build() {
+        return session().build();
+    }
+
+    Evaluation evaluation() {
+        return session().evaluation().get();
+    }
+
+    State state(Verdict.Kind kind) {
+        return evaluation().verdict(kind).state();
+    }
+
+    List<String> codes() {
+        return evaluation().findings().stream().map(Finding::code).toList();
+    }
+
+    void open(String stage) {
+        robot.clickOn("#stage-" + stage);
+        settle();
+    }
+
+    void select(String id) {
+        onFx(() -> {
+            session().selection().set(id);
+            return 0;
+        });
+    }
+
+    void focus(String query) {
+        onFx(() -> {
+            robot.lookup(query).query().requestFocus();
+            return 0;
+        });
+    }
+
+    String text(String query) {
+        return robot.lookup(query).<Labeled>query().getText();
+    }
+
+    void keys(KeyCode modifier, KeyCode key) {
+        robot.press(modifier, key).release(key, modifier);
+        settle();
+    }
+
+    /** Replaces what a field says and accepts it. */
+    void write(String field, String text) {
+        robot.doubleClickOn(field);
+        keys(KeyCode.CONTROL, KeyCode.A);
+        robot.write(text);
+        robot.type(KeyCode.ENTER);
+        settle();
+    }
+
+    Point2D onScreen(String view, double x, double y) {
+        DrawingView drawing = robot.lookup(view).query();
+        return onFx(() -> drawing.localToScreen(drawing.fromFrame(x, y)));
+    }
+
+    void drag(Point2D from, Point2D to) {
+        robot.moveTo(from).press(MouseButton.PRIMARY);
+        robot.moveTo(from.midpoint(to)).moveTo(to).release(MouseButton.PRIMARY);
+        settle();
+    }
+}
