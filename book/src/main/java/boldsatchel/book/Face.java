@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.ToDoubleFunction;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
@@ -41,12 +42,17 @@ public enum Face {
 
     /** A text cut to a width, with an ellipsis; empty where not even three letters would stand. */
     public String fit(String text, double size, double room) {
-        if (width(text, size) <= room) {
+        return fit(text, room, t -> width(t, size));
+    }
+
+    /** The same with widths measured by whoever puts the text down. */
+    public static String fit(String text, double room, ToDoubleFunction<String> width) {
+        if (width.applyAsDouble(text) <= room) {
             return text;
         }
         for (int letters = text.length() - 1; letters >= 3; letters--) {
             String cut = text.substring(0, letters).strip() + "…";
-            if (width(cut, size) <= room) {
+            if (width.applyAsDouble(cut) <= room) {
                 return cut;
             }
         }

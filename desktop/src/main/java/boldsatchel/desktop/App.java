@@ -31,10 +31,10 @@ public final class App {
     public App(BuildFormat.Document document) {
         loadFaces();
         session = new Session(document);
-        desk = new Desk(session, Library.shipped());
+        desk = new Desk(session, Library::shipped);
         frame = new Frame(desk);
         scene = new Scene(frame, WIDTH, HEIGHT);
-        scene.getStylesheets().add(sheet("/atlantafx/base/theme/primer-light.css"));
+        scene.getStylesheets().add(sheet("/atlantafx/base/theme/primer-light.bss"));
         scene.getStylesheets().add(sheet("satchel.css"));
         keepUnsavedWork();
     }

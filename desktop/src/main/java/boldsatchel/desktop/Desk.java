@@ -3,6 +3,7 @@ package boldsatchel.desktop;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Verdict;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -13,14 +14,15 @@ import javafx.scene.Node;
 public final class Desk {
 
     private final Session session;
-    private final Library library;
+    private final Supplier<Library> load;
+    private Optional<Library> library = Optional.empty();
     private final BooleanProperty dark = new SimpleBooleanProperty(false);
     private final ObjectProperty<Optional<Verdict.Kind>> working = new SimpleObjectProperty<>(Optional.empty());
 
     /** A desk for a session. */
-    public Desk(Session session, Library library) {
+    public Desk(Session session, Supplier<Library> load) {
         this.session = session;
-        this.library = library;
+        this.load = load;
     }
 
     /** The open build. */
@@ -28,9 +30,11 @@ public final class Desk {
         return session;
     }
 
-    /** What can be added. */
+    /** What can be added; read when it is first asked for, so that the window is up sooner. */
     public Library library() {
-        return library;
+        Library loaded = library.orElseGet(load);
+        library = Optional.of(loaded);
+        return loaded;
     }
 
     /** Whether the look is dark. */

@@ -54,7 +54,7 @@ public class ThemeTest {
 
     @Test
     public void commandsAreFoundByAnyOfTheirWords() {
-        Commands commands = new Commands();
+        Commands commands = new Commands(() -> {});
         commands.add("Save the build", "Shortcut+S", () -> {});
         commands.add("Save the build under another name", () -> {});
         commands.add("Add a fan", () -> {});

@@ -211,10 +211,11 @@ public final class DrawingView extends Region {
     private Text text(Mark.Text text) {
         double trueSize = text.sizeMm() * scale;
         double size = onPaper ? trueSize : Math.clamp(trueSize, LEAST_LETTER, MOST_LETTER);
-        Text node = new Text((text.bold() ? Face.BOLD : Face.REGULAR).fit(text.text(), size, text.roomMm() * scale));
+        Text node = new Text(text.text());
         node.setFont(Font.font("B612", text.bold() ? FontWeight.BOLD : FontWeight.NORMAL, size));
         node.setFill(color(text.ink(), 1));
         node.setTextOrigin(VPos.BASELINE);
+        node.setText(Face.fit(text.text(), text.roomMm() * scale, words -> widthOf(node, words)));
         double width = node.getLayoutBounds().getWidth();
         double shift = switch (text.align()) {
             case LEFT -> 0;
@@ -225,6 +226,11 @@ public final class DrawingView extends Region {
         node.setY(text.at().y() * scale);
         node.setUserData(text.subject());
         return node;
+    }
+
+    private static double widthOf(Text node, String words) {
+        node.setText(words);
+        return node.getLayoutBounds().getWidth();
     }
 
     /** Letters never get smaller than can be read, so on a small drawing some names would lie on others: earlier ones give way. */

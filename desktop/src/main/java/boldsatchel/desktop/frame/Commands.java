@@ -19,8 +19,17 @@ public final class Commands {
      */
     public record Command(String name, Optional<KeyCombination> keys, Runnable action) {}
 
-    /** No commands yet. */
-    public Commands() {}
+    private final Runnable later;
+    private boolean complete;
+
+    /**
+     * No commands yet.
+     *
+     * @param later adds those that are only needed when somebody searches
+     */
+    public Commands(Runnable later) {
+        this.later = later;
+    }
 
     /** Adds a command without keys. */
     public void add(String name, Runnable action) {
@@ -39,6 +48,10 @@ public final class Commands {
 
     /** Commands whose name holds every word. */
     public List<Command> search(String words) {
+        if (!complete) {
+            complete = true;
+            later.run();
+        }
         List<Command> found = new ArrayList<>(all);
         for (String word : words.toLowerCase(java.util.Locale.ROOT).split("\\s+")) {
             found.removeIf(c -> !c.name().toLowerCase(java.util.Locale.ROOT).contains(word));

@@ -34,7 +34,7 @@ public final class Frame extends StackPane {
     private final Desk desk;
     private final Messages messages = new Messages();
     private final Files files;
-    private final Commands commands = new Commands();
+    private final Commands commands = new Commands(this::libraryCommands);
     private final CommandSearch search = new CommandSearch(commands);
     private final BorderPane layout = new BorderPane();
     private final List<WorkStage> stages;
@@ -163,6 +163,10 @@ public final class Frame extends StackPane {
                                             Optional.empty(),
                                             Optional.empty())));
         }
+    }
+
+    /** What the library adds to the commands; asked for when the search opens. */
+    private void libraryCommands() {
         desk.library()
                 .parts()
                 .forEach(p -> commands.add(

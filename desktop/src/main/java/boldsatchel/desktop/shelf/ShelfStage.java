@@ -50,7 +50,9 @@ public final class ShelfStage implements WorkStage {
             "Replace the selected part",
             "Put the chosen part in its place, rung and name",
             this::replace);
+    private final ComboBox<Library.Case> cases = Ui.choice("cases", Library.Case::name);
     private boolean selecting;
+    private boolean filled;
 
     /** The stage on a desk. */
     public ShelfStage(Desk desk) {
@@ -58,7 +60,6 @@ public final class ShelfStage implements WorkStage {
         content.getStyleClass().add("stage");
         content.getChildren().addAll(buildSide(), librarySide());
         desk.keepShowing(content, this::show);
-        fill();
     }
 
     @Override
@@ -116,9 +117,7 @@ public final class ShelfStage implements WorkStage {
         VBox.setVgrow(table, Priority.ALWAYS);
         Button remove =
                 Ui.button("shelf-remove", "Remove from the build", "Take the selected part out (Delete)", this::remove);
-        ComboBox<Library.Case> cases = Ui.choice("cases", Library.Case::name);
         cases.setPromptText("Take another case …");
-        cases.getItems().setAll(desk.library().cases());
         cases.setOnAction(e -> Optional.ofNullable(cases.getValue())
                 .ifPresent(c -> desk.session().does(Edits.takeCase(c))));
         VBox side = new VBox(8, table, new HBox(8, remove, cases));
@@ -184,6 +183,11 @@ public final class ShelfStage implements WorkStage {
     }
 
     private void show() {
+        if (!filled) {
+            filled = true;
+            cases.getItems().setAll(desk.library().cases());
+            fill();
+        }
         selecting = true;
         table.getItems().setAll(desk.session().build().parts());
         desk.session()

@@ -116,13 +116,14 @@ public class BuildStoreTest {
         }
     }
 
-    /** Saves two builds in turn, for ever; says so once it has begun. */
+    /** Saves two builds in turn until it is killed, or for a minute; says so once it has begun. */
     public static final class Saver {
         public static void main(String[] args) throws Exception {
             Path file = Path.of(args[0]);
             BuildFormat.Document[] documents = {named("old"), named("new")};
             byte[] begun = "begun\n".getBytes(StandardCharsets.UTF_8);
-            for (int i = 0; ; i++) {
+            long end = System.nanoTime() + TimeUnit.MINUTES.toNanos(1);
+            for (int i = 0; System.nanoTime() < end; i++) {
                 BuildStore.save(file, documents[i % 2], Optional.empty(), true);
                 if (i == 1) {
                     System.err.write(begun);
