@@ -1,8 +1,5 @@
 package boldsatchel.drawing;
 
-import java.util.EnumMap;
-import java.util.Map;
-
 /** What a mark is drawn in, by meaning. The window's light and dark themes and the printed page give it a colour. */
 public enum Ink {
     /** Outlines and words. */
@@ -54,14 +51,5 @@ public enum Ink {
     /** Colour in the dark theme, as in CSS. */
     public String dark() {
         return dark;
-    }
-
-    /** All inks with their light colours. */
-    public static Map<Ink, String> lights() {
-        Map<Ink, String> map = new EnumMap<>(Ink.class);
-        for (Ink ink : values()) {
-            map.put(ink, ink.light);
-        }
-        return map;
     }
 }

@@ -2,7 +2,6 @@ package boldsatchel.edit;
 
 import boldsatchel.build.Brief;
 import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
 import boldsatchel.build.HeatPath;
 import boldsatchel.build.Hinge;
 import boldsatchel.build.Orientation;
@@ -138,15 +137,6 @@ public final class Edits {
                         .orElse(b));
     }
 
-    /** Changes a shell. */
-    public static Edit changeShell(String what, Shell changed) {
-        return new Edit(
-                "change " + what + " of " + changed.name(),
-                b -> b.withShells(b.shells().stream()
-                        .map(s -> s.id().equals(changed.id()) ? changed : s)
-                        .toList()));
-    }
-
     /** Takes another case; parts stay where they are in shells of the same id, the others go back on the table. */
     public static Edit takeCase(Library.Case taken) {
         return new Edit("take " + taken.name(), b -> {
@@ -219,11 +209,6 @@ public final class Edits {
             }
         }
         return kept;
-    }
-
-    /** Sets one facet of a part. */
-    public static Edit changeFacet(String what, Part part, Facet facet) {
-        return changePart(what, part.withFacet(facet));
     }
 
     /** Renames the build. */

@@ -300,6 +300,20 @@ public class StagesTest extends WindowHarness {
     }
 
     @Test
+    public void twoPartsThatAreMeantToTouchAreNoFinding() {
+        onFx(() -> {
+            Part sound = build().part("sound").orElseThrow();
+            session().does(Edits.move(sound, new boldsatchel.build.Vec(8, 4, 11.3)));
+            return 0;
+        });
+        assertThat(codes()).contains("fit.gap");
+        robot.clickOn("They are meant to touch");
+        settle();
+        assertThat(codes()).doesNotContain("fit.gap");
+        assertThat(build().placement("charger").orElseThrow().touches()).containsExactly("sound");
+    }
+
+    @Test
     public void aFindingLeadsToItsPart() {
         robot.clickOn("Show it");
         settle();

@@ -1,9 +1,11 @@
 package boldsatchel.desktop.frame;
 
+import boldsatchel.build.Build;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.shelf.PartDetails;
+import boldsatchel.edit.Edits;
 import boldsatchel.quantity.Spread;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
@@ -134,7 +136,25 @@ final class SidePanel extends BorderPane {
                     show.setOnAction(e -> desk.session().selection().set(subject));
                     box.getChildren().add(show);
                 });
+        touching(f).ifPresent(box.getChildren()::add);
         return box;
+    }
+
+    /** A narrow gap between two parts may be meant: saying so is one click. */
+    private Optional<Button> touching(Finding f) {
+        Build build = desk.session().build();
+        boolean twoParts = f.subjects().size() == 2
+                && f.subjects().stream().allMatch(id -> build.placement(id).isPresent());
+        if (!f.code().equals("fit.gap") || !twoParts) {
+            return Optional.empty();
+        }
+        return build.part(f.subjects().getFirst()).map(part -> {
+            Button touch = new Button("They are meant to touch");
+            touch.getStyleClass().add("link");
+            touch.setOnAction(
+                    e -> desk.session().does(Edits.touch(part, f.subjects().getLast(), true)));
+            return touch;
+        });
     }
 
     private VBox workingOf(Evaluation evaluation) {
