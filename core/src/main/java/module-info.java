@@ -21,6 +21,8 @@ module boldsatchel.core {
     exports boldsatchel.edit;
     exports boldsatchel.drawing;
     exports boldsatchel.format;
+    exports boldsatchel.plan;
+    exports boldsatchel.report;
     exports boldsatchel.shelf;
 
     opens boldsatchel.build to

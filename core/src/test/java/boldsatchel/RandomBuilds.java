@@ -32,7 +32,12 @@ public final class RandomBuilds {
     }
 
     public static Build of(long seed) {
-        return new RandomBuilds(seed).build();
+        return new RandomBuilds(seed).build(false);
+    }
+
+    /** The same with two packs on one rail. */
+    public static Build joined(long seed) {
+        return new RandomBuilds(seed).build(true);
     }
 
     private double between(double low, double high) {
@@ -90,7 +95,18 @@ public final class RandomBuilds {
         return new Rung("r-" + converter.id(), new Rung.OfPart(converter.id()), loads);
     }
 
-    private Build build() {
+    /** Another pack beside the first, of other capacity, each by a diode. */
+    private Rung joined(Part pack, Rung behind) {
+        Part second = part(Family.BATTERY, Samples.cells(Facet.Chemistry.LI_ION, 4, 1, between(2, 4), 0.05, 0.03, 2.9));
+        List<Rung> rows = new ArrayList<>();
+        for (Part p : List.of(pack, second)) {
+            rows.add(Samples.rung(
+                    p.id(), Rung.of("j" + next++, new Rung.Diode(exact(between(0, 0.35)), exact(0.03), 10))));
+        }
+        return Rung.of("joint", new Rung.Join(rows), behind);
+    }
+
+    private Build build(boolean joined) {
         Part pack = part(
                 Family.BATTERY,
                 Samples.cells(Facet.Chemistry.LI_ION, 4, 1 + random.nextInt(2), between(2, 4), 0.03, 0.02, 2.9));
@@ -99,8 +115,8 @@ public final class RandomBuilds {
             feeds.add(rail());
         }
         Rung fork = Rung.of("main", new Rung.Wire(18, 150));
-        Rung root = new Rung(
-                "r-" + pack.id(), new Rung.OfPart(pack.id()), List.of(new Rung(fork.id(), fork.stage(), feeds)));
+        Rung main = new Rung(fork.id(), fork.stage(), feeds);
+        Rung root = joined ? joined(pack, main) : new Rung("r-" + pack.id(), new Rung.OfPart(pack.id()), List.of(main));
         Shell shell = Samples.box(250, 180, 45, 2.5, Material.PLASTIC);
         List<Placement> placements = new ArrayList<>();
         for (Part p : parts) {

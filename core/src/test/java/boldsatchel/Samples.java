@@ -99,6 +99,23 @@ public final class Samples {
         return Rung.of("r-" + part, new Rung.OfPart(part), feeds);
     }
 
+    /** The build with another part hung below a rung. */
+    public static Build hung(Build build, Part part, String below) {
+        List<Part> parts = new ArrayList<>(build.parts());
+        parts.add(part);
+        Rung added = rung(part.id());
+        return build.withParts(parts)
+                .withChain(build.chain().stream()
+                        .map(root -> root.map(r -> {
+                            List<Rung> feeds = new ArrayList<>(r.feeds());
+                            if (r.id().equals(below)) {
+                                feeds.add(added);
+                            }
+                            return r.feeding(feeds);
+                        }))
+                        .toList());
+    }
+
     public static Shell box(double w, double d, double h, double wall, Material material) {
         return new Shell(
                 "box",

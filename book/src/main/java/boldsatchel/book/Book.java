@@ -142,7 +142,7 @@ public final class Book {
                     f.severity() == boldsatchel.verdict.Severity.STOP,
                     Ink.INK,
                     0);
-            f.remedies().forEach(r -> flow.paragraph("→ " + r, 3.2, false, Ink.SOFT, 6));
+            f.remedies().forEach(r -> flow.paragraph("→ " + r.words(), 3.2, false, Ink.SOFT, 6));
             flow.space(1);
         }
     }

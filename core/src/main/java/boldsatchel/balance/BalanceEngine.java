@@ -205,6 +205,9 @@ public final class BalanceEngine {
             List<Mass> lid = new ArrayList<>();
             double loose = reading.of("build", "screws, glue, sleeves", build.sundriesG()) + wireG(build);
             for (Part part : build.parts()) {
+                if (part.staysOutside()) {
+                    continue;
+                }
                 double g = reading.of(part.name(), "mass", part.massG());
                 Optional<Placement> placement = build.placement(part.id());
                 Optional<Shell> shell = placement.flatMap(p -> build.shell(p.shell()));

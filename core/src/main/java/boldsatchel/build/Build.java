@@ -92,6 +92,21 @@ public record Build(
         return chain.stream().flatMap(Rung::walk);
     }
 
+    /** The rung with an id. */
+    public Optional<Rung> rung(String id) {
+        return rungs().filter(r -> r.id().equals(id)).findFirst();
+    }
+
+    /** The rung that is a part of the chain as a source, converter or load. */
+    public Optional<Rung> rungOf(String partId) {
+        return rungs().filter(r -> r.part().filter(partId::equals).isPresent()).findFirst();
+    }
+
+    /** The part a rung is. */
+    public Optional<Part> partOf(Rung rung) {
+        return rung.part().flatMap(this::part);
+    }
+
     /** An id that no part and no rung has yet, made from a wish. */
     public String freeId(String wish) {
         String id = wish;

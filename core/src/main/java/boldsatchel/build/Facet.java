@@ -146,6 +146,115 @@ public sealed interface Facet {
     record PowerBank(Figure ratedWh, Figure efficiency, double outV, double outA, Figure outOhms, double shutOffA)
             implements Facet {}
 
+    /**
+     * What a pack's own electronics do beside the cut-off. A pack without this facet neither balances its cells nor tells anybody how
+     * full it is, and takes a charge of {@link #USUAL_CHARGE_PER_HOUR} times its capacity.
+     *
+     * @param balances keeps cells in series at one voltage
+     * @param reports tells the computer its state of charge
+     * @param maxChargeA most charge current of the whole pack
+     */
+    record Manages(boolean balances, boolean reports, double maxChargeA) implements Facet {
+        /** Charge current usual where the maker gives none, as a share of the capacity an hour; a guess. */
+        public static final double USUAL_CHARGE_PER_HOUR = 0.5;
+    }
+
+    /**
+     * A pair of voltage and current that a supply can be asked for.
+     *
+     * @param volts at its output
+     * @param amps the most at that voltage
+     */
+    record Offer(double volts, double amps) {
+        /** Most power, W. */
+        public double watts() {
+            return volts * amps;
+        }
+    }
+
+    /**
+     * Can be asked for other voltages than the one in use.
+     *
+     * @param offers what can be had, the one in use among them
+     */
+    record Offers(List<Offer> offers) implements Facet {
+        /** Copies the list. */
+        public Offers {
+            offers = List.copyOf(offers);
+        }
+    }
+
+    /**
+     * A ready-made mains adapter; it stays outside the case and is not carried.
+     *
+     * @param outV voltage in use
+     * @param outA most current at that voltage
+     * @param outOhms fall of the output with current
+     */
+    record Adapter(double outV, double outA, Figure outOhms) implements Facet {}
+
+    /**
+     * Has a charger of its own inside, as power banks do.
+     *
+     * @param watts most power it takes
+     * @param efficiency share of it that is stored
+     * @param gapSeconds how long its output is away when the charger is plugged in or out; 0 for none
+     */
+    record Recharges(Figure watts, Figure efficiency, Figure gapSeconds) implements Facet {}
+
+    /**
+     * Charges a pack: constant current, then constant voltage.
+     *
+     * @param chemistry of the cells it is made for
+     * @param series cells in series it is made for
+     * @param amps constant current
+     * @param efficiency of the conversion; for a linear one the charge current is the input current and this is not read
+     * @param linear burns the difference of input and cell voltage
+     * @param lowV least input voltage
+     * @param highV most input voltage
+     * @param backA current it takes from the pack when nothing is plugged in
+     */
+    record Charges(
+            Chemistry chemistry,
+            int series,
+            Figure amps,
+            Figure efficiency,
+            boolean linear,
+            double lowV,
+            double highV,
+            Figure backA)
+            implements Facet {}
+
+    /**
+     * Shows or tells how full the battery is: a voltmeter, a fuel gauge.
+     *
+     * @param toComputer whether the operating system can read it
+     * @param ohms its resistance in the current's way
+     */
+    record ShowsLevel(boolean toComputer, Figure ohms) implements Facet {}
+
+    /**
+     * Takes energy for each new picture and hardly any between: a paper-like panel.
+     *
+     * @param joules for one refresh of the whole panel
+     * @param mostPerMinute refreshes it can do
+     */
+    record Refreshes(Figure joules, double mostPerMinute) implements Facet {}
+
+    /**
+     * A converter that can be told to be off; its output is dead then. One without this facet never switches off.
+     *
+     * @param offW what leaks through it then
+     */
+    record SwitchesOff(Figure offW) implements Facet {}
+
+    /**
+     * How well a converter holds its set voltage.
+     *
+     * @param tolerance share of the set voltage, up and down
+     */
+    record Holds(double tolerance) implements Facet {}
+
     /** Kinds of converter. */
     enum ConverterKind {
         /** Output below input. */
@@ -232,7 +341,16 @@ public sealed interface Facet {
                 DrawsPower.class,
                 Cells.class,
                 PowerBank.class,
+                Manages.class,
+                Offers.class,
+                Adapter.class,
+                Recharges.class,
+                Charges.class,
+                ShowsLevel.class,
+                Refreshes.class,
                 Converts.class,
+                SwitchesOff.class,
+                Holds.class,
                 Thermal.class,
                 MovesAir.class,
                 ShowsPicture.class,

@@ -37,6 +37,11 @@ public enum Family {
         this.words = words;
     }
 
+    /** Whether programs run on it. */
+    public boolean computes() {
+        return this == X86_BOARD || this == SINGLE_BOARD;
+    }
+
     /** As written in a list. */
     public String words() {
         return words;

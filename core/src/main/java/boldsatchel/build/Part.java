@@ -75,15 +75,61 @@ public record Part(
         return Optional.empty();
     }
 
-    /** Whether it gives power. */
+    /** Whether it stores energy: cells or a power bank. */
     public boolean isSource() {
         return facet(Facet.Cells.class).isPresent()
                 || facet(Facet.PowerBank.class).isPresent();
     }
 
+    /** Whether a chain can begin with it: a store of energy or a mains adapter. */
+    public boolean givesPower() {
+        return isSource() || staysOutside();
+    }
+
+    /** Whether it is plugged in rather than built in: it needs no place and is not carried. */
+    public boolean staysOutside() {
+        return facet(Facet.Adapter.class).isPresent();
+    }
+
+    /** Energy of its cells by the label, Wh; 0 for what stores none. */
+    public double labelWh() {
+        return facet(Facet.Cells.class)
+                .map(Facet.Cells::nominalWh)
+                .or(() -> facet(Facet.PowerBank.class).map(b -> b.ratedWh().value()))
+                .orElse(0.0);
+    }
+
+    /** Voltages and currents it can be asked for; empty when it has only the one in use. */
+    public List<Facet.Offer> offers() {
+        return facet(Facet.Offers.class).map(Facet.Offers::offers).orElse(List.of());
+    }
+
+    /** The voltage and current a bank or adapter gives now. */
+    public Optional<Facet.Offer> offer() {
+        return facet(Facet.PowerBank.class)
+                .map(b -> new Facet.Offer(b.outV(), b.outA()))
+                .or(() -> facet(Facet.Adapter.class).map(a -> new Facet.Offer(a.outV(), a.outA())));
+    }
+
+    /** The same supply asked for another voltage. */
+    public Part asked(Facet.Offer offer) {
+        return facet(Facet.PowerBank.class)
+                .<Facet>map(b -> new Facet.PowerBank(
+                        b.ratedWh(), b.efficiency(), offer.volts(), offer.amps(), b.outOhms(), b.shutOffA()))
+                .or(() -> facet(Facet.Adapter.class)
+                        .map(a -> new Facet.Adapter(offer.volts(), offer.amps(), a.outOhms())))
+                .map(this::withFacet)
+                .orElse(this);
+    }
+
     /** The same part under another id. */
     public Part withId(String newId) {
         return new Part(newId, name, family, note, massG, price, standing, body, facets);
+    }
+
+    /** The same part under another name. */
+    public Part named(String newName) {
+        return new Part(id, newName, family, note, massG, price, standing, body, facets);
     }
 
     /** The same part with another body. */

@@ -1,6 +1,8 @@
 package boldsatchel.build;
 
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Units;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -30,19 +32,51 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
      *
      * @param awg gauge number, 0 to 40
      * @param lengthMm one way
+     * @param finish colours and joints, once they are known
      */
-    public record Wire(int awg, double lengthMm) implements Stage {}
+    public record Wire(int awg, double lengthMm, Optional<Finish> finish) implements Stage {
+        /** A pair of wires of which nothing more is known. */
+        public Wire(int awg, double lengthMm) {
+            this(awg, lengthMm, Optional.empty());
+        }
+
+        /** The same pair in another gauge. */
+        public Wire gauge(int newAwg) {
+            return new Wire(newAwg, lengthMm, finish);
+        }
+    }
+
+    /**
+     * How a pair of wires is made up.
+     *
+     * @param plus colour of the plus wire
+     * @param minus colour of the minus wire
+     * @param sleeved whether each joint is insulated and held against pull
+     */
+    public record Finish(String plus, String minus, boolean sleeved) {
+        /** Red and black, sleeved. */
+        public static final Finish USUAL = new Finish("red", "black", true);
+
+        /** Whether plus and minus can be told apart. */
+        public boolean toldApart() {
+            return !plus.strip().equalsIgnoreCase(minus.strip());
+        }
+    }
 
     /** What a contact is. */
     public enum ContactKind {
         /** Fuse. */
         FUSE("fuse"),
-        /** Switch. */
+        /** Switch that stays where it is put: sliding, rocking or guarded. */
         SWITCH("switch"),
+        /** Switch that a push turns on, in a bag too. */
+        BUTTON("push-button"),
         /** Plug and socket. */
         CONNECTOR("connector"),
         /** Protection board: ends the discharge and trips on over-current. */
-        PROTECTION("protection");
+        PROTECTION("protection"),
+        /** Protection board that also keeps the cells in series at one voltage. */
+        BALANCER("balancing protection");
 
         private final String words;
 
@@ -53,6 +87,21 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
         /** As written in a sentence. */
         public String words() {
             return words;
+        }
+
+        /** Whether it opens by itself on too much current. */
+        public boolean trips() {
+            return this == FUSE || protects();
+        }
+
+        /** Whether it ends the discharge before the cells are harmed. */
+        public boolean protects() {
+            return this == PROTECTION || this == BALANCER;
+        }
+
+        /** Whether it cuts what is behind it off when the machine is off. */
+        public boolean opens() {
+            return this == SWITCH || this == BUTTON;
         }
     }
 
@@ -74,6 +123,33 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
      */
     public record Diode(Figure kneeV, Figure ohms, double ratedA) implements Stage {}
 
+    /**
+     * A capacitor across a rail, which bridges a gap in the supply.
+     *
+     * @param farads its capacity
+     */
+    public record Capacitor(Figure farads) implements Stage {}
+
+    /**
+     * Fills a store of the build from the supply it hangs on.
+     *
+     * @param charger part that does it; absent when the store has a charger of its own
+     * @param store part that is filled
+     */
+    public record Charging(Optional<String> charger, String store) implements Stage {}
+
+    /**
+     * Several sources on one rail. Each comes by its own row of rungs; a diode in the row keeps one source from feeding another.
+     *
+     * @param sources one row each, from the source down; no rung of a row feeds more than one other
+     */
+    public record Join(List<Rung> sources) implements Stage {
+        /** Copies the list. */
+        public Join {
+            sources = List.copyOf(sources);
+        }
+    }
+
     /** Copies the list. */
     public Rung {
         feeds = List.copyOf(feeds);
@@ -84,9 +160,46 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
         return new Rung(id, stage, List.of(feeds));
     }
 
-    /** This rung and all below it. */
+    /** This rung, the sources it joins and all below it. */
     public Stream<Rung> walk() {
-        return Stream.concat(Stream.of(this), feeds.stream().flatMap(Rung::walk));
+        return Stream.concat(
+                Stream.of(this),
+                Stream.concat(joined().stream(), feeds.stream()).flatMap(Rung::walk));
+    }
+
+    /** The rows of sources it joins; empty for every other rung. */
+    public List<Rung> joined() {
+        return stage instanceof Join join ? join.sources() : List.of();
+    }
+
+    /** First rungs of all sources of the chain that begins with this rung: itself, or those it joins. */
+    public List<Rung> sources() {
+        return stage instanceof Join join ? join.sources() : List.of(this);
+    }
+
+    /** This rung and what follows it in a row, as far as each feeds just one other. */
+    public List<Rung> row() {
+        List<Rung> row = new ArrayList<>(List.of(this));
+        while (row.getLast().feeds().size() == 1) {
+            row.add(row.getLast().feeds().getFirst());
+        }
+        return row;
+    }
+
+    /** The rungs from this one down to another, both included; empty when it is not below. */
+    public List<Rung> pathTo(String other) {
+        if (id.equals(other)) {
+            return List.of(this);
+        }
+        for (Rung next : Stream.concat(joined().stream(), feeds.stream()).toList()) {
+            List<Rung> rest = next.pathTo(other);
+            if (!rest.isEmpty()) {
+                List<Rung> path = new ArrayList<>(List.of(this));
+                path.addAll(rest);
+                return path;
+            }
+        }
+        return List.of();
     }
 
     /** The part it is, if it is one. */
@@ -94,9 +207,65 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
         return stage instanceof OfPart of ? Optional.of(of.part()) : Optional.empty();
     }
 
+    /** Ids of all parts it names. */
+    public List<String> parts() {
+        return switch (stage) {
+            case OfPart of -> List.of(of.part());
+            case Charging c -> c.charger().map(id -> List.of(id, c.store())).orElse(List.of(c.store()));
+            default -> List.of();
+        };
+    }
+
+    /** What it is called, for people. */
+    public String name(Build build) {
+        return switch (stage) {
+            case OfPart of -> partName(build, of.part());
+            case Wire w -> "wire AWG " + w.awg() + ", " + Units.format(w.lengthMm()) + " mm";
+            case Contact c -> c.kind().words() + ", " + Units.format(c.ratedA()) + " A";
+            case Diode d -> (d.kneeV().value() == 0 ? "ideal diode, " : "diode, ") + Units.format(d.ratedA()) + " A";
+            case Capacitor c -> "capacitor, " + Units.format(c.farads().value()) + " F";
+            case Charging c ->
+                c.charger().map(id -> partName(build, id) + " charges ").orElse("charges ")
+                        + partName(build, c.store());
+            case Join j -> j.sources().size() + " sources joined";
+        };
+    }
+
+    private static String partName(Build build, String id) {
+        return build.part(id).map(Part::name).orElse("missing part " + id);
+    }
+
+    /** A short word for an id. */
+    public static String word(Stage stage) {
+        return switch (stage) {
+            case OfPart of -> "rung-" + of.part();
+            case Wire w -> "wire";
+            case Contact c -> c.kind().words().replace(' ', '-');
+            case Diode d -> "diode";
+            case Capacitor c -> "capacitor";
+            case Charging c -> "charging";
+            case Join j -> "joint";
+        };
+    }
+
+    /** The same rung as another stage. */
+    public Rung as(Stage newStage) {
+        return new Rung(id, newStage, feeds);
+    }
+
+    /** The same rung with other rungs behind it. */
+    public Rung feeding(List<Rung> newFeeds) {
+        return new Rung(id, stage, newFeeds);
+    }
+
     /** The same chain with every rung passed through a change, leaves first. */
     public Rung map(UnaryOperator<Rung> change) {
-        return change.apply(
-                new Rung(id, stage, feeds.stream().map(f -> f.map(change)).toList()));
+        return change.apply(new Rung(
+                id,
+                stage instanceof Join join
+                        ? new Join(
+                                join.sources().stream().map(s -> s.map(change)).toList())
+                        : stage,
+                feeds.stream().map(f -> f.map(change)).toList()));
     }
 }

@@ -1,6 +1,9 @@
 package boldsatchel.build;
 
+import boldsatchel.quantity.Figure;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A cycle of use that repeats until the energy is gone.
@@ -17,8 +20,16 @@ public record UseProfile(String name, List<Step> steps) {
      * @param mode of all loads
      * @param minutes how long, more than zero
      * @param brightness of backlights, 0 to 1
+     * @param refreshesPerMinute of paper-like panels; absent for none
+     * @param program what the computer runs, which says better than the mode what its board draws
      */
-    public record Step(String name, Mode mode, double minutes, double brightness) {
+    public record Step(
+            String name,
+            Mode mode,
+            double minutes,
+            double brightness,
+            Optional<Double> refreshesPerMinute,
+            Optional<Program> program) {
         /** Refuses steps that take no time. */
         public Step {
             if (!(minutes > 0)) {
@@ -27,6 +38,74 @@ public record UseProfile(String name, List<Step> steps) {
             if (!(brightness >= 0 && brightness <= 1)) {
                 throw new IllegalArgumentException("brightness goes from 0 to 1");
             }
+            if (refreshesPerMinute.filter(r -> !(r >= 0)).isPresent()) {
+                throw new IllegalArgumentException("refreshes a minute are zero or more");
+            }
+        }
+
+        /** A step without a program and without refreshes. */
+        public Step(String name, Mode mode, double minutes, double brightness) {
+            this(name, mode, minutes, brightness, Optional.empty(), Optional.empty());
+        }
+
+        /** The same step under another name. */
+        public Step named(String newName) {
+            return new Step(newName, mode, minutes, brightness, refreshesPerMinute, program);
+        }
+
+        /** The same step in another mode. */
+        public Step in(Mode newMode) {
+            return new Step(name, newMode, minutes, brightness, refreshesPerMinute, program);
+        }
+
+        /** The same step for another time. */
+        public Step lasting(double newMinutes) {
+            return new Step(name, mode, newMinutes, brightness, refreshesPerMinute, program);
+        }
+
+        /** The same step at another brightness. */
+        public Step at(double newBrightness) {
+            return new Step(name, mode, minutes, newBrightness, refreshesPerMinute, program);
+        }
+
+        /** The same step with other refreshes. */
+        public Step refreshing(Optional<Double> perMinute) {
+            return new Step(name, mode, minutes, brightness, perMinute, program);
+        }
+
+        /** The same step with another program. */
+        public Step running(Optional<Program> newProgram) {
+            return new Step(name, mode, minutes, brightness, refreshesPerMinute, newProgram);
+        }
+    }
+
+    /**
+     * A program as a load on the board it runs on.
+     *
+     * @param name for people
+     * @param framesPerSecond pictures it draws; 0 when that says nothing
+     * @param processor load, 0 to 1
+     * @param graphics load, 0 to 1
+     * @param watts of the whole board, if they were read; estimated from the loads otherwise
+     */
+    public record Program(
+            String name, double framesPerSecond, double processor, double graphics, Optional<Figure> watts) {
+        /** Share of the way from idle to busy that the processor alone makes; a guess, as boards differ. */
+        public static final double PROCESSOR_SHARE = 0.7;
+
+        /** Refuses loads beyond all there is. */
+        public Program {
+            if (!(processor >= 0 && processor <= 1) || !(graphics >= 0 && graphics <= 1)) {
+                throw new IllegalArgumentException("processor and graphics loads go from 0 to 100 %");
+            }
+            if (!(framesPerSecond >= 0)) {
+                throw new IllegalArgumentException("frames a second are zero or more");
+            }
+        }
+
+        /** How far from idle (0) to busy (1) it takes a board. */
+        public double effort() {
+            return PROCESSOR_SHARE * processor + (1 - PROCESSOR_SHARE) * graphics;
         }
     }
 
@@ -41,6 +120,13 @@ public record UseProfile(String name, List<Step> steps) {
     /** Working all the time at full brightness. */
     public static UseProfile always(Mode mode) {
         return new UseProfile("always " + mode.words(), List.of(new Step(mode.words(), mode, 60, 1)));
+    }
+
+    /** The same profile with one step changed. */
+    public UseProfile with(int index, Step step) {
+        List<Step> changed = new ArrayList<>(steps);
+        changed.set(index, step);
+        return new UseProfile(name, changed);
     }
 
     /** Length of one cycle, minutes. */

@@ -70,7 +70,16 @@ public final class PowerDrawings {
                     false,
                     edge,
                     rung.id());
-            s.fitted(x + 2, y + 2.6, TEXT, NAME_WIDTH - x - 3, Align.LEFT, depth == 0, Ink.INK, label(rung), rung.id());
+            s.fitted(
+                    x + 2,
+                    y + 2.6,
+                    TEXT,
+                    NAME_WIDTH - x - 3,
+                    Align.LEFT,
+                    depth == 0,
+                    Ink.INK,
+                    rung.name(build),
+                    rung.id());
             point.rung(rung.id()).ifPresent(state -> numbers(rung, state, y, breach));
             int next = row + 1;
             for (Rung fed : rung.feeds()) {
@@ -137,6 +146,9 @@ public final class PowerDrawings {
                 case Rung.Contact c -> Optional.of(state.ampsIn() / c.ratedA());
                 case Rung.Diode d -> Optional.of(state.ampsIn() / d.ratedA());
                 case Rung.OfPart of -> build.part(of.part()).flatMap(p -> limitA(p, state));
+                case Rung.Capacitor c -> Optional.empty();
+                case Rung.Charging c -> Optional.empty();
+                case Rung.Join j -> Optional.empty();
             };
         }
 
@@ -146,7 +158,7 @@ public final class PowerDrawings {
                             (c.kind() == Facet.ConverterKind.STEP_UP ? state.ampsIn() : state.ampsOut()) / c.limitA());
             return converter
                     .or(() -> part.facet(Facet.Cells.class).map(c -> state.ampsIn() / c.maxDischargeA()))
-                    .or(() -> part.facet(Facet.PowerBank.class).map(b -> state.ampsIn() / b.outA()));
+                    .or(() -> part.offer().map(o -> state.ampsIn() / o.amps()));
         }
 
         private Ink tint(Rung rung) {
@@ -154,15 +166,6 @@ public final class PowerDrawings {
                     .flatMap(build::part)
                     .map(p -> FamilyStyle.of(p.family()).tint())
                     .orElse(Ink.PAPER);
-        }
-
-        private String label(Rung rung) {
-            return switch (rung.stage()) {
-                case Rung.OfPart of -> build.part(of.part()).map(Part::name).orElse("missing part " + of.part());
-                case Rung.Wire w -> "wire AWG " + w.awg() + " · " + Units.format(w.lengthMm()) + " mm";
-                case Rung.Contact c -> c.kind().words() + " · " + Units.format(c.ratedA()) + " A";
-                case Rung.Diode d -> "diode · " + Units.format(d.ratedA()) + " A";
-            };
         }
     }
 

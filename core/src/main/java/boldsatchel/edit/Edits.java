@@ -7,7 +7,6 @@ import boldsatchel.build.Hinge;
 import boldsatchel.build.Orientation;
 import boldsatchel.build.Part;
 import boldsatchel.build.Placement;
-import boldsatchel.build.Rung;
 import boldsatchel.build.Shell;
 import boldsatchel.build.Vec;
 import boldsatchel.shelf.Library;
@@ -51,7 +50,7 @@ public final class Edits {
                             b.parts().stream().filter(p -> !p.id().equals(id)).toList())
                     .withPlacements(placements)
                     .withHeatPaths(paths)
-                    .withChain(withoutPart(b.chain(), id));
+                    .withChain(Chains.withoutPart(b.chain(), id));
         });
     }
 
@@ -62,19 +61,6 @@ public final class Edits {
                 p.at(),
                 p.orientation(),
                 Set.copyOf(p.touches().stream().filter(t -> !t.equals(id)).toList()));
-    }
-
-    private static List<Rung> withoutPart(List<Rung> rungs, String part) {
-        List<Rung> kept = new ArrayList<>();
-        for (Rung rung : rungs) {
-            List<Rung> feeds = withoutPart(rung.feeds(), part);
-            if (rung.part().filter(part::equals).isPresent()) {
-                kept.addAll(feeds);
-            } else {
-                kept.add(new Rung(rung.id(), rung.stage(), feeds));
-            }
-        }
-        return kept;
     }
 
     /** Puts another part in the place of one: same id, so its place, rung and neighbours stay. */
@@ -152,63 +138,6 @@ public final class Edits {
     /** Changes the hinge. */
     public static Edit changeHinge(String what, Hinge hinge) {
         return new Edit("change " + what, b -> b.withHinge(Optional.of(hinge)));
-    }
-
-    /** Makes a source part the first rung of a new chain. */
-    public static Edit startChain(Part source) {
-        return new Edit("start a chain at " + source.name(), b -> {
-            List<Rung> chain = new ArrayList<>(b.chain());
-            chain.add(Rung.of(b.freeId("rung-" + source.id()), new Rung.OfPart(source.id())));
-            return b.withChain(chain);
-        });
-    }
-
-    /** Hangs a stage behind a rung. */
-    public static Edit hang(String name, String behind, Rung.Stage stage) {
-        return new Edit(
-                "hang " + name,
-                b -> b.withChain(b.chain().stream()
-                        .map(root -> root.map(r -> r.id().equals(behind) ? with(r, stage, b) : r))
-                        .toList()));
-    }
-
-    private static Rung with(Rung rung, Rung.Stage stage, Build build) {
-        List<Rung> feeds = new ArrayList<>(rung.feeds());
-        String wish = switch (stage) {
-            case Rung.OfPart of -> "rung-" + of.part();
-            case Rung.Wire w -> "wire";
-            case Rung.Contact c -> c.kind().words();
-            case Rung.Diode d -> "diode";
-        };
-        feeds.add(Rung.of(build.freeId(wish), stage));
-        return new Rung(rung.id(), rung.stage(), feeds);
-    }
-
-    /** Changes what a rung is: a wire's gauge, a fuse's rating. */
-    public static Edit changeRung(String what, String rung, Rung.Stage stage) {
-        return new Edit(
-                "change " + what,
-                b -> b.withChain(b.chain().stream()
-                        .map(root -> root.map(r -> r.id().equals(rung) ? new Rung(r.id(), stage, r.feeds()) : r))
-                        .toList()));
-    }
-
-    /** Takes a rung out; what it fed hangs on the rung above. */
-    public static Edit removeRung(String name, String rung) {
-        return new Edit("remove " + name, b -> b.withChain(without(b.chain(), rung)));
-    }
-
-    private static List<Rung> without(List<Rung> rungs, String id) {
-        List<Rung> kept = new ArrayList<>();
-        for (Rung rung : rungs) {
-            List<Rung> feeds = without(rung.feeds(), id);
-            if (rung.id().equals(id)) {
-                kept.addAll(feeds);
-            } else {
-                kept.add(new Rung(rung.id(), rung.stage(), feeds));
-            }
-        }
-        return kept;
     }
 
     /** Renames the build. */

@@ -45,6 +45,7 @@ public final class FitEngine {
         List<Placed> placed = Placed.all(build, Reading.NOMINAL);
         Set<String> ids = build.placements().stream().map(Placement::part).collect(Collectors.toSet());
         List<String> loose = build.parts().stream()
+                .filter(p -> !p.staysOutside())
                 .map(p -> p.id())
                 .filter(id -> !ids.contains(id))
                 .toList();

@@ -191,7 +191,7 @@ public final class BuildFormat {
             }
         }
         build.rungs()
-                .flatMap(r -> r.part().stream())
+                .flatMap(r -> r.parts().stream())
                 .filter(part -> build.part(part).isEmpty())
                 .forEach(part -> add(
                         problems, json, "/build/chain", "The chain names a part “" + part + "” that there is not."));

@@ -51,6 +51,25 @@ public final class CellCurve {
         return interpolate(TEMPERATURES_C, CAPACITY, celsius);
     }
 
+    /**
+     * Share of the charge that a cell loses in a month at 25 °C without any load. Typical (Linden, Handbook of Batteries, ch. 3); a
+     * guess for any one cell.
+     */
+    public static double selfDischargePerMonth(Chemistry chemistry) {
+        return switch (chemistry) {
+            case LI_ION, LIFEPO4 -> 0.02;
+            case NIMH -> 0.15;
+        };
+    }
+
+    /** Share of the charge put in that can be taken out again. Typical (Linden, Handbook of Batteries, ch. 22 and 26). */
+    public static double chargeAcceptance(Chemistry chemistry) {
+        return switch (chemistry) {
+            case LI_ION, LIFEPO4 -> 1;
+            case NIMH -> 0.7;
+        };
+    }
+
     private static double interpolate(double[] xs, double[] ys, double x) {
         if (x <= xs[0]) {
             return ys[0];

@@ -3,6 +3,7 @@ package boldsatchel.power;
 import boldsatchel.build.UseProfile;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A run from full to the first thing that ends it. For each step of the profile the current is tabulated over the state of
@@ -23,21 +24,33 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
     /** Intervals for the many runs behind a range. */
     static final int COARSE = 8;
 
-    private static final int MOST_SAMPLES = 240;
+    static final int MOST_SAMPLES = 240;
     /** Share of the charge an hour below which nothing is drawn at all; keeps the table finite. */
     private static final double LEAST_PER_HOUR = 1e-12;
 
-    private static final double FOREVER_HOURS = 24 * 365.0;
+    static final double FOREVER_HOURS = 24 * 365.0;
 
     /**
      * One moment.
      *
      * @param hours since the start
-     * @param level state of charge
-     * @param volts at the terminals
+     * @param level state of charge; the mean of joined sources
+     * @param volts at the terminals, or at the rail of joined sources
      * @param amps from the terminals
+     * @param levels of each source; −1 − level for one that was taken out with a level left
+     * @param step of the profile
      */
-    public record Sample(double hours, double level, double volts, double amps) {}
+    public record Sample(double hours, double level, double volts, double amps, List<Double> levels, int step) {
+        /** A moment of a single source. */
+        public Sample(double hours, double level, double volts, double amps) {
+            this(hours, level, volts, amps, List.of(level), 0);
+        }
+
+        /** Copies the list. */
+        public Sample {
+            levels = List.copyOf(levels);
+        }
+    }
 
     /** Copies the list. */
     public Discharge {
@@ -46,10 +59,29 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
 
     /** Runs a profile down. */
     public static Discharge run(Network network, UseProfile profile) {
-        return run(network, profile, FINE);
+        return run(network, profile, FINE, Optional.empty());
     }
 
-    static Discharge run(Network network, UseProfile profile, int intervals) {
+    /** Hears of every piece of a run, so that what happens in it can be added up. */
+    @FunctionalInterface
+    interface Witness {
+        /**
+         * A piece.
+         *
+         * @param circuit what is on
+         * @param levels of each source in the middle of the piece
+         * @param hours that it lasts
+         */
+        void piece(Network.Circuit circuit, double[] levels, double hours);
+    }
+
+    static Discharge run(Network network, UseProfile profile, int intervals, Optional<Witness> witness) {
+        return network.supply().isJoined()
+                ? new JointRun(network, profile, intervals, witness).run()
+                : alone(network, profile, intervals, witness);
+    }
+
+    private static Discharge alone(Network network, UseProfile profile, int intervals, Optional<Witness> witness) {
         List<Table> tables = tables(network, profile, intervals);
         List<Sample> samples = new ArrayList<>();
         double level = 1;
@@ -61,11 +93,11 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
         for (int k = 0; ; k = (k + 1) % tables.size()) {
             Table table = tables.get(k);
             if (level <= table.endLevel) {
-                return finished(table, hours, level, samples, wattHours);
+                return finished(table, hours, level, samples, wattHours, k);
             }
             boolean sampled = !lasting && sampledAt - level >= sampleEvery;
             if (sampled || samples.isEmpty()) {
-                table.sampleInto(samples, hours, level, lasting);
+                table.sampleInto(samples, hours, level, lasting, k);
                 sampledAt = level;
             }
             double stepHours = profile.steps().get(k).minutes() / 60;
@@ -73,27 +105,31 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             boolean wholeStep = !lasting && nextLevel > table.endLevel;
             double spent = wholeStep ? stepHours : table.hoursBetween(level, nextLevel);
             if (!(hours + spent < FOREVER_HOURS)) {
-                return new Discharge(
-                        Double.POSITIVE_INFINITY,
-                        new Breach(Breach.Kind.EMPTY, network.sourceRung(), 0, 0),
-                        level,
-                        samples,
-                        0);
+                return forever(network, level, samples);
             }
             wattHours += table.meanWatts(level, nextLevel) * spent;
+            if (witness.isPresent()) {
+                table.tell(witness.get(), level, nextLevel);
+            }
             hours += spent;
             level = nextLevel;
             if (sampled) {
-                samples.add(table.sample(hours, level));
+                samples.add(table.sample(hours, level, k));
             }
             if (nextLevel <= table.endLevel) {
-                return finished(table, hours, level, samples, wattHours);
+                return finished(table, hours, level, samples, wattHours, k);
             }
         }
     }
 
-    private static Discharge finished(Table table, double hours, double level, List<Sample> samples, double wattHours) {
-        samples.add(table.sample(hours, level));
+    static Discharge forever(Network network, double level, List<Sample> samples) {
+        return new Discharge(
+                Double.POSITIVE_INFINITY, new Breach(Breach.Kind.EMPTY, network.root(), 0, 0), level, samples, 0);
+    }
+
+    private static Discharge finished(
+            Table table, double hours, double level, List<Sample> samples, double wattHours, int step) {
+        samples.add(table.sample(hours, level, step));
         return new Discharge(hours, table.end, level, samples, hours == 0 ? 0 : wattHours / hours);
     }
 
@@ -128,7 +164,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             this.amps = new double[intervals + 1];
             this.volts = new double[intervals + 1];
             this.hoursFromFull = new double[intervals + 1];
-            this.end = new Breach(Breach.Kind.EMPTY, network.sourceRung(), 0, 0);
+            this.end = new Breach(Breach.Kind.EMPTY, network.root(), 0, 0);
             this.endLevel = 0;
             fill();
         }
@@ -171,7 +207,7 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
         }
 
         private double hoursAt(int i) {
-            return circuit.store().hoursAt(volts[i], amps[i]);
+            return circuit.supply().branches().getFirst().store().hoursAt(volts[i], amps[i]);
         }
 
         /** Halves the interval until the level at which the run stops is known to a thousandth of it. */
@@ -238,17 +274,31 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
             return interpolate(volts, middle) * interpolate(amps, middle);
         }
 
-        Sample sample(double hours, double level) {
-            return new Sample(hours, level, interpolate(volts, level), interpolate(amps, level));
+        /** Tells of the way from one level to another, bin by bin. */
+        void tell(Witness witness, double from, double to) {
+            double at = from;
+            while (at > to) {
+                int i = Math.min((int) (position(at) + 1e-9), intervals - 1);
+                double next = Math.max(to, levelAt(i + 1));
+                if (next >= at) {
+                    next = to;
+                }
+                witness.piece(circuit, new double[] {(at + next) / 2}, hoursBetween(at, next));
+                at = next;
+            }
         }
 
-        void sampleInto(List<Sample> samples, double hours, double level, boolean whole) {
+        Sample sample(double hours, double level, int step) {
+            return new Sample(hours, level, interpolate(volts, level), interpolate(amps, level), List.of(level), step);
+        }
+
+        void sampleInto(List<Sample> samples, double hours, double level, boolean whole, int step) {
             if (!whole) {
-                samples.add(sample(hours, level));
+                samples.add(sample(hours, level, step));
                 return;
             }
             for (int i = 0; i <= intervals && levelAt(i) > endLevel; i++) {
-                samples.add(sample(hours + hoursFromFull[i], levelAt(i)));
+                samples.add(sample(hours + hoursFromFull[i], levelAt(i), step));
             }
         }
     }

@@ -2,125 +2,181 @@ package boldsatchel.power;
 
 import boldsatchel.build.Build;
 import boldsatchel.build.Facet;
+import boldsatchel.build.Facet.LoadKind;
 import boldsatchel.build.Mode;
 import boldsatchel.build.Part;
 import boldsatchel.build.Rung;
+import boldsatchel.build.UseProfile;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /**
- * The electrical model of one chain: its store and the network it feeds. Solving finds the operating point at a state of charge
+ * The electrical model of one chain: its sources and the network they feed. Solving finds the operating point at a state of charge
  * and a demand.
  */
 public final class Network {
 
     private static final double WIRE_CELSIUS = 20;
 
-    private final Rung source;
-    private final Store store;
+    private final Rung root;
+    private final Supply supply;
     private final Modeller modeller;
     private final Map<Demand, Circuit> circuits = new HashMap<>();
 
-    private Network(Rung source, Store store, Modeller modeller) {
-        this.source = source;
-        this.store = store;
+    private Network(Rung root, Supply supply, Modeller modeller) {
+        this.root = root;
+        this.supply = supply;
         this.modeller = modeller;
     }
 
     /**
-     * Models a chain.
+     * Models a chain as it runs on its own: mains adapters give nothing, unless the chain has no other source.
      *
      * @param build whose parts the chain names
-     * @param source first rung of the chain
+     * @param root first rung of the chain
      * @param reading how figures become numbers
-     * @return nothing when the first rung is no source
+     * @return nothing when no source begins it, or when it only charges
      */
-    public static Optional<Network> of(Build build, Rung source, Reading reading) {
-        Modeller modeller = new Modeller(build, reading);
-        return source.part()
-                .flatMap(build::part)
-                .flatMap(modeller::store)
-                .map(store -> new Network(source, store, modeller));
+    public static Optional<Network> of(Build build, Rung root, Reading reading) {
+        List<Rung> stores = root.sources().stream()
+                .filter(r -> build.partOf(r).filter(Part::isSource).isPresent())
+                .toList();
+        boolean feedsLoads = stores.isEmpty()
+                && root.walk()
+                        .anyMatch(r -> build.partOf(r)
+                                .filter(p -> p.facet(Facet.DrawsPower.class).isPresent())
+                                .isPresent());
+        return feedsLoads
+                ? of(build, root, root.sources(), new Modeller(build, reading))
+                : of(build, root, stores, new Modeller(build, reading));
     }
 
-    /** What hangs on the terminals at a demand; only the figures of that demand are read. */
+    /** Models a chain with everything plugged in: adapters give, chargers draw. */
+    public static Optional<Network> plugged(Build build, Rung root, Reading reading) {
+        return of(build, root, root.sources(), new Modeller(build, reading));
+    }
+
+    /** Models a joined chain with one of its sources missing. */
+    static Optional<Network> without(Build build, Rung root, Rung missing, Reading reading) {
+        List<Rung> left =
+                root.sources().stream().filter(r -> !r.equals(missing)).toList();
+        return of(build, root, left, new Modeller(build, reading));
+    }
+
+    private static Optional<Network> of(Build build, Rung root, List<Rung> sources, Modeller modeller) {
+        List<Supply.Branch> branches = new ArrayList<>();
+        for (Rung source : sources) {
+            build.partOf(source)
+                    .flatMap(modeller::store)
+                    .ifPresent(store -> branches.add(Supply.Branch.of(
+                            source.id(), store, root.joined().isEmpty() ? List.of() : modeller.row(source))));
+        }
+        return branches.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Network(root, new Supply(List.copyOf(branches)), modeller));
+    }
+
+    /** What hangs on the sources at a demand; only the figures of that demand are read. */
     Circuit at(Demand demand) {
-        return circuits.computeIfAbsent(demand, d -> new Circuit(source.id(), store, d, modeller.feeds(source, d)));
+        return circuits.computeIfAbsent(demand, d -> new Circuit(root, supply, d, modeller.feeds(root, d)));
     }
 
-    String sourceRung() {
-        return source.id();
+    /** Id of the chain's first rung. */
+    String root() {
+        return root.id();
+    }
+
+    Supply supply() {
+        return supply;
     }
 
     /**
      * Solves and reads off every rung.
      *
-     * @param level state of charge, 0 to 1
+     * @param level state of charge of every source, 0 to 1
      */
     public OperatingPoint solve(double level, Demand demand) {
-        return at(demand).solve(level);
+        return at(demand).solve(supply.levels(level));
     }
 
     /**
-     * What the source's terminals show, without every rung: for the thousands of solutions behind a discharge.
+     * Solves and reads off every rung.
      *
-     * @param volts at the terminals; 0 on a collapse
-     * @param amps from the terminals; 0 on a collapse
+     * @param levels state of charge of each source in the order of the chain; negative for one that is taken out, see {@link Discharge.Sample}
+     */
+    public OperatingPoint solve(List<Double> levels, Demand demand) {
+        return at(demand).solve(levels.stream().mapToDouble(l -> l).toArray());
+    }
+
+    /**
+     * What the sources show, without every rung: for the thousands of solutions behind a discharge.
+     *
+     * @param volts at the terminals, or at the rail of joined sources; 0 on a collapse
+     * @param amps from all sources together; 0 on a collapse
+     * @param flow of each source
      * @param stop the first limit that ends a run there
      */
-    record Terminals(double volts, double amps, Optional<Breach> stop) {}
+    record Terminals(double volts, double amps, Supply.Flow flow, Optional<Breach> stop) {}
 
     /** The chain at one demand. */
-    record Circuit(String source, Store store, Demand demand, Node next) {
+    record Circuit(Rung root, Supply supply, Demand demand, Node next) {
 
         Terminals terminals(double level) {
+            return terminals(supply.levels(level));
+        }
+
+        /** Takes joined sources out of the levels when they end by themselves. */
+        Terminals terminals(double[] levels) {
             StopWatcher watcher = new StopWatcher();
-            double volts = solve(level, watcher);
-            return new Terminals(volts, volts == 0 ? 0 : watcher.amps, watcher.stop);
+            Supply.Flow flow = solve(levels, watcher);
+            return new Terminals(flow.volts(), Arrays.stream(flow.amps()).sum(), flow, watcher.stop);
         }
 
-        OperatingPoint solve(double level) {
+        OperatingPoint solve(double[] levels) {
             OperatingPoint.Collector collector = new OperatingPoint.Collector();
-            double volts = solve(level, collector);
-            return volts == 0
-                    ? collector.done(level, demand, Double.NaN, Double.NaN)
-                    : collector.done(level, demand, volts, Node.amps(next, volts));
+            double mean = Arrays.stream(levels)
+                    .filter(l -> !Supply.isOut(l))
+                    .average()
+                    .orElse(0);
+            Supply.Flow flow = solve(levels, collector);
+            return flow.collapsed()
+                    ? collector.done(mean, demand, Double.NaN, Double.NaN)
+                    : collector.done(
+                            mean,
+                            demand,
+                            flow.volts(),
+                            Arrays.stream(flow.amps()).sum());
         }
 
-        /** Volts at the terminals, 0 on a collapse; the observer hears the rest. */
-        private double solve(double level, Node.Observer observer) {
-            double open = store.openVolts(level);
-            Draw draw = new Draw();
-            double volts = new Node.Series(List.of(), 0, store.ohms(level), next).voltsBehind(open, draw);
-            if (draw.collapsed) {
-                observer.breach(Breach.Kind.COLLAPSE, source, 0, open);
-                return 0;
+        private Supply.Flow solve(double[] levels, Node.Observer observer) {
+            Supply.Flow flow = supply.solve(levels, next);
+            if (flow.collapsed()) {
+                double open = supply.branches().getFirst().store().openVolts(Supply.left(levels[0]));
+                observer.breach(Breach.Kind.COLLAPSE, root.id(), 0, open);
+                return flow;
             }
-            double amps = Node.amps(next, volts);
-            observer.rung(source, open, volts, amps, amps, (open - volts) * amps);
-            store.check(source, level, volts, amps, observer);
-            next.readOff(volts, observer);
-            return volts;
+            supply.readOff(levels, flow, observer);
+            if (!root.joined().isEmpty()) {
+                double amps = Arrays.stream(flow.amps()).sum();
+                observer.rung(root.id(), flow.volts(), flow.volts(), amps, amps, 0);
+            }
+            next.readOff(flow.volts(), observer);
+            return flow;
         }
     }
 
     /** Remembers only the first limit that ends a run. */
     private static final class StopWatcher implements Node.Observer {
         private Optional<Breach> stop = Optional.empty();
-        private double amps = Double.NaN;
 
-        /** The source reports first; nothing else is kept. */
         @Override
-        public void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {
-            if (Double.isNaN(amps)) {
-                amps = ampsIn;
-            }
-        }
+        public void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
 
         @Override
         public void breach(Breach.Kind kind, String id, double value, double limit) {
@@ -134,21 +190,35 @@ public final class Network {
     private record Modeller(Build build, Reading reading) {
 
         Optional<Store> store(Part part) {
-            Optional<Store> pack = part.facet(Facet.Cells.class)
-                    .map(c -> new Store.Pack(
-                            c,
-                            read(part, "cell resistance", c.cellOhms()),
-                            read(part, "pack resistance", c.packOhms()),
-                            read(part, "cell capacity", c.capacityAh())
-                                    * read(part, "state of health", c.health())
-                                    * CellCurve.capacityFactor(
-                                            build.brief().surroundings().packC()),
-                            build.brief().surroundings().packC()));
-            return pack.or(() -> part.facet(Facet.PowerBank.class)
+            Optional<Store> pack = part.facet(Facet.Cells.class).map(c -> pack(part, c));
+            Optional<Store> bank = part.facet(Facet.PowerBank.class)
                     .map(b -> new Store.Bank(
                             b,
                             read(part, "rated energy", b.ratedWh()) * read(part, "efficiency", b.efficiency()),
-                            read(part, "output resistance", b.outOhms()))));
+                            read(part, "output resistance", b.outOhms())));
+            Optional<Store> mains = part.facet(Facet.Adapter.class)
+                    .map(a -> new Store.Mains(a, read(part, "output resistance", a.outOhms())));
+            return pack.or(() -> bank).or(() -> mains);
+        }
+
+        private Store pack(Part part, Facet.Cells c) {
+            double celsius = build.brief().surroundings().packC();
+            return new Store.Pack(
+                    c,
+                    read(part, "cell resistance", c.cellOhms()),
+                    read(part, "pack resistance", c.packOhms()),
+                    read(part, "cell capacity", c.capacityAh())
+                            * read(part, "health", c.health())
+                            * CellCurve.capacityFactor(celsius),
+                    celsius);
+        }
+
+        /** What stands between a joined source and the rail. */
+        List<Node.Resistor> row(Rung source) {
+            return source.row().stream()
+                    .skip(1)
+                    .flatMap(r -> resistor(r).stream())
+                    .toList();
         }
 
         Node feeds(Rung rung, Demand demand) {
@@ -166,38 +236,18 @@ public final class Network {
                     build.part(of.part())
                             .map(part -> ofPart(rung, part, demand))
                             .orElseGet(Node.Open::new);
-                case Rung.Wire wire ->
-                    resistor(
-                            rung,
-                            demand,
-                            0,
-                            Copper.loopOhms(wire.awg(), wire.lengthMm(), WIRE_CELSIUS),
-                            Copper.closedCaseAmps(wire.awg()),
-                            Double.POSITIVE_INFINITY);
-                case Rung.Contact contact ->
-                    resistor(
-                            rung,
-                            demand,
-                            0,
-                            reading.of(contact.kind().words(), "resistance", contact.ohms()),
-                            contact.ratedA(),
-                            contact.kind() == Rung.ContactKind.FUSE || contact.kind() == Rung.ContactKind.PROTECTION
-                                    ? contact.ratedA()
-                                    : Double.POSITIVE_INFINITY);
-                case Rung.Diode diode ->
-                    resistor(
-                            rung,
-                            demand,
-                            reading.of("diode", "knee voltage", diode.kneeV()),
-                            reading.of("diode", "resistance", diode.ohms()),
-                            diode.ratedA(),
-                            Double.POSITIVE_INFINITY);
+                case Rung.Contact c when c.kind().opens() && demand.mode() == Mode.OFF -> new Node.Idle(rung.id());
+                case Rung.Charging c -> charging(rung, c);
+                case Rung.Capacitor c -> new Node.Idle(rung.id());
+                case Rung.Join j -> new Node.Open();
+                case Rung.Wire w -> row(rung, demand);
+                case Rung.Contact c -> row(rung, demand);
+                case Rung.Diode d -> row(rung, demand);
             };
         }
 
-        private Node resistor(Rung rung, Demand demand, double kneeV, double ohms, double ratedA, double tripA) {
-            Node.Resistor first = new Node.Resistor(rung.id(), kneeV, ohms, ratedA, tripA);
-            List<Node.Resistor> row = new ArrayList<>(List.of(first));
+        private Node row(Rung rung, Demand demand) {
+            List<Node.Resistor> row = new ArrayList<>(resistor(rung).stream().toList());
             Node next = feeds(rung, demand);
             if (next instanceof Node.Series series) {
                 row.addAll(series.row());
@@ -206,7 +256,49 @@ public final class Network {
             return Node.Series.of(List.copyOf(row), next);
         }
 
+        /** What a rung costs the current that passes through it; nothing for rungs that are more than that. */
+        private Optional<Node.Resistor> resistor(Rung rung) {
+            double never = Double.POSITIVE_INFINITY;
+            return switch (rung.stage()) {
+                case Rung.Wire w ->
+                    Optional.of(new Node.Resistor(
+                            rung.id(),
+                            0,
+                            Copper.loopOhms(w.awg(), w.lengthMm(), WIRE_CELSIUS),
+                            Copper.closedCaseAmps(w.awg()),
+                            never,
+                            false));
+                case Rung.Contact c ->
+                    Optional.of(new Node.Resistor(
+                            rung.id(),
+                            0,
+                            reading.of(c.kind().words(), "resistance", c.ohms()),
+                            c.ratedA(),
+                            c.kind().trips() ? c.ratedA() : never,
+                            false));
+                case Rung.Diode d ->
+                    Optional.of(new Node.Resistor(
+                            rung.id(),
+                            reading.of("diode", "knee voltage", d.kneeV()),
+                            reading.of("diode", "resistance", d.ohms()),
+                            d.ratedA(),
+                            never,
+                            true));
+                case Rung.OfPart of ->
+                    build.part(of.part())
+                            .flatMap(p -> p.facet(Facet.ShowsLevel.class)
+                                    .map(g -> new Node.Resistor(
+                                            rung.id(), 0, read(p, "resistance", g.ohms()), never, never, false)));
+                case Rung.Capacitor c -> Optional.empty();
+                case Rung.Charging c -> Optional.empty();
+                case Rung.Join j -> Optional.empty();
+            };
+        }
+
         private Node ofPart(Rung rung, Part part, Demand demand) {
+            if (part.facet(Facet.ShowsLevel.class).isPresent()) {
+                return row(rung, demand);
+            }
             Optional<Node> converter = part.facet(Facet.Converts.class).map(c -> converter(rung, part, c, demand));
             return converter
                     .or(() -> part.facet(Facet.DrawsPower.class).map(d -> load(rung, part, d, demand)))
@@ -214,6 +306,11 @@ public final class Network {
         }
 
         private Node converter(Rung rung, Part part, Facet.Converts c, Demand demand) {
+            Optional<Facet.SwitchesOff> off = part.facet(Facet.SwitchesOff.class);
+            if (demand.mode() == Mode.OFF && off.isPresent()) {
+                double watts = read(part, "leakage when off", off.get().offW());
+                return new Node.Load(rung.id(), LoadKind.POWER, c.lowV(), c.outV(), c.highV(), watts, false);
+            }
             Node next = feeds(rung, demand);
             return new Node.Converter(
                     rung.id(),
@@ -231,14 +328,57 @@ public final class Network {
         }
 
         private Node load(Rung rung, Part part, Facet.DrawsPower draws, Demand demand) {
-            Mode mode = demand.mode();
-            double watts = read(part, mode.words() + " power", draws.watts(mode));
+            double watts = watts(part, draws, demand);
             if (demand.brightness() > 0) {
                 watts += demand.brightness() * read(part, "backlight power", draws.backlightW());
             }
+            Optional<Facet.Refreshes> refreshes = part.facet(Facet.Refreshes.class);
+            if (demand.refreshesPerMinute() > 0 && refreshes.isPresent()) {
+                double perMinute =
+                        Math.min(demand.refreshesPerMinute(), refreshes.get().mostPerMinute());
+                watts += perMinute
+                        / 60
+                        * read(part, "energy a refresh", refreshes.get().joules());
+            }
             Node load = new Node.Load(
-                    rung.id(), draws.kind(), draws.lowV(), draws.nominalV(), draws.highV(), watts, mode != Mode.OFF);
+                    rung.id(),
+                    draws.kind(),
+                    draws.lowV(),
+                    draws.nominalV(),
+                    draws.highV(),
+                    watts,
+                    demand.mode() != Mode.OFF);
             return rung.feeds().isEmpty() ? load : Node.Fork.of(List.of(load, feeds(rung, demand)));
+        }
+
+        /** A board that runs a known program draws what was read for it, or as much of the way to busy as it is loaded. */
+        private double watts(Part part, Facet.DrawsPower draws, Demand demand) {
+            Mode mode = demand.mode();
+            boolean runs = part.family().computes() && (mode == Mode.IDLE || mode == Mode.BUSY);
+            Optional<UseProfile.Program> program = demand.program().filter(p -> runs);
+            if (program.isEmpty()) {
+                return read(part, mode.words() + " power", draws.watts(mode));
+            }
+            Optional<Figure> known = program.get().watts();
+            if (known.isPresent()) {
+                return reading.of(program.get().name(), "board power", known.get());
+            }
+            double idle = read(part, "idle power", draws.idleW());
+            return idle + program.get().effort() * (read(part, "busy power", draws.busyW()) - idle);
+        }
+
+        /** A charger at its full current, with the pack about to be full: the most it asks of its supply. */
+        private Node charging(Rung rung, Rung.Charging charging) {
+            return Charge.input(build, charging, reading)
+                    .map(in -> (Node) new Node.Load(
+                            rung.id(),
+                            in.linear() ? LoadKind.CURRENT : LoadKind.POWER,
+                            in.lowV(),
+                            in.nominalV(),
+                            in.highV(),
+                            in.watts(),
+                            true))
+                    .orElseGet(() -> new Node.Idle(rung.id()));
         }
 
         private double read(Part part, String what, Figure figure) {

@@ -80,8 +80,46 @@ sealed interface Node {
         }
     }
 
-    /** One rung that only loses voltage. */
-    record Resistor(String rung, double kneeV, double ohms, double ratedA, double tripA) {}
+    /** A rung on a rail that takes nothing: a capacitor, a socket nothing is plugged into. */
+    record Idle(String rung) implements Node {
+        @Override
+        public void draw(double volts, Draw out) {}
+
+        @Override
+        public void readOff(double volts, Observer observer) {
+            observer.rung(rung, volts, volts, 0, 0, 0);
+        }
+    }
+
+    /** What is left to feed when a source in its current limit already gives some. */
+    record Relieved(Node next, double amps) implements Node {
+        @Override
+        public void draw(double volts, Draw out) {
+            next.draw(volts, out);
+            out.add(-amps, 0);
+        }
+
+        @Override
+        public void readOff(double volts, Observer observer) {
+            next.readOff(volts, observer);
+        }
+    }
+
+    /** One rung that only loses voltage; a diode lets current through one way. */
+    record Resistor(String rung, double kneeV, double ohms, double ratedA, double tripA, boolean blocks) {
+
+        /** Reports it; returns the voltage behind it. */
+        double readOff(double volts, double amps, Observer observer) {
+            double after = volts - (amps > 0 ? kneeV : 0) - ohms * amps;
+            observer.rung(rung, volts, after, amps, amps, (volts - after) * amps);
+            if (amps > tripA) {
+                observer.breach(Breach.Kind.OVER_CURRENT, rung, amps, tripA);
+            } else if (amps > ratedA) {
+                observer.breach(Breach.Kind.OVER_RATING, rung, amps, ratedA);
+            }
+            return after;
+        }
+    }
 
     /** Rungs in a row that only lose voltage, then what they feed. */
     record Series(List<Resistor> row, double kneeV, double ohms, Node next) implements Node {
@@ -96,7 +134,7 @@ sealed interface Node {
 
         @Override
         public void draw(double volts, Draw out) {
-            double behind = voltsBehind(volts, out);
+            double behind = behind(volts - kneeV, ohms, next, out);
             if (out.collapsed) {
                 return;
             }
@@ -106,12 +144,11 @@ sealed interface Node {
         }
 
         /**
-         * The highest voltage u with u + R·I(u) = V − knee. I(u) is convex and does not rise faster than a resistor's, so
+         * The highest voltage u with u + R·I(u) = V, the voltage before the resistance. I(u) is convex and does not rise faster than a resistor's, so
          * Newton's method from above falls monotonically onto the highest root, and where there is none its slope
          * turns over: a collapse is found, not guessed from a lack of convergence.
          */
-        double voltsBehind(double volts, Draw out) {
-            double top = volts - kneeV;
+        static double behind(double top, double ohms, Node next, Draw out) {
             double u = top;
             Draw scratch = new Draw();
             for (int i = 0; i < 60; i++) {
@@ -139,18 +176,11 @@ sealed interface Node {
 
         @Override
         public void readOff(double volts, Observer observer) {
-            double behind = voltsBehind(volts, new Draw());
+            double behind = behind(volts - kneeV, ohms, next, new Draw());
             double amps = amps(next, behind);
             double at = volts;
             for (Resistor r : row) {
-                double after = at - (amps > 0 ? r.kneeV : 0) - r.ohms * amps;
-                observer.rung(r.rung, at, after, amps, amps, (at - after) * amps);
-                if (amps > r.tripA) {
-                    observer.breach(Breach.Kind.OVER_CURRENT, r.rung, amps, r.tripA);
-                } else if (amps > r.ratedA) {
-                    observer.breach(Breach.Kind.OVER_RATING, r.rung, amps, r.ratedA);
-                }
-                at = after;
+                at = r.readOff(at, amps, observer);
             }
             next.readOff(behind, observer);
         }

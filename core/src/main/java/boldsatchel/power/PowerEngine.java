@@ -24,6 +24,10 @@ import java.util.stream.Collectors;
  */
 public final class PowerEngine {
 
+    private static final int COARSE = Discharge.COARSE;
+    /** Where "nearly empty" is shown. */
+    private static final double NEARLY_EMPTY = 0.05;
+
     private PowerEngine() {}
 
     /** Evaluates every chain of a build. */
@@ -43,7 +47,7 @@ public final class PowerEngine {
                 .mapToDouble(Map.Entry::getValue)
                 .sum();
         heat.keySet().removeIf(id -> build.part(id).isEmpty());
-        return new PowerResult(chains, unfed(build), spread, heat, wires);
+        return new PowerResult(chains, unfed(build), spread, Charge.all(build), heat, wires);
     }
 
     /** Run time of the brief's profile on the coarse table: for the many evaluations behind a range. */
@@ -54,7 +58,7 @@ public final class PowerEngine {
             if (network.isPresent()) {
                 least = Math.min(
                         least,
-                        Discharge.run(network.get(), build.brief().profile(), Discharge.COARSE)
+                        Discharge.run(network.get(), build.brief().profile(), COARSE, Optional.empty())
                                 .hours());
             }
         }
@@ -66,24 +70,77 @@ public final class PowerEngine {
         List<OperatingPoint> points = profile.steps().stream()
                 .map(step -> network.solve(0.5, Demand.of(step)))
                 .toList();
-        Demand hardest = profile.steps().stream()
-                .max(Comparator.comparing(UseProfile.Step::mode).thenComparingDouble(UseProfile.Step::brightness))
-                .map(Demand::of)
-                .orElse(Demand.of(Mode.BUSY));
-        Map<String, Double> others = new LinkedHashMap<>();
-        build.brief().profiles().stream()
-                .skip(1)
-                .forEach(p -> others.put(p.name(), Discharge.run(network, p).hours()));
+        Demand hardest = hardest(profile);
+        Map<String, PowerResult.Profiled> others = new LinkedHashMap<>();
+        build.brief().profiles().stream().skip(1).forEach(p -> {
+            Discharge run = Discharge.run(network, p);
+            others.put(p.name(), new PowerResult.Profiled(run.hours(), run.end()));
+        });
         return new PowerResult.ChainResult(
-                network.sourceRung(),
+                network.root(),
                 points,
                 network.solve(1, hardest),
-                network.solve(0.05, hardest),
+                network.solve(0.5, hardest),
+                network.solve(NEARLY_EMPTY, hardest),
                 network.solve(1, Demand.of(Mode.START)),
                 network.solve(1, Demand.of(Mode.SLEEP)),
                 Discharge.run(network, profile),
                 others,
-                startsDownTo(network));
+                startsDownTo(network),
+                offDays(build, network),
+                withoutOne(build, network));
+    }
+
+    /** What a profile's hardest step asks for. */
+    public static Demand hardest(UseProfile profile) {
+        return profile.steps().stream()
+                .max(Comparator.comparing(UseProfile.Step::mode).thenComparingDouble(UseProfile.Step::brightness))
+                .map(Demand::of)
+                .orElse(Demand.of(Mode.BUSY));
+    }
+
+    /** Days on the shelf: what is drawn when off, what charger boards take back, and what the cells lose by themselves. */
+    static double offDays(Build build, Network network) {
+        Network.Circuit off = network.at(Demand.of(Mode.OFF));
+        Network.Terminals at = off.terminals(0.5);
+        double perHour = 0;
+        List<Supply.Branch> branches = network.supply().branches();
+        for (int k = 0; k < branches.size(); k++) {
+            Supply.Branch branch = branches.get(k);
+            double amps = at.flow().collapsed() ? 0 : Math.max(0, at.flow().amps()[k]);
+            amps += build.rung(branch.source())
+                    .flatMap(Rung::part)
+                    .map(id -> backA(build, id))
+                    .orElse(0.0);
+            double volts = Math.max(at.volts(), 1e-3);
+            double drained = amps == 0 ? 0 : 1 / branch.store().hoursAt(volts, amps);
+            perHour = Math.max(perHour, drained + 1 / branch.store().selfHours());
+        }
+        return 1 / perHour / 24;
+    }
+
+    private static double backA(Build build, String store) {
+        return build.rungs()
+                .flatMap(r -> r.stage() instanceof Rung.Charging c && c.store().equals(store)
+                        ? c.charger().stream()
+                        : java.util.stream.Stream.empty())
+                .flatMap(id -> build.part(id).stream())
+                .flatMap(p -> p.facet(Facet.Charges.class).stream())
+                .mapToDouble(c -> c.backA().value())
+                .sum();
+    }
+
+    private static Optional<Double> withoutOne(Build build, Network network) {
+        if (!network.supply().isJoined()) {
+            return Optional.empty();
+        }
+        Rung root = build.rung(network.root()).orElseThrow();
+        return root.sources().stream()
+                .filter(r -> build.partOf(r).filter(Part::isSource).isPresent())
+                .flatMap(r -> Network.without(build, root, r, Reading.NOMINAL).stream())
+                .map(n -> Discharge.run(n, build.brief().profile(), COARSE, Optional.empty())
+                        .hours())
+                .min(Comparator.naturalOrder());
     }
 
     /** Scans down from full for the last state of charge at which the start-up peak is met, then halves. */

@@ -11,11 +11,17 @@ import java.util.Optional;
  * @param chains one result a chain
  * @param unfed ids of parts that draw power and hang on no chain
  * @param hours run time of the brief's profile: the shortest of the chains; zero without any
+ * @param charges one result a charger and store
  * @param heatByPart mean heat of each part over the profile, W
  * @param wireHeatW mean heat of wires, contacts and diodes, W
  */
 public record PowerResult(
-        List<ChainResult> chains, List<String> unfed, Spread hours, Map<String, Double> heatByPart, double wireHeatW) {
+        List<ChainResult> chains,
+        List<String> unfed,
+        Spread hours,
+        List<Charge.Result> charges,
+        Map<String, Double> heatByPart,
+        double wireHeatW) {
 
     /**
      * One chain.
@@ -23,23 +29,29 @@ public record PowerResult(
      * @param source id of its first rung
      * @param points operating point of each demand of the brief's profile, half full
      * @param full working, at full charge
+     * @param half working, half full
      * @param low working, nearly empty: at a twentieth
      * @param starting starting up at full charge
      * @param noLoad asleep at full charge
      * @param run of the brief's profile
-     * @param otherRuns hours of the brief's other profiles, by name
+     * @param otherRuns the brief's other profiles, by name
+     * @param offDays days until flat, switched off on the shelf; infinite for mains
+     * @param withoutOne of several joined sources: hours when the one that is missed most has failed
      * @param startsDownTo least state of charge it starts from; nothing when it does not start at all
      */
     public record ChainResult(
             String source,
             List<OperatingPoint> points,
             OperatingPoint full,
+            OperatingPoint half,
             OperatingPoint low,
             OperatingPoint starting,
             OperatingPoint noLoad,
             Discharge run,
-            Map<String, Double> otherRuns,
-            Optional<Double> startsDownTo) {
+            Map<String, Profiled> otherRuns,
+            Optional<Double> startsDownTo,
+            double offDays,
+            Optional<Double> withoutOne) {
 
         /** The point with the most power among the profile's. */
         public OperatingPoint busiest() {
@@ -48,6 +60,14 @@ public record PowerResult(
                     .orElseThrow();
         }
     }
+
+    /**
+     * How a profile that is not judged ends.
+     *
+     * @param hours until the end
+     * @param end what ends it
+     */
+    public record Profiled(double hours, Breach end) {}
 
     /** The chain that ends first. */
     public Optional<ChainResult> shortest() {

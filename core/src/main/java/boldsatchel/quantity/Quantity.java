@@ -24,6 +24,10 @@ public enum Quantity {
     CURRENT("A", "2.4 A", unit("A", 1), unit("mA", 1e-3), unit("µA", 1e-6), unit("uA", 1e-6)),
     /** Stored in Wh. */
     ENERGY("Wh", "9.6 Wh", unit("Wh", 1), unit("mWh", 1e-3), unit("kWh", 1e3), unit("kJ", 1 / 3.6)),
+    /** Stored in J: a pulse of energy. */
+    PULSE("J", "1.3 J", unit("J", 1), unit("mJ", 1e-3), unit("Ws", 1)),
+    /** Stored in F. */
+    CAPACITANCE("F", "1.5 F", unit("F", 1), unit("mF", 1e-3), unit("µF", 1e-6), unit("uF", 1e-6)),
     /** Stored in Ah. */
     CHARGE("Ah", "2600 mAh", unit("Ah", 1), unit("mAh", 1e-3)),
     /** Stored in Ω. */

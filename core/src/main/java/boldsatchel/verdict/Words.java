@@ -2,14 +2,13 @@ package boldsatchel.verdict;
 
 import boldsatchel.build.Build;
 import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
 import boldsatchel.build.Shell;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** Names and numbers as the judges' sentences need them. */
 final class Words {
@@ -21,22 +20,13 @@ final class Words {
         return build.part(id)
                 .map(Part::name)
                 .or(() -> build.shell(id).map(Shell::name))
-                .or(() -> rung(build, id))
+                .or(() -> build.rung(id).map(r -> r.name(build)))
                 .orElse(id);
     }
 
-    private static Optional<String> rung(Build build, String id) {
-        return build.rungs().filter(r -> r.id().equals(id)).findFirst().map(r -> rung(build, r));
-    }
-
-    /** What a rung is called. */
-    static String rung(Build build, Rung rung) {
-        return switch (rung.stage()) {
-            case Rung.OfPart of -> build.part(of.part()).map(Part::name).orElse(of.part());
-            case Rung.Wire wire -> "wire AWG " + wire.awg() + ", " + Units.format(wire.lengthMm()) + " mm";
-            case Rung.Contact contact -> contact.kind().words() + ", " + Units.format(contact.ratedA()) + " A";
-            case Rung.Diode diode -> "diode, " + Units.format(diode.ratedA()) + " A";
-        };
+    /** A share of one in per cent. */
+    static String percent(double share) {
+        return String.valueOf(Math.round(share * 100));
     }
 
     static String n(double value) {
@@ -63,7 +53,25 @@ final class Words {
                 String message,
                 Map<String, Double> numbers,
                 String... remedies) {
-            findings.add(new Finding(code, severity, subjects, message, numbers, List.of(remedies)));
+            add(
+                    code,
+                    severity,
+                    subjects,
+                    message,
+                    numbers,
+                    List.of(),
+                    Arrays.stream(remedies).map(Remedy::advice).toList());
+        }
+
+        void add(
+                String code,
+                Severity severity,
+                List<String> subjects,
+                String message,
+                Map<String, Double> numbers,
+                List<Working.Step> working,
+                List<Remedy> remedies) {
+            findings.add(new Finding(code, severity, subjects, message, numbers, working, remedies));
         }
 
         List<Finding> findings() {

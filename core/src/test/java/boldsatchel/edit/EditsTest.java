@@ -90,22 +90,6 @@ public class EditsTest {
     }
 
     @Test
-    public void rungsAreHungChangedAndTakenOut() {
-        Build hung = after(Edits.hang("a fuse", "wire", new Rung.Contact(Rung.ContactKind.FUSE, exact(0.01), 5)));
-        assertThat(hung.rungs().map(Rung::id)).containsExactly("r-a", "wire", "r-b", "fuse");
-        Build thicker = after(Edits.changeRung("gauge", "wire", new Rung.Wire(18, 100)));
-        assertThat(thicker.rungs()
-                        .filter(r -> r.id().equals("wire"))
-                        .findFirst()
-                        .orElseThrow()
-                        .stage())
-                .isEqualTo(new Rung.Wire(18, 100));
-        Build out = after(Edits.removeRung("wire", "wire"));
-        assertThat(out.chain().getFirst().feeds().getFirst().id()).isEqualTo("r-b");
-        assertThat(after(Edits.startChain(b)).chain()).hasSize(2);
-    }
-
-    @Test
     public void anotherCaseKeepsPartsInShellsOfTheSameId() {
         Library.Case slab = new Library.Case(
                 "Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());

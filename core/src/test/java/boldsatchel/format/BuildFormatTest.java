@@ -198,28 +198,4 @@ public class BuildFormatTest {
         assertThat(library.search("no such thing")).isEmpty();
         assertThat(Library.demo("nothing")).isEmpty();
     }
-
-    @Test
-    public void theReportIsOneObjectWithEveryVerdict() {
-        String json =
-                Report.json(Evaluator.evaluate(Library.demo("harbour-watch").orElseThrow()));
-        var root = BuildMapper.MAPPER.readTree(json);
-        assertThat(root.path("build").asString()).isEqualTo("Harbour watch deck");
-        assertThat(root.path("verdicts").valueStream().map(v -> v.path("id").asString()))
-                .containsExactly("packs", "lasts", "keeps-cool", "carries", "stands", "costs");
-        root.path("verdicts").forEach(v -> {
-            assertThat(v.path("state").asString()).isIn("fine", "watch", "stop");
-            assertThat(v.has("value") && v.has("unit") && v.has("limit") && v.has("low") && v.has("high"))
-                    .isTrue();
-        });
-        assertThat(root.path("findings").get(0).path("code").asString()).isEqualTo("fit.lid-clash");
-        assertThat(root.path("findings").get(0).path("numbers").path("depthMm").asDouble())
-                .isEqualTo(3);
-    }
-
-    @Test
-    public void whatCannotBeJudgedYetIsNull() {
-        var root = BuildMapper.MAPPER.readTree(Report.json(Evaluator.evaluate(Build.empty("x"))));
-        assertThat(root.path("verdicts").get(0).path("value").isNull()).isTrue();
-    }
 }

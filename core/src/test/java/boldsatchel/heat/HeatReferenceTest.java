@@ -36,7 +36,7 @@ public class HeatReferenceTest {
                         shell, List.of(parts), java.util.Collections.nCopies(parts.length, new Vec(20, 20, 10)))
                 .withBrief(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
         // All heat goes straight into the air, as wire heat does.
-        PowerResult power = new PowerResult(List.of(), List.of(), Spread.exact(0), Map.of(), watts);
+        PowerResult power = new PowerResult(List.of(), List.of(), Spread.exact(0), List.of(), Map.of(), watts);
         return HeatEngine.evaluate(build, FitEngine.evaluate(build), power);
     }
 

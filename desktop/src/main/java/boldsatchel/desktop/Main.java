@@ -6,7 +6,7 @@ import boldsatchel.desktop.document.AppFolders;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
-import boldsatchel.format.Report;
+import boldsatchel.report.Report;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;

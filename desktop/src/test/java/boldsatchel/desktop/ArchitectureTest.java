@@ -27,7 +27,9 @@ public class ArchitectureTest {
         "boldsatchel.edit..",
         "boldsatchel.drawing..",
         "boldsatchel.format..",
-        "boldsatchel.shelf.."
+        "boldsatchel.shelf..",
+        "boldsatchel.plan..",
+        "boldsatchel.report.."
     };
 
     private final JavaClasses classes = new ClassFileImporter()

@@ -389,7 +389,7 @@ public final class BriefStage implements WorkStage {
                 .power()
                 .shortest()
                 .flatMap(c -> Optional.ofNullable(c.otherRuns().get(profile.name())))
-                .map(h -> "lasts " + Verdict.Kind.LASTS.format(h))
+                .map(r -> "lasts " + Verdict.Kind.LASTS.format(r.hours()))
                 .orElse("");
     }
 
@@ -399,37 +399,23 @@ public final class BriefStage implements WorkStage {
         name.setPrefColumnCount(10);
         name.focusedProperty().addListener((o, was, is) -> {
             if (!is && !name.getText().equals(step.name())) {
-                changeProfile(
-                        index,
-                        with(
-                                profile,
-                                k,
-                                new UseProfile.Step(name.getText(), step.mode(), step.minutes(), step.brightness())));
+                changeProfile(index, profile.with(k, step.named(name.getText())));
             }
         });
         Mode[] modes = {Mode.OFF, Mode.SLEEP, Mode.IDLE, Mode.BUSY};
         ComboBox<Mode> mode = Ui.choice("mode-" + index + "-" + k, modes, step.mode(), Mode::words);
         mode.setMinWidth(86);
-        mode.setOnAction(e -> changeProfile(
-                index,
-                with(
-                        profile,
-                        k,
-                        new UseProfile.Step(step.name(), mode.getValue(), step.minutes(), step.brightness()))));
+        mode.setOnAction(e -> changeProfile(index, profile.with(k, step.in(mode.getValue()))));
         UnitField minutes = UnitField.required(
                         "minutes-" + index + "-" + k,
                         Quantity.MINUTES,
-                        v -> changeProfile(
-                                index,
-                                with(profile, k, new UseProfile.Step(step.name(), step.mode(), v, step.brightness()))))
+                        v -> changeProfile(index, profile.with(k, step.lasting(v))))
                 .wide(6);
         minutes.show(step.minutes());
         UnitField brightness = UnitField.required(
                         "brightness-" + index + "-" + k,
                         Quantity.SHARE,
-                        v -> changeProfile(
-                                index,
-                                with(profile, k, new UseProfile.Step(step.name(), step.mode(), step.minutes(), v))))
+                        v -> changeProfile(index, profile.with(k, step.at(v))))
                 .wide(5);
         brightness.show(step.brightness());
         int row = grid.getRowCount();

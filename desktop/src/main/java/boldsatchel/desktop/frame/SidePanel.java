@@ -124,7 +124,7 @@ final class SidePanel extends BorderPane {
                 Ui.label(f.code(), "finding-code"));
         head.setAlignment(Pos.CENTER_LEFT);
         VBox box = new VBox(3, head, Ui.words(f.message(), "finding-message"));
-        f.remedies().forEach(r -> box.getChildren().add(Ui.words("→ " + r, "finding-remedy")));
+        f.remedies().forEach(r -> box.getChildren().add(Ui.words("→ " + r.words(), "finding-remedy")));
         box.getStyleClass().add("finding");
         f.subjects().stream()
                 .filter(s -> desk.session().build().part(s).isPresent()

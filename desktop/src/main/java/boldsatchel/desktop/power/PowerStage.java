@@ -10,7 +10,7 @@ import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.frame.WorkStage;
 import boldsatchel.drawing.PowerDrawings;
-import boldsatchel.edit.Edits;
+import boldsatchel.edit.ChainEdits;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
@@ -196,14 +196,23 @@ public final class PowerStage implements WorkStage {
         build.parts().stream()
                 .filter(Part::isSource)
                 .filter(p -> build.rungs().noneMatch(x -> x.part().equals(Optional.of(p.id()))))
-                .forEach(p ->
-                        add("start a chain at " + p.name(), () -> desk.session().does(Edits.startChain(p))));
+                .forEach(p -> add(
+                        "start a chain at " + p.name(),
+                        () -> desk.session()
+                                .does(ChainEdits.start(desk.session().build(), ChainEdits.Piece.of(p))
+                                        .allowed()
+                                        .orElseThrow())));
         hang.setText(rung.isPresent() ? "Hang below" : "Add to the chain");
         hang.setDisable(hang.getItems().isEmpty());
     }
 
     private void item(String words, String name, Rung behind, Rung.Stage stage) {
-        add(words, () -> desk.session().does(Edits.hang(name, behind.id(), stage)));
+        add(
+                words,
+                () -> desk.session()
+                        .does(ChainEdits.hang(desk.session().build(), behind.id(), ChainEdits.Piece.of(name, stage))
+                                .allowed()
+                                .orElseThrow()));
     }
 
     private void add(String words, Runnable action) {
@@ -254,7 +263,7 @@ public final class PowerStage implements WorkStage {
         String id = selectedRung(build);
         build.rungs().filter(r -> r.id().equals(id)).findFirst().ifPresent(r -> {
             desk.session().selection().set("");
-            desk.session().does(Edits.removeRung("a rung of the chain", r.id()));
+            desk.session().does(ChainEdits.remove(build, r.id()).allowed().orElseThrow());
         });
     }
 

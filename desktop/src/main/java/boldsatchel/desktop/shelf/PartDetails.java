@@ -260,6 +260,102 @@ public final class PartDetails extends VBox {
                                         + Units.format(p.picture().dx()) + " × "
                                         + Units.format(p.picture().dy()) + " mm.",
                                 "soft"));
+            case Facet.Manages m ->
+                getChildren()
+                        .add(Ui.words(
+                                (m.balances() ? "Balances its cells" : "Does not balance its cells")
+                                        + (m.reports() ? ", tells the computer its level" : ", tells nobody its level")
+                                        + ", takes at most "
+                                        + Units.format(Quantity.CURRENT, m.maxChargeA()) + " of charge.",
+                                "soft"));
+            case Facet.Offers o -> {
+                GridPane form = section("Can be asked for");
+                ComboBox<Facet.Offer> asked = Ui.choice(
+                        "asked",
+                        o.offers().toArray(Facet.Offer[]::new),
+                        part.offer().orElse(o.offers().getFirst()),
+                        x -> Units.format(x.volts(), 1, "V") + ", " + Units.format(x.amps(), 2, "A"));
+                asked.setOnAction(
+                        e -> desk.session().does(Edits.changePart("voltage asked", part.asked(asked.getValue()))));
+                Ui.row(form, "voltage", asked);
+            }
+            case Facet.Adapter a ->
+                getChildren()
+                        .add(Ui.words(
+                                "Mains adapter, " + Units.format(Quantity.VOLTAGE, a.outV()) + ", "
+                                        + Units.format(Quantity.CURRENT, a.outA())
+                                        + ". Only ready-made certified adapters; anything else on the mains is a licensed"
+                                        + " electrician's work.",
+                                "soft"));
+            case Facet.Recharges r -> {
+                GridPane form = section("Its own charger");
+                figure(
+                        form,
+                        "charge power",
+                        Quantity.POWER,
+                        r.watts(),
+                        f -> part.withFacet(new Facet.Recharges(f, r.efficiency(), r.gapSeconds())));
+                figure(
+                        form,
+                        "output gap when plugged",
+                        Quantity.SHORT_TIME,
+                        r.gapSeconds(),
+                        f -> part.withFacet(new Facet.Recharges(r.watts(), r.efficiency(), f)));
+            }
+            case Facet.Charges c -> {
+                GridPane form = section("Charges " + c.series() + "S "
+                        + c.chemistry().words() + ", " + window(c.lowV(), c.highV()) + " in");
+                figure(
+                        form,
+                        "charge current",
+                        Quantity.CURRENT,
+                        c.amps(),
+                        f -> charges(c, f, c.efficiency(), c.backA()));
+                if (!c.linear()) {
+                    figure(
+                            form,
+                            "charge efficiency",
+                            Quantity.SHARE,
+                            c.efficiency(),
+                            f -> charges(c, c.amps(), f, c.backA()));
+                }
+                figure(
+                        form,
+                        "taken back unplugged",
+                        Quantity.CURRENT,
+                        c.backA(),
+                        f -> charges(c, c.amps(), c.efficiency(), f));
+            }
+            case Facet.ShowsLevel l ->
+                getChildren()
+                        .add(Ui.words(
+                                l.toComputer()
+                                        ? "Tells the computer how full the battery is."
+                                        : "Shows how full the battery is, by the voltmeter table.",
+                                "soft"));
+            case Facet.Refreshes r -> {
+                GridPane form = section("Paper-like panel");
+                figure(
+                        form,
+                        "energy a refresh",
+                        Quantity.PULSE,
+                        r.joules(),
+                        f -> part.withFacet(new Facet.Refreshes(f, r.mostPerMinute())));
+            }
+            case Facet.SwitchesOff o -> {
+                GridPane form = section("Can be switched off");
+                figure(
+                        form,
+                        "leakage when off",
+                        Quantity.POWER,
+                        o.offW(),
+                        f -> part.withFacet(new Facet.SwitchesOff(f)));
+            }
+            case Facet.Holds h ->
+                getChildren()
+                        .add(Ui.words(
+                                "Holds its voltage within ± " + Units.format(Quantity.SHARE, h.tolerance()) + ".",
+                                "soft"));
             case Facet.Radiates r -> getChildren().add(Ui.words("Sends or receives: keep metal away.", "soft"));
         }
     }
@@ -297,6 +393,11 @@ public final class PartDetails extends VBox {
                 c.tripA(),
                 c.ownCutoff(),
                 health));
+    }
+
+    private Part charges(Facet.Charges c, Figure amps, Figure efficiency, Figure back) {
+        return part.withFacet(
+                new Facet.Charges(c.chemistry(), c.series(), amps, efficiency, c.linear(), c.lowV(), c.highV(), back));
     }
 
     private Part converts(Facet.Converts c, Figure quiet, Figure drop, Figure ohms) {

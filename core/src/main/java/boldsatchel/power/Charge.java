@@ -1,0 +1,359 @@
+package boldsatchel.power;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
+import boldsatchel.build.UseProfile;
+import boldsatchel.quantity.Reading;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * Charging: constant current up to the full voltage, then constant voltage until the current has fallen to a twentieth of the capacity
+ * an hour (Linden, Handbook of Batteries, ch. 26). Twice the resistance of a short pulse stands between rest and terminal
+ * voltage, as the slow part of a cell's polarisation has time to build up. Time is ∫ Q·ds / I(s); between two points the
+ * current is taken as a straight line, whose integral is a logarithm, so that the constant-voltage phase of an ideal cell is exact.
+ */
+public final class Charge {
+
+    /** A supply is loaded with no more than this share of its current, so that chargers start together; the rest is a third on top. */
+    public static final double MARGIN = 4.0 / 3;
+
+    private static final int INTERVALS = 60;
+    private static final double SLOW_FACTOR = 2;
+    private static final Facet.Offer NOTHING = new Facet.Offer(0, 0);
+    /** Voltage that power banks are rated at. */
+    private static final double BANK_CELL_V = 3.7;
+
+    private static final double END_PER_HOUR = 1.0 / 20;
+
+    private Charge() {}
+
+    /**
+     * What a charger asks of its supply.
+     *
+     * @param linear whether its input current is its charge current at any voltage
+     * @param lowV least input voltage
+     * @param nominalV voltage the power holds at
+     * @param highV most input voltage
+     * @param watts at the nominal voltage
+     * @param amps charge current; not a number for a store that only tells its power
+     */
+    public record Input(boolean linear, double lowV, double nominalV, double highV, double watts, double amps) {
+        /** Current drawn from a supply of a voltage, A. */
+        public double ampsAt(double volts) {
+            return linear ? watts / nominalV : watts / volts;
+        }
+    }
+
+    /**
+     * How one store is filled from one supply.
+     *
+     * @param rung id of the charging rung
+     * @param store id of the part that is filled
+     * @param supply id of the part it is filled from
+     * @param asked what the charger asks of the supply
+     * @param fits whether the supply's voltage is inside the charger's input range
+     * @param off from empty with the machine off
+     * @param running the same while the brief's profile runs
+     * @param cellsA current into the cells at half charge in the hardest step of the profile; negative when they are drained
+     * @param byOffer hours from empty, machine off, for each voltage the supply can be asked for
+     */
+    public record Result(
+            String rung,
+            String store,
+            String supply,
+            Input asked,
+            boolean fits,
+            Curve off,
+            Curve running,
+            double cellsA,
+            List<OfferHours> byOffer) {}
+
+    /**
+     * @param offer what the supply is asked for
+     * @param hours from empty to full; infinite when it never gets there
+     */
+    public record OfferHours(Facet.Offer offer, double hours) {}
+
+    /**
+     * Filling over time.
+     *
+     * @param hours from empty to full; infinite when it never gets there
+     * @param samples along the way
+     */
+    public record Curve(double hours, List<Discharge.Sample> samples) {
+        /** Copies the list. */
+        public Curve {
+            samples = List.copyOf(samples);
+        }
+
+        /** Level after which the voltage is held and the current falls; 1 when that never happens. */
+        public double turnsAt() {
+            double most =
+                    samples.stream().mapToDouble(Discharge.Sample::amps).max().orElse(0);
+            return samples.stream()
+                    .filter(s -> s.amps() < 0.98 * most)
+                    .mapToDouble(Discharge.Sample::level)
+                    .filter(l -> l > 0.3)
+                    .findFirst()
+                    .orElse(1);
+        }
+    }
+
+    /** What a charging rung asks of its supply; nothing when there is no charger for it. */
+    public static Optional<Input> input(Build build, Rung.Charging charging, Reading reading) {
+        Optional<Part> charger = charging.charger().flatMap(build::part);
+        Optional<Part> store = build.part(charging.store());
+        Optional<Input> by = charger.flatMap(p -> p.facet(Facet.Charges.class).map(c -> {
+            double amps = reading.of(p.name(), "charge current", c.amps());
+            double nominal = (c.lowV() + c.highV()) / 2;
+            double watts = c.linear()
+                    ? amps * nominal
+                    : amps
+                            * c.series()
+                            * c.chemistry().chargeV()
+                            / reading.of(p.name(), "charge efficiency", c.efficiency());
+            return new Input(c.linear(), c.lowV(), nominal, c.highV(), watts, amps);
+        }));
+        return by.or(() -> store.flatMap(p -> p.facet(Facet.Recharges.class)
+                .map(r -> new Input(false, 4.5, 5, 21, reading.of(p.name(), "charge power", r.watts()), Double.NaN))));
+    }
+
+    /** Every charging of a build. */
+    public static List<Result> all(Build build) {
+        List<Result> results = new ArrayList<>();
+        for (Rung root : build.chain()) {
+            List<Rung> chargings = chargings(root);
+            Optional<Part> supply = build.partOf(root);
+            for (Rung rung : chargings) {
+                if (supply.isPresent()
+                        && rung.stage() instanceof Rung.Charging charging
+                        && build.part(charging.store()).isPresent()) {
+                    input(build, charging, Reading.NOMINAL)
+                            .map(in -> new One(build, chargings, rung, charging, in))
+                            .ifPresent(one -> results.add(one.from(supply.get())));
+                }
+            }
+        }
+        return results;
+    }
+
+    /** Charging rungs below a first rung. */
+    public static List<Rung> chargings(Rung root) {
+        return root.walk().filter(r -> r.stage() instanceof Rung.Charging).toList();
+    }
+
+    /**
+     * Filling cells from empty.
+     *
+     * @param pack the cells, with their figures read
+     * @param givenA current the charger can give at a level
+     * @param takenA current that the machine takes of it at a level
+     */
+    static Curve fill(Store.Pack pack, DoubleUnaryOperator givenA, DoubleUnaryOperator takenA) {
+        Facet.Cells cells = pack.cells();
+        double full = cells.series() * cells.chemistry().chargeV();
+        double capacity = pack.hoursAt(full, 1) / CellCurve.chargeAcceptance(cells.chemistry());
+        double end = capacity * END_PER_HOUR;
+        List<Discharge.Sample> samples = new ArrayList<>();
+        double hours = 0;
+        double before = 0;
+        for (int i = 0; i <= INTERVALS; i++) {
+            double level = (double) i / INTERVALS;
+            double ohms = SLOW_FACTOR * pack.ohms(level);
+            double open = pack.openVolts(level);
+            double held = Math.max(0, (full - open) / ohms);
+            double left = givenA.applyAsDouble(level) - takenA.applyAsDouble(level);
+            double amps = Math.min(left, held);
+            if (i > 0) {
+                hours += capacity / INTERVALS / logMean(before, amps);
+            }
+            samples.add(new Discharge.Sample(hours, level, open + ohms * Math.max(0, amps), amps));
+            if (left <= 0) {
+                return new Curve(Double.POSITIVE_INFINITY, samples);
+            }
+            if (held < left && amps <= end) {
+                return new Curve(hours, samples);
+            }
+            before = amps;
+        }
+        return new Curve(hours, samples);
+    }
+
+    /** Mean of a current that changes in a straight line with the charge, as time sees it. */
+    private static double logMean(double a, double b) {
+        return Math.abs(a - b) < 1e-9 * Math.max(a, b) ? a : (a - b) / Math.log(a / b);
+    }
+
+    /** One charging rung on one supply. */
+    private record One(Build build, List<Rung> chargings, Rung rung, Rung.Charging charging, Input in) {
+
+        Result from(Part supply) {
+            Facet.Offer now = supply.offer().orElse(NOTHING);
+            Optional<Network> machine = machine();
+            double busyA = 0;
+            List<UseProfile.Step> steps = build.brief().profile().steps();
+            for (UseProfile.Step step : steps) {
+                busyA = Math.max(busyA, machineA(machine, Demand.of(step), 0.5));
+            }
+            double busy = busyA;
+            double given = given(now, supply, steps.stream().map(Demand::of).toList());
+            return new Result(
+                    rung.id(),
+                    charging.store(),
+                    supply.id(),
+                    in,
+                    fits(now),
+                    curve(now, level -> 0, false, supply),
+                    curve(now, level -> meanMachineA(machine, level), true, supply),
+                    store(charging.store())
+                            .facet(Facet.PowerBank.class)
+                            .map(b -> bankCellsA(b, given, busy))
+                            .orElse(given - busy),
+                    offers(supply).stream()
+                            .map(o -> new OfferHours(
+                                    o, curve(o, level -> 0, false, supply).hours()))
+                            .toList());
+        }
+
+        private List<Facet.Offer> offers(Part supply) {
+            return supply.offers().isEmpty() ? supply.offer().stream().toList() : supply.offers();
+        }
+
+        private boolean fits(Facet.Offer offer) {
+            return offer.volts() >= in.lowV() && offer.volts() <= in.highV();
+        }
+
+        /** The chain the store runs, if it runs one. */
+        private Optional<Rung> root() {
+            return build.chain().stream()
+                    .filter(r -> r.sources().stream()
+                            .anyMatch(s ->
+                                    s.part().filter(charging.store()::equals).isPresent()))
+                    .findFirst();
+        }
+
+        private Optional<Network> machine() {
+            return root().flatMap(r -> Network.plugged(build, r, Reading.NOMINAL));
+        }
+
+        /** What the store itself gives to the running machine with everything plugged in. */
+        private double machineA(Optional<Network> machine, Demand demand, double level) {
+            return machine.map(n -> n.solve(level, demand))
+                    .flatMap(p -> root().flatMap(r -> r.sources().stream()
+                                    .filter(s -> s.part()
+                                            .filter(charging.store()::equals)
+                                            .isPresent())
+                                    .findFirst())
+                            .flatMap(s -> p.rung(s.id())))
+                    .map(OperatingPoint.RungState::ampsOut)
+                    .orElse(0.0);
+        }
+
+        private double meanMachineA(Optional<Network> machine, double level) {
+            UseProfile profile = build.brief().profile();
+            double sum = 0;
+            for (UseProfile.Step step : profile.steps()) {
+                sum += step.minutes() * machineA(machine, Demand.of(step), Math.max(0.02, level));
+            }
+            return sum / profile.minutes();
+        }
+
+        /** What the running machine draws straight from the supply past the store. */
+        private double pastA(Part supply, List<Demand> demands) {
+            double most = 0;
+            for (Rung r : build.chain()) {
+                for (Rung source : r.sources()) {
+                    boolean past = !r.joined().isEmpty()
+                            && source.part().filter(supply.id()::equals).isPresent();
+                    if (past) {
+                        Optional<Network> plugged = Network.plugged(build, r, Reading.NOMINAL);
+                        for (Demand demand : demands) {
+                            most = Math.max(
+                                    most,
+                                    plugged.flatMap(n -> n.solve(0.5, demand).rung(source.id()))
+                                            .map(OperatingPoint.RungState::ampsOut)
+                                            .orElse(0.0));
+                        }
+                    }
+                }
+            }
+            return most;
+        }
+
+        /** Charge current that the supply allows, A; for a store that tells only its power, that power, W. */
+        private double given(Facet.Offer offer, Part supply, List<Demand> running) {
+            if (!fits(offer)) {
+                return 0;
+            }
+            double asked = chargings.stream()
+                    .flatMap(r -> r.stage() instanceof Rung.Charging c
+                            ? input(build, c, Reading.NOMINAL).stream()
+                            : java.util.stream.Stream.empty())
+                    .mapToDouble(i -> i.ampsAt(offer.volts()))
+                    .sum();
+            double left = offer.amps() - pastA(supply, running);
+            double share = Math.clamp(left / asked, 0, 1);
+            return Double.isNaN(in.amps()) ? share * in.watts() : share * in.amps();
+        }
+
+        private Curve curve(Facet.Offer offer, DoubleUnaryOperator taken, boolean running, Part supply) {
+            List<Demand> demands = running
+                    ? build.brief().profile().steps().stream().map(Demand::of).toList()
+                    : List.of();
+            double given = given(offer, supply, demands);
+            Part store = store(charging.store());
+            if (given <= 0) {
+                return new Curve(Double.POSITIVE_INFINITY, List.of());
+            }
+            return store.facet(Facet.Cells.class)
+                    .map(c -> fill(pack(c), level -> given, taken))
+                    .or(() -> store.facet(Facet.PowerBank.class).map(b -> bank(b, given, taken)))
+                    .orElse(new Curve(Double.POSITIVE_INFINITY, List.of()));
+        }
+
+        private Store.Pack pack(Facet.Cells c) {
+            double celsius = build.brief().surroundings().packC();
+            return new Store.Pack(
+                    c,
+                    c.cellOhms().value(),
+                    c.packOhms().value(),
+                    c.capacityAh().value() * c.health().value() * CellCurve.capacityFactor(celsius),
+                    celsius);
+        }
+
+        private Part store(String id) {
+            return build.part(id).orElseThrow();
+        }
+
+        /** What reaches the cells of a power bank, W: what is stored less what its output takes. */
+        private double bankCellsW(Facet.PowerBank b, double watts, double takenA) {
+            double efficiency = store(charging.store())
+                    .facet(Facet.Recharges.class)
+                    .map(r -> r.efficiency().value())
+                    .orElse(1.0);
+            return watts * efficiency - takenA * b.outV() / b.efficiency().value();
+        }
+
+        private double bankCellsA(Facet.PowerBank b, double watts, double takenA) {
+            return bankCellsW(b, watts, takenA) / BANK_CELL_V;
+        }
+
+        private Curve bank(Facet.PowerBank b, double watts, DoubleUnaryOperator taken) {
+            double cells = bankCellsW(b, watts, taken.applyAsDouble(0.5));
+            if (cells <= 0) {
+                return new Curve(Double.POSITIVE_INFINITY, List.of());
+            }
+            double hours = b.ratedWh().value() / cells;
+            return new Curve(
+                    hours,
+                    List.of(
+                            new Discharge.Sample(0, 0, b.outV(), cells / BANK_CELL_V),
+                            new Discharge.Sample(hours, 1, b.outV(), cells / BANK_CELL_V)));
+        }
+    }
+}

@@ -1,0 +1,131 @@
+package boldsatchel.verdict;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Mode;
+import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
+import boldsatchel.edit.Edit;
+import boldsatchel.power.Demand;
+import boldsatchel.power.Network;
+import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.PowerEngine;
+import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.quantity.Reading;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One chain and what was found about it: what the rules of power look at.
+ *
+ * @param build it belongs to
+ * @param root its first rung
+ * @param chain its result
+ * @param sheet where findings go
+ */
+record Line(Build build, Rung root, ChainResult chain, Words.Sheet sheet) {
+
+    /** Voltages that a rung is offered. */
+    record Rail(double lowV, double highV, Optional<Rung> converter) {}
+
+    /** What feeds a rung: the converter nearest above it, or the sources. */
+    Rail rail(String rung) {
+        return root.pathTo(rung).reversed().stream()
+                .filter(r -> !r.id().equals(rung))
+                .flatMap(r ->
+                        build
+                                .partOf(r)
+                                .flatMap(p -> p.facet(Facet.Converts.class).map(c -> rail(r, p, c)))
+                                .stream())
+                .findFirst()
+                .orElseGet(this::sourceRail);
+    }
+
+    private static Rail rail(Rung rung, Part part, Facet.Converts c) {
+        double tolerance =
+                part.facet(Facet.Holds.class).map(Facet.Holds::tolerance).orElse(0.0);
+        return new Rail(
+                c.outV() * (1 - tolerance), Math.max(c.noLoadV(), c.outV() * (1 + tolerance)), Optional.of(rung));
+    }
+
+    /** Terminal voltages from empty to full on the charger. */
+    Rail sourceRail() {
+        double low = Double.POSITIVE_INFINITY;
+        double high = 0;
+        for (Part p : sourceParts()) {
+            Optional<Facet.Cells> cells = p.facet(Facet.Cells.class);
+            if (cells.isPresent()) {
+                Facet.Cells c = cells.get();
+                low = Math.min(low, c.series() * c.cutoffV());
+                high = Math.max(high, c.series() * c.chemistry().chargeV());
+            } else {
+                double volts = p.offer().map(Facet.Offer::volts).orElse(0.0);
+                low = Math.min(low, volts);
+                high = Math.max(high, volts);
+            }
+        }
+        return new Rail(low, high, Optional.empty());
+    }
+
+    List<Part> sourceParts() {
+        return root.sources().stream().flatMap(s -> build.partOf(s).stream()).toList();
+    }
+
+    /** The sources that store energy. */
+    List<Part> stores() {
+        return sourceParts().stream().filter(Part::isSource).toList();
+    }
+
+    /** What the brief's hardest step asks for. */
+    Demand hardest() {
+        return PowerEngine.hardest(build.brief().profile());
+    }
+
+    /** Most watts that go through a rung, starting up included. */
+    double mostWatts(String rung) {
+        return List.of(chain.full(), chain.half(), chain.starting()).stream()
+                .flatMap(p -> p.rung(rung).stream())
+                .mapToDouble(s -> s.voltsOut() * Math.max(s.ampsOut(), s.ampsIn()))
+                .max()
+                .orElse(0);
+    }
+
+    /** Most amps through a rung while working. */
+    double steadyA(String rung) {
+        return List.of(chain.full(), chain.half(), chain.low()).stream()
+                .flatMap(p -> p.rung(rung).stream())
+                .mapToDouble(OperatingPoint.RungState::ampsIn)
+                .max()
+                .orElse(0);
+    }
+
+    /** Most amps through a rung while starting up. */
+    double startA(String rung) {
+        return chain.starting().rung(rung).map(OperatingPoint.RungState::ampsIn).orElse(0.0);
+    }
+
+    /** The remedies that let the machine run and start first, in the order given otherwise. */
+    List<Remedy> ranked(List<Remedy> remedies) {
+        return remedies.stream()
+                .sorted(Comparator.comparing(r -> !r.edit().map(this::cures).orElse(false)))
+                .toList();
+    }
+
+    private boolean cures(Edit edit) {
+        Build after = edit.change().apply(build);
+        return after.chain().stream()
+                .filter(r -> r.walk().anyMatch(x -> x.id().equals(root.id()))
+                        || root.walk().anyMatch(x -> x.id().equals(r.id())))
+                .findFirst()
+                .flatMap(r -> Network.of(after, r, Reading.NOMINAL))
+                .filter(n -> n.solve(0.5, hardest()).breaches().isEmpty())
+                .filter(n -> n.solve(1, Demand.of(Mode.START)).stop().isEmpty())
+                .isPresent();
+    }
+
+    /** Whether a rung of a kind of contact stands anywhere in the chain. */
+    boolean has(Rung.ContactKind kind) {
+        return root.walk().anyMatch(r -> r.stage() instanceof Rung.Contact c && c.kind() == kind);
+    }
+}

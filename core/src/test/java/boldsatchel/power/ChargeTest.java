@@ -1,0 +1,152 @@
+package boldsatchel.power;
+
+import static boldsatchel.Samples.cells;
+import static boldsatchel.Samples.chain;
+import static boldsatchel.Samples.exact;
+import static boldsatchel.Samples.load;
+import static boldsatchel.Samples.part;
+import static boldsatchel.Samples.rung;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Facet.Chemistry;
+import boldsatchel.build.Family;
+import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
+import boldsatchel.edit.ChainEdits;
+import java.util.List;
+import java.util.Optional;
+import org.assertj.core.data.Percentage;
+import org.testng.annotations.Test;
+
+/** Charging against closed forms. */
+public class ChargeTest {
+
+    private static Part pack(double ohms) {
+        return part("pack", Family.BATTERY, 1, 1, 1, 1, cells(Chemistry.LI_ION, 1, 1, 3, ohms, 0, 2.8));
+    }
+
+    private static Part charger(double amps) {
+        return part(
+                "charger",
+                Family.CHARGER,
+                1,
+                1,
+                1,
+                1,
+                new Facet.Charges(Chemistry.LI_ION, 1, exact(amps), exact(0.9), true, 4.5, 5.5, exact(0)));
+    }
+
+    private static Part adapter(double amps) {
+        return part("adapter", Family.CHARGER, 1, 1, 1, 1, new Facet.Adapter(5, amps, exact(0)));
+    }
+
+    private static Build charged(Part pack, double chargerA, double adapterA, double loadW) {
+        Part board = part("board", Family.SINGLE_BOARD, 1, 1, 1, 1, load(loadW, 2, 5));
+        Build build = chain(rung("pack", rung("board")), 25, pack, board, charger(chargerA), adapter(adapterA));
+        return build.withChain(List.of(
+                build.chain().getFirst(),
+                rung("adapter", Rung.of("charging", new Rung.Charging(Optional.of("charger"), "pack")))));
+    }
+
+    private static Charge.Result only(Build build) {
+        return PowerEngine.evaluate(build).charges().getFirst();
+    }
+
+    @Test
+    public void aCellWithoutResistanceFillsInCapacityOverCurrent() {
+        assertThat(only(charged(pack(1e-9), 1.5, 3, 0)).off().hours()).isCloseTo(2, Percentage.withPercentage(0.5));
+    }
+
+    /**
+     * Constant voltage on a cell whose rest voltage rises in a straight line: dI/dt = −I·b / (2·R·Q), so that the current falls off
+     * exponentially and the time from I₀ to I₁ is 2·R·Q/b · ln(I₀/I₁).
+     */
+    @Test
+    public void atConstantVoltageTheCurrentOfAnIdealCellFallsOffExponentially() {
+        double ohms = 0.25;
+        Store.Pack pack = new Store.Pack(pack(ohms).facet(Facet.Cells.class).orElseThrow(), ohms, 0, 3, 25);
+        Charge.Curve curve = Charge.fill(pack, level -> 10, level -> 0);
+        // From 90 % on the rest voltage goes from 4.08 to 4.18 V: b = 1 V. The voltage is held from the start at 10 A.
+        Discharge.Sample from = curve.samples().stream()
+                .filter(s -> s.level() >= 0.9 - 1e-9)
+                .findFirst()
+                .orElseThrow();
+        Discharge.Sample to = curve.samples().getLast();
+        double slope = 1;
+        double expected = 2 * ohms * 3 / slope * Math.log(from.amps() / to.amps());
+        assertThat(from.amps()).isCloseTo((4.2 - 4.08) / (2 * ohms), within(1e-9));
+        assertThat(to.hours() - from.hours()).isCloseTo(expected, within(1e-6));
+        assertThat(to.amps()).isLessThanOrEqualTo(3.0 / 20);
+    }
+
+    @Test
+    public void theCurrentIsConstantUntilTheFullVoltage() {
+        Charge.Curve curve = only(charged(pack(0.05), 1, 3, 0)).off();
+        assertThat(curve.samples().getFirst().amps()).isEqualTo(1);
+        double turn = curve.turnsAt();
+        // 4.2 − 2·R·I = 4.1 V: at 92 %.
+        assertThat(turn).isCloseTo(0.92, within(0.03));
+        assertThat(curve.samples()).allMatch(s -> s.volts() <= 4.2 + 1e-9);
+    }
+
+    @Test
+    public void whatTheMachineDrawsDoesNotReachTheCells() {
+        Charge.Result slow = only(charged(pack(0.02), 1, 3, 2));
+        assertThat(slow.cellsA()).isCloseTo(1 - 2 / 3.72, within(0.01));
+        assertThat(slow.running().hours()).isGreaterThan(slow.off().hours() * 1.8);
+        Charge.Result drained = only(charged(pack(0.02), 1, 3, 6));
+        assertThat(drained.cellsA()).isNegative();
+        assertThat(drained.running().hours()).isInfinite();
+    }
+
+    @Test
+    public void pastThePackByPowerPathAllOfTheChargerReachesTheCells() {
+        Build build = charged(pack(0.02), 1, 3, 2);
+        Build path = ChainEdits.join(
+                        build, "r-pack", new ChainEdits.Piece("adapter", Optional.empty(), new Rung.OfPart("adapter")))
+                .allowed()
+                .orElseThrow()
+                .change()
+                .apply(build);
+        Charge.Result result = only(path);
+        assertThat(result.cellsA()).isCloseTo(1, within(1e-6));
+        assertThat(result.running().hours()).isCloseTo(result.off().hours(), within(1e-6));
+    }
+
+    @Test
+    public void aWeakSupplySharesWhatItHas() {
+        assertThat(only(charged(pack(1e-9), 2, 0.5, 0)).off().hours()).isCloseTo(6, Percentage.withPercentage(0.5));
+    }
+
+    @Test
+    public void aSupplyOutsideTheChargersRangeChargesNothing() {
+        Build build = charged(pack(0.02), 1, 3, 0)
+                .withPart(part("adapter", Family.CHARGER, 1, 1, 1, 1, new Facet.Adapter(12, 3, exact(0))));
+        assertThat(only(build).fits()).isFalse();
+        assertThat(only(build).off().hours()).isInfinite();
+    }
+
+    @Test
+    public void aBankFillsInItsEnergyOverWhatIsStored() {
+        Part bank = part(
+                "bank",
+                Family.BATTERY,
+                1,
+                1,
+                1,
+                1,
+                new Facet.PowerBank(exact(37), exact(0.87), 5, 3, exact(0), 0),
+                new Facet.Recharges(exact(10), exact(0.9), exact(0)),
+                new Facet.Offers(List.of(new Facet.Offer(5, 3))));
+        Part adapter = adapter(3).withFacet(new Facet.Offers(List.of(new Facet.Offer(5, 3), new Facet.Offer(5, 1))));
+        Build build = chain(rung("bank"), 25, bank, adapter)
+                .withChain(List.of(
+                        rung("bank"), rung("adapter", Rung.of("c", new Rung.Charging(Optional.empty(), "bank")))));
+        Charge.Result result = only(build);
+        assertThat(result.off().hours()).isCloseTo(37 / (10 * 0.9), within(1e-9));
+        assertThat(result.byOffer().getLast().hours()).isCloseTo(37 / (5 * 0.9), within(1e-9));
+    }
+}

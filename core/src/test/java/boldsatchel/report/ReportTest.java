@@ -1,0 +1,79 @@
+package boldsatchel.report;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.build.Build;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What other programs are told. */
+public class ReportTest {
+
+    private static final JsonMapper MAPPER = new JsonMapper();
+
+    private static JsonNode report(String demo) {
+        return MAPPER.readTree(Report.json(Evaluator.evaluate(Library.demo(demo).orElseThrow())));
+    }
+
+    @Test
+    public void theReportIsOneObjectWithEveryVerdict() {
+        JsonNode root = report("harbour-watch");
+        assertThat(root.path("build").asString()).isEqualTo("Harbour watch deck");
+        assertThat(root.path("verdicts").valueStream().map(v -> v.path("id").asString()))
+                .containsExactly("packs", "lasts", "keeps-cool", "carries", "stands", "costs");
+        root.path("verdicts").forEach(v -> {
+            assertThat(v.path("state").asString()).isIn("fine", "watch", "stop");
+            assertThat(v.has("value") && v.has("unit") && v.has("limit") && v.has("low") && v.has("high"))
+                    .isTrue();
+        });
+        assertThat(root.path("findings").get(0).path("code").asString()).isEqualTo("fit.lid-clash");
+        assertThat(root.path("findings").get(0).path("numbers").path("depthMm").asDouble())
+                .isEqualTo(3);
+    }
+
+    @Test
+    public void whatCannotBeJudgedYetIsNull() {
+        JsonNode root = MAPPER.readTree(Report.json(Evaluator.evaluate(Build.empty("x"))));
+        assertThat(root.path("verdicts").get(0).path("value").isNull()).isTrue();
+        assertThat(root.path("power").path("chains").isEmpty()).isTrue();
+    }
+
+    @DataProvider
+    Object[][] demos() {
+        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "demos")
+    public void powerTellsEveryProfileRungAndCharge(String demo) {
+        Evaluation evaluation = Evaluator.evaluate(Library.demo(demo).orElseThrow());
+        JsonNode chain = report(demo).path("power").path("chains").get(0);
+        assertThat(chain.path("profiles")
+                        .valueStream()
+                        .map(p -> p.path("profile").asString()))
+                .containsExactlyElementsOf(evaluation.build().brief().profiles().stream()
+                        .map(p -> p.name())
+                        .toList());
+        JsonNode judged = chain.path("profiles").get(0);
+        assertThat(judged.path("hours").asDouble())
+                .isCloseTo(evaluation.power().chains().getFirst().run().hours(), within(1e-4));
+        assertThat(judged.path("end").asString()).isNotBlank();
+        assertThat(chain.path("startsDownTo").isNumber()).isTrue();
+        assertThat(chain.path("offDays").asDouble()).isPositive();
+        for (String at : new String[] {"full", "half", "nearlyEmpty"}) {
+            JsonNode rungs = chain.path("rungs").path(at);
+            assertThat(rungs.size()).isEqualTo((int)
+                    evaluation.build().chain().getFirst().walk().count());
+            rungs.forEach(r -> assertThat(r.path("watts").asDouble()).isNotNegative());
+            assertThat(rungs.get(0).path("volts").asDouble()).isPositive();
+        }
+        JsonNode charges = report(demo).path("power").path("charges");
+        assertThat(charges.size()).isEqualTo(evaluation.power().charges().size());
+        charges.forEach(c -> assertThat(c.path("hours").asDouble()).isPositive());
+    }
+}
