@@ -1,6 +1,7 @@
 package boldsatchel.book;
 
 import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
 import boldsatchel.build.Mode;
 import boldsatchel.build.Part;
 import boldsatchel.build.Rung;
@@ -10,7 +11,11 @@ import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.PowerDrawings;
+import boldsatchel.drawing.RunDrawings;
+import boldsatchel.plan.VoltTable;
+import boldsatchel.power.Network;
 import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
@@ -25,6 +30,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -59,15 +65,26 @@ public final class Book {
             drawings.add(PackDrawings.side(evaluation));
         }
         for (ChainResult chain : evaluation.power().chains()) {
-            build.chain().stream()
-                    .filter(r -> r.id().equals(chain.source()))
-                    .forEach((Rung r) -> drawings.add(PowerDrawings.ladder(build, r, chain.busiest(), "")));
-            drawings.add(PowerDrawings.discharge(
-                    chain,
-                    chain.run().end().kind().words(),
-                    build.brief().limits().hours()));
+            build.rung(chain.source()).ifPresent(root -> power(drawings, build, chain, root));
         }
+        evaluation.power().charges().forEach(c -> drawings.add(RunDrawings.charge(c)));
         return drawings;
+    }
+
+    private static void power(List<Drawing> drawings, Build build, ChainResult chain, Rung root) {
+        drawings.add(PowerDrawings.ladder(build, root, chain.busiest(), ""));
+        Network.of(build, root, Reading.NOMINAL)
+                .ifPresent(n -> drawings.add(RunDrawings.discharge(
+                        build, chain, n, build.brief().limits().hours(), Optional.empty())));
+        boolean cells = root.sources().stream()
+                .anyMatch(r -> build.partOf(r)
+                        .filter(p -> p.facet(Facet.Cells.class).isPresent())
+                        .isPresent());
+        if (cells) {
+            VoltTable.of(build, root)
+                    .ifPresent(t -> drawings.add(
+                            RunDrawings.voltCard(root.sources().getFirst().name(build), t)));
+        }
     }
 
     /** The pages of the build sheet. */

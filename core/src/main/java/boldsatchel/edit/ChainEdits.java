@@ -85,6 +85,81 @@ public final class ChainEdits {
                 .anyMatch(r -> r.stage() instanceof Rung.Charging c && c.store().equals(store.id()));
     }
 
+    /** Where a piece goes. */
+    public enum Place {
+        /** Behind a rung, beside what hangs there. */
+        BELOW("below"),
+        /** Between a rung and all that it feeds. */
+        BETWEEN("between"),
+        /** Between a rung and the one that feeds it. */
+        ABOVE("above");
+
+        private final String words;
+
+        Place(String words) {
+            this.words = words;
+        }
+
+        /** As said after the piece and before the rung. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Puts a piece where it was dropped: a source begins a chain or joins the one it is dropped on, anything else goes to the place asked for.
+     *
+     * @param at id of the rung it was dropped on; absent for the empty ground
+     */
+    public static Attempt put(Build build, Piece piece, Optional<String> at, Place place) {
+        Optional<Part> part = piece.fresh().or(() -> piece.stage() instanceof Rung.OfPart of
+                ? build.part(of.part())
+                : Optional.empty());
+        boolean source = part.filter(Part::givesPower).isPresent() && piece.stage() instanceof Rung.OfPart;
+        if (at.isEmpty()) {
+            return source
+                    ? start(build, piece)
+                    : new Attempt.Refused("A chain begins with a battery, a power bank or a mains adapter. Drop " + piece.name()
+                            + " on a rung.");
+        }
+        String rung = at.get();
+        if (source) {
+            return build.chain().stream()
+                    .filter(r -> r.walk().anyMatch(x -> x.id().equals(rung)))
+                    .findFirst()
+                    .map(root -> join(build, root.id(), piece))
+                    .orElseGet(() -> start(build, piece));
+        }
+        boolean charger = part.filter(p -> p.facet(Facet.Charges.class).isPresent()
+                        && p.facet(Facet.DrawsPower.class).isEmpty())
+                .isPresent();
+        if (charger && piece.stage() instanceof Rung.OfPart) {
+            return charger(build, part.get(), piece.fresh().isPresent())
+                    .map(c -> hang(build, rung, c))
+                    .orElseGet(() -> new Attempt.Refused("No pack of the build is of the kind that " + piece.name()
+                            + " fills. Add the pack first."));
+        }
+        return switch (place) {
+            case BELOW -> hang(build, rung, piece);
+            case BETWEEN -> insertBelow(build, rung, piece);
+            case ABOVE -> insertAbove(build, rung, piece);
+        };
+    }
+
+    /** Rungs that are no parts, as they are usually wanted. */
+    public static List<Piece> usual() {
+        return List.of(
+                Piece.of("wire", wire(22, 150)),
+                Piece.of("fuse", fuse(5)),
+                Piece.of("switch", slideSwitch(8)),
+                Piece.of("plug", connector(5)),
+                Piece.of("protection", protection(false, 15)),
+                Piece.of("balancing protection", protection(true, 15)),
+                Piece.of("diode", SCHOTTKY),
+                Piece.of("ideal diode", IDEAL_DIODE),
+                Piece.of("capacitor", new Rung.Capacitor(Figure.guess(0.1))));
+    }
+
     /** Makes a source the first rung of a new chain. */
     public static Attempt start(Build build, Piece source) {
         return put(build, "start a chain at", source, p -> {

@@ -35,6 +35,11 @@ public record OperatingPoint(
      */
     public record RungState(double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
 
+    /** Nothing flows: a chain without a source. */
+    public static OperatingPoint none(Demand demand) {
+        return new OperatingPoint(0, demand, 0, 0, Map.of(), List.of());
+    }
+
     /** What a rung does there; nothing on a collapse. */
     public Optional<RungState> rung(String id) {
         return Optional.ofNullable(rungs.get(id));

@@ -7,6 +7,9 @@ import boldsatchel.build.Build;
 import boldsatchel.build.Part;
 import boldsatchel.fit.Stack;
 import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.plan.VoltTable;
+import boldsatchel.power.Network;
+import boldsatchel.quantity.Reading;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -37,7 +40,13 @@ public class DrawingsTest {
         all.add(PackDrawings.side(e));
         ChainResult chain = e.power().chains().getFirst();
         all.add(PowerDrawings.ladder(build, build.chain().getFirst(), chain.busiest(), ""));
-        all.add(PowerDrawings.discharge(chain, "the end", Optional.of(5.0)));
+        Network network = Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        all.add(RunDrawings.discharge(
+                build, chain, network, Optional.of(5.0), Optional.of(chain.run().samples().getFirst())));
+        all.add(RunDrawings.cycle(build.brief().profile(), 0));
+        all.add(RunDrawings.voltCard(
+                "pack", VoltTable.of(build, build.chain().getFirst()).orElseThrow()));
+        e.power().charges().forEach(c -> all.add(RunDrawings.charge(c)));
         all.add(CoreSample.of(
                 build, Stack.at(build, e.fit(), build.shells().getFirst().id(), 60, 60), 60, 60));
         return all;

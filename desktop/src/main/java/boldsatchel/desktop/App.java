@@ -4,7 +4,7 @@ import boldsatchel.book.Face;
 import boldsatchel.desktop.document.Recovery;
 import boldsatchel.desktop.frame.Frame;
 import boldsatchel.format.BuildFormat;
-import boldsatchel.shelf.Library;
+import boldsatchel.shelf.Picks;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Objects;
@@ -31,7 +31,7 @@ public final class App {
     public App(BuildFormat.Document document) {
         loadFaces();
         session = new Session(document);
-        desk = new Desk(session, Library::shipped);
+        desk = new Desk(session, Picks::shelf);
         frame = new Frame(desk);
         scene = new Scene(frame, WIDTH, HEIGHT);
         scene.getStylesheets().add(sheet("/atlantafx/base/theme/primer-light.bss"));

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
+import javafx.geometry.Orientation;
 import javafx.geometry.Point2D;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
@@ -37,6 +38,7 @@ public final class DrawingView extends Region {
     private Drawing drawing = new Drawing("", 100, 100, 0, 0, List.of());
     private boolean dark;
     private boolean onPaper;
+    private boolean tall;
     private double mostScale = 12;
     private double scale = 1;
 
@@ -62,12 +64,26 @@ public final class DrawingView extends Region {
         return this;
     }
 
+    /** Takes the height that the width asks for, to be scrolled, rather than shrinking to the height there is. */
+    public DrawingView asTallAsItIs() {
+        tall = true;
+        return this;
+    }
+
+    @Override
+    public Orientation getContentBias() {
+        return tall ? Orientation.HORIZONTAL : super.getContentBias();
+    }
+
     /** Shows a drawing. */
     public void show(Drawing shown, boolean inDark) {
         drawing = shown;
         dark = inDark;
         setAccessibleText(shown.title());
         rebuild();
+        if (tall) {
+            requestLayout();
+        }
     }
 
     /** The drawing on show. */
@@ -89,6 +105,9 @@ public final class DrawingView extends Region {
     private double fitting() {
         if (getWidth() <= 0 || getHeight() <= 0) {
             return 1;
+        }
+        if (tall) {
+            return Math.min(mostScale, getWidth() / drawing.widthMm());
         }
         return Math.min(mostScale, Math.min(getWidth() / drawing.widthMm(), getHeight() / drawing.heightMm()));
     }
@@ -261,6 +280,7 @@ public final class DrawingView extends Region {
 
     @Override
     protected double computePrefHeight(double width) {
-        return drawing.heightMm() * 2;
+        double wide = width > 0 ? width : getWidth();
+        return tall ? drawing.heightMm() * Math.min(mostScale, wide / drawing.widthMm()) : drawing.heightMm() * 2;
     }
 }

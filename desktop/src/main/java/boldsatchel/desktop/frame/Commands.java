@@ -15,9 +15,10 @@ public final class Commands {
      *
      * @param name in words, starting with a verb
      * @param keys that call it, if any do
+     * @param fieldsToo whether the keys mean this while a field is being written too
      * @param action what it does
      */
-    public record Command(String name, Optional<KeyCombination> keys, Runnable action) {}
+    public record Command(String name, Optional<KeyCombination> keys, boolean fieldsToo, Runnable action) {}
 
     private final Runnable later;
     private boolean complete;
@@ -33,12 +34,17 @@ public final class Commands {
 
     /** Adds a command without keys. */
     public void add(String name, Runnable action) {
-        all.add(new Command(name, Optional.empty(), action));
+        all.add(new Command(name, Optional.empty(), true, action));
     }
 
     /** Adds a command with keys, written as {@code Shortcut+S}. */
     public void add(String name, String keys, Runnable action) {
-        all.add(new Command(name, Optional.of(KeyCombination.valueOf(keys)), action));
+        all.add(new Command(name, Optional.of(KeyCombination.valueOf(keys)), true, action));
+    }
+
+    /** Adds a command whose keys belong to the field while one is being written, as undo does. */
+    public void addOutsideFields(String name, String keys, Runnable action) {
+        all.add(new Command(name, Optional.of(KeyCombination.valueOf(keys)), false, action));
     }
 
     /** All commands. */

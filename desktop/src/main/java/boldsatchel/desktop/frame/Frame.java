@@ -13,7 +13,6 @@ import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.shelf.Library;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -134,8 +133,8 @@ public final class Frame extends StackPane {
     }
 
     private void commands() {
-        commands.add("Undo", "Shortcut+Z", () -> desk.session().undo());
-        commands.add("Redo", "Shortcut+Shift+Z", () -> desk.session().redo());
+        commands.addOutsideFields("Undo", "Shortcut+Z", () -> desk.session().undo());
+        commands.addOutsideFields("Redo", "Shortcut+Shift+Z", () -> desk.session().redo());
         commands.add("Save the build", "Shortcut+S", () -> files.save(getScene().getWindow()));
         commands.add(
                 "Save the build under another name",
@@ -167,6 +166,7 @@ public final class Frame extends StackPane {
 
     /** What the library adds to the commands; asked for when the search opens. */
     private void libraryCommands() {
+        stages.forEach(s -> s.addCommands(commands));
         desk.library()
                 .parts()
                 .forEach(p -> commands.add(
@@ -184,8 +184,7 @@ public final class Frame extends StackPane {
         }
         boolean writing = getScene().getFocusOwner() instanceof TextInputControl;
         for (Commands.Command command : commands.all()) {
-            boolean undoing = command.name().toLowerCase(Locale.ROOT).endsWith("do");
-            if (command.keys().filter(k -> k.match(e)).isPresent() && !(writing && undoing)) {
+            if (command.keys().filter(k -> k.match(e)).isPresent() && (command.fieldsToo() || !writing)) {
                 command.action().run();
                 e.consume();
                 return;

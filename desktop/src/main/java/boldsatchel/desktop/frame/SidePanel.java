@@ -3,12 +3,15 @@ package boldsatchel.desktop.frame;
 import boldsatchel.build.Build;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.StateMark;
+import boldsatchel.desktop.controls.TrialBox;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.shelf.PartDetails;
+import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.quantity.Spread;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
@@ -37,6 +40,7 @@ final class SidePanel extends BorderPane {
     private final ToggleButton details = tab("tab-details", "Details");
     private final ToggleButton working = tab("tab-working", "Working");
     private String shownPart = "";
+    private String trying = "";
 
     SidePanel(Desk desk) {
         this.desk = desk;
@@ -124,7 +128,12 @@ final class SidePanel extends BorderPane {
                 Ui.label(f.code(), "finding-code"));
         head.setAlignment(Pos.CENTER_LEFT);
         VBox box = new VBox(3, head, Ui.words(f.message(), "finding-message"));
-        f.remedies().forEach(r -> box.getChildren().add(Ui.words("→ " + r.words(), "finding-remedy")));
+        for (int i = 0; i < f.remedies().size(); i++) {
+            box.getChildren().add(remedy(f, i));
+        }
+        if (!f.working().isEmpty()) {
+            box.getChildren().add(workedOut(f));
+        }
         box.getStyleClass().add("finding");
         f.subjects().stream()
                 .filter(s -> desk.session().build().part(s).isPresent()
@@ -138,6 +147,62 @@ final class SidePanel extends BorderPane {
                 });
         touching(f).ifPresent(box.getChildren()::add);
         return box;
+    }
+
+    /** A remedy; one that is an edit can be tried where it stands. */
+    private Node remedy(Finding f, int index) {
+        Remedy remedy = f.remedies().get(index);
+        Label words = Ui.words("→ " + remedy.words(), "finding-remedy");
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        if (remedy.edit().isEmpty()) {
+            return words;
+        }
+        String key = f.code() + f.subjects() + index;
+        Edit edit = remedy.edit().get();
+        if (trying.equals(key)) {
+            return new VBox(
+                    4,
+                    words,
+                    new TrialBox(
+                            desk.session().evaluation().get(),
+                            edit,
+                            () -> {
+                                trying = "";
+                                desk.session().does(edit);
+                            },
+                            () -> {
+                                trying = "";
+                                show();
+                            }));
+        }
+        Button tried = Ui.button(
+                "try-" + f.code().replace('.', '-') + "-" + index,
+                "Try",
+                "See what this would do to every verdict before it is taken",
+                () -> {
+                    trying = key;
+                    show();
+                });
+        tried.getStyleClass().add("small");
+        HBox row = new HBox(6, words, tried);
+        row.setAlignment(Pos.TOP_LEFT);
+        return row;
+    }
+
+    /** How a finding's numbers came about, folded away until it is asked for. */
+    private static Node workedOut(Finding f) {
+        VBox steps = new VBox(6);
+        f.working().forEach(s -> steps.getChildren().add(step(s)));
+        steps.setVisible(false);
+        steps.setManaged(false);
+        Button open = new Button("How that is worked out");
+        open.getStyleClass().add("link");
+        open.setOnAction(e -> {
+            steps.setVisible(!steps.isVisible());
+            steps.setManaged(steps.isVisible());
+        });
+        return new VBox(2, open, steps);
     }
 
     /** A narrow gap between two parts may be meant: saying so is one click. */

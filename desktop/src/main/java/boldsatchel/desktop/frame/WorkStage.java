@@ -16,6 +16,9 @@ public interface WorkStage {
     /** What the middle shows. */
     Node content();
 
+    /** Adds what can be done in it by name; asked for when somebody searches. */
+    default void addCommands(Commands commands) {}
+
     /** How it stands. */
     State standing(Evaluation evaluation);
 }

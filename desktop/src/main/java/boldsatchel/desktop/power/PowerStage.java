@@ -1,22 +1,25 @@
 package boldsatchel.desktop.power;
 
 import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
 import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
 import boldsatchel.build.Rung;
+import boldsatchel.build.UseProfile;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.frame.Commands;
 import boldsatchel.desktop.frame.WorkStage;
 import boldsatchel.drawing.PowerDrawings;
+import boldsatchel.drawing.RunDrawings;
 import boldsatchel.edit.ChainEdits;
+import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Demand;
+import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.power.PowerResult.ChainResult;
-import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Reading;
+import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
@@ -29,30 +32,36 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** The power chain as a ladder, and under it the discharge. */
+/** The power chain as a ladder that is built on, and under it what becomes of it: discharge, charge, use, voltmeter, another hour. */
 public final class PowerStage implements WorkStage {
 
+    private static final double LOWER_HEIGHT = 222;
+
     private final Desk desk;
-    private final VBox content = new VBox(8);
-    private final DrawingView ladder = new DrawingView().atMost(4.4);
-    private final DrawingView curve = new DrawingView().atMost(4.4);
+    private final StackPane content = new StackPane();
+    private final VBox bench = new VBox(7);
+    private final LadderEditor ladder;
+    private final RunPane run;
+    private final ChargePane charge;
+    private final UsePane use;
+    private final MorePane more;
+    private final DrawingView card = new DrawingView().atMost(3.4);
+    private final ComparePane compare;
+    private final StackPane lower = new StackPane();
+    private final ToggleGroup tabs = new ToggleGroup();
     private final ComboBox<NamedDemand> demand = Ui.choice("demand", NamedDemand::name);
-    private final ComboBox<Rung> chain = Ui.choice("chain", this::sourceName);
+    private final ComboBox<Rung> chain = Ui.choice("chain", this::chainName);
     private final Slider level = new Slider(0.02, 1, 0.5);
     private final Label levelText = Ui.label("", "soft");
-    private final MenuButton hang = new MenuButton("Hang below");
-    private final Label empty = Ui.words(
-            "Nothing gives power yet. Add a battery or a power bank on the Shelf, then start a chain with it here.",
-            "soft");
+    private final Label facts = Ui.label("", "soft");
     private boolean filling;
 
     /** A demand with the words it is chosen by. */
@@ -61,14 +70,23 @@ public final class PowerStage implements WorkStage {
     /** The stage on a desk. */
     public PowerStage(Desk desk) {
         this.desk = desk;
-        content.getStyleClass().add("stage");
-        hang.setId("hang");
+        ladder = new LadderEditor(desk);
+        run = new RunPane(desk, this::scrubbed);
+        charge = new ChargePane(desk);
+        use = new UsePane(desk);
+        more = new MorePane(desk);
+        compare = new ComparePane(desk, this::backToTheChain);
+        compare.getStyleClass().add("stage");
+        bench.getStyleClass().add("stage");
         level.setId("level");
-        level.setPrefWidth(150);
+        level.setPrefWidth(130);
         level.setBlockIncrement(0.05);
-        level.valueProperty().addListener((o, was, is) -> showChain());
-        demand.setOnAction(e -> showChain());
-        chain.setOnAction(e -> showChain());
+        level.valueProperty().addListener((o, was, is) -> chosen());
+        demand.setOnAction(e -> chosen());
+        chain.setOnAction(e -> {
+            run.forget();
+            showChain();
+        });
         HBox tools = new HBox(
                 8,
                 chain,
@@ -78,27 +96,45 @@ public final class PowerStage implements WorkStage {
                 level,
                 levelText,
                 Ui.spring(),
-                hang,
-                Ui.button(
-                        "remove-rung",
-                        "Take out",
-                        "Take the selected rung out; what it fed hangs on the one above (Delete)",
-                        this::remove));
+                Ui.button("suggest", "Suggest a chain", "Work out a chain for the loads, with reasons", this::suggest),
+                Ui.button("compare-supplies", "Compare supplies", "Other ways to feed the same loads", this::compare));
         tools.setAlignment(Pos.CENTER_LEFT);
-        ladder.setId("ladder");
-        ladder.setFocusTraversable(true);
-        ladder.setOnMousePressed(e -> {
-            ladder.requestFocus();
-            ladder.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set);
-        });
-        ladder.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-        curve.setId("discharge");
-        curve.setPrefHeight(250);
-        curve.setMinHeight(190);
-        curve.setMaxHeight(290);
         VBox.setVgrow(ladder, Priority.ALWAYS);
-        content.getChildren().addAll(tools, empty, ladder, curve);
-        desk.keepShowing(content, this::show);
+        ladder.setMinHeight(200);
+        card.setId("volt-card");
+        lower.setMinHeight(LOWER_HEIGHT);
+        lower.setMaxHeight(LOWER_HEIGHT);
+        HBox bar = new HBox(
+                tab("Discharge", run),
+                tab("Charge", charge),
+                tab("Use", use),
+                tab("Voltmeter", card),
+                tab("Another hour", more),
+                Ui.spring(),
+                facts);
+        bar.getStyleClass().add("side-tabs");
+        bar.setAlignment(Pos.CENTER_LEFT);
+        tabs.selectedToggleProperty().addListener((o, was, is) -> {
+            if (is == null) {
+                tabs.selectToggle(was);
+            } else {
+                lower.getChildren().setAll((Node) is.getUserData());
+                showLower();
+            }
+        });
+        tabs.selectToggle(tabs.getToggles().getFirst());
+        bench.getChildren().addAll(tools, ladder, bar, lower);
+        content.getChildren().setAll(bench);
+        desk.keepShowing(bench, this::show);
+    }
+
+    private ToggleButton tab(String name, Node pane) {
+        ToggleButton button = new ToggleButton(name);
+        button.setId("tab-" + name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+        button.setToggleGroup(tabs);
+        button.setUserData(pane);
+        button.getStyleClass().add("side-tab");
+        return button;
     }
 
     @Override
@@ -117,6 +153,18 @@ public final class PowerStage implements WorkStage {
     }
 
     @Override
+    public void addCommands(Commands commands) {
+        commands.add("Suggest a power chain", this::suggest);
+        commands.add("Compare supplies", this::compare);
+        ChainEdits.usual()
+                .forEach(p -> commands.add("Chain: add a " + p.name() + " at the selected rung", () -> ladder.put(p)));
+        Kit.shelf(desk.library())
+                .values()
+                .forEach(pieces -> pieces.forEach(
+                        p -> commands.add("Chain: add " + p.name() + " from the shelf", () -> ladder.put(p))));
+    }
+
+    @Override
     public State standing(Evaluation evaluation) {
         State lasts = evaluation.verdict(Verdict.Kind.LASTS).state();
         boolean stop = evaluation.findings().stream().anyMatch(f -> isPower(f) && f.severity() == Severity.STOP);
@@ -128,8 +176,25 @@ public final class PowerStage implements WorkStage {
         return f.code().startsWith("power.");
     }
 
-    private String sourceName(Rung rung) {
-        return rung.part().flatMap(desk.session().build()::part).map(Part::name).orElse(rung.id());
+    private void suggest() {
+        SuggestPane pane = new SuggestPane(desk, this::backToTheChain);
+        pane.getStyleClass().add("stage");
+        content.getChildren().setAll(pane);
+    }
+
+    private void compare() {
+        content.getChildren().setAll(compare);
+        compare.reckon();
+    }
+
+    private void backToTheChain() {
+        content.getChildren().setAll(bench);
+        ladder.view().requestFocus();
+    }
+
+    private String chainName(Rung root) {
+        return root.sources().getFirst().name(desk.session().build())
+                + (root.joined().isEmpty() ? "" : " and " + (root.joined().size() - 1) + " more");
     }
 
     private void show() {
@@ -137,7 +202,6 @@ public final class PowerStage implements WorkStage {
         Build build = desk.session().build();
         String chosenDemand =
                 Optional.ofNullable(demand.getValue()).map(NamedDemand::name).orElse("");
-        String chosenChain = Optional.ofNullable(chain.getValue()).map(Rung::id).orElse("");
         List<NamedDemand> demands = new ArrayList<>();
         build.brief().profile().steps().forEach(s -> demands.add(new NamedDemand(s.name(), Demand.of(s))));
         demands.add(new NamedDemand("starting up", Demand.of(Mode.START)));
@@ -148,77 +212,51 @@ public final class PowerStage implements WorkStage {
                 .filter(d -> d.name().equals(chosenDemand))
                 .findFirst()
                 .orElse(demands.getFirst()));
+        Optional<Rung> root = rootToShow(build);
         chain.getItems().setAll(build.chain());
-        chain.setValue(build.chain().stream()
-                .filter(r -> r.id().equals(chosenChain))
-                .findFirst()
-                .orElse(build.chain().isEmpty() ? null : build.chain().getFirst()));
-        boolean some = !build.chain().isEmpty();
-        empty.setVisible(!some);
-        empty.setManaged(!some);
+        chain.getSelectionModel().clearSelection();
+        root.ifPresent(chain::setValue);
         chain.setVisible(build.chain().size() > 1);
         chain.setManaged(build.chain().size() > 1);
-        fillHang(build);
         filling = false;
         showChain();
     }
 
-    /** What can hang below the selected rung, or start a chain. */
-    private void fillHang(Build build) {
-        hang.getItems().clear();
-        String selected = desk.session().selection().get();
-        Optional<Rung> rung = build.rungs().filter(r -> r.id().equals(selected)).findFirst();
-        rung.ifPresent(r -> {
-            item("wire, AWG 22, 150 mm", "a wire", r, new Rung.Wire(22, 150));
-            item("fuse, 5 A", "a fuse", r, new Rung.Contact(Rung.ContactKind.FUSE, Figure.dataSheet(0.010), 5));
-            item("switch, 8 A", "a switch", r, new Rung.Contact(Rung.ContactKind.SWITCH, Figure.dataSheet(0.015), 8));
-            item(
-                    "connector, 5 A",
-                    "a connector",
-                    r,
-                    new Rung.Contact(Rung.ContactKind.CONNECTOR, Figure.dataSheet(0.020), 5));
-            item(
-                    "protection, 15 A",
-                    "a protection",
-                    r,
-                    new Rung.Contact(Rung.ContactKind.PROTECTION, Figure.dataSheet(0.012), 15));
-            item(
-                    "Schottky diode, 5 A",
-                    "a diode",
-                    r,
-                    new Rung.Diode(Figure.dataSheet(0.30), Figure.dataSheet(0.04), 5));
-            build.parts().stream()
-                    .filter(p -> p.facet(Facet.DrawsPower.class).isPresent()
-                            || p.facet(Facet.Converts.class).isPresent())
-                    .filter(p -> build.rungs().noneMatch(x -> x.part().equals(Optional.of(p.id()))))
-                    .forEach(p -> item(p.name(), p.name(), r, new Rung.OfPart(p.id())));
+    /** The chain of the selected rung, else the one on show, else the first. */
+    private Optional<Rung> rootToShow(Build build) {
+        String selected = selectedRung(build);
+        String shown = Optional.ofNullable(chain.getValue()).map(Rung::id).orElse("");
+        Optional<Rung> ofSelected = build.chain().stream()
+                .filter(r -> r.walk().anyMatch(x -> x.id().equals(selected)))
+                .findFirst();
+        return ofSelected
+                .or(() -> build.chain().stream().filter(r -> r.id().equals(shown)).findFirst())
+                .or(() -> build.chain().stream().findFirst());
+    }
+
+    /** A demand or a level was chosen by hand. */
+    private void chosen() {
+        if (!filling) {
+            run.forget();
+            showChain();
+        }
+    }
+
+    /** A moment of the discharge was picked: level and demand follow it. */
+    private void scrubbed(Optional<Discharge.Sample> at) {
+        filling = true;
+        at.ifPresent(s -> {
+            level.setValue(s.level());
+            List<UseProfile.Step> steps =
+                    desk.session().build().brief().profile().steps();
+            demand.setValue(demand.getItems().get(Math.min(s.step(), steps.size() - 1)));
         });
-        build.parts().stream()
-                .filter(Part::isSource)
-                .filter(p -> build.rungs().noneMatch(x -> x.part().equals(Optional.of(p.id()))))
-                .forEach(p -> add(
-                        "start a chain at " + p.name(),
-                        () -> desk.session()
-                                .does(ChainEdits.start(desk.session().build(), ChainEdits.Piece.of(p))
-                                        .allowed()
-                                        .orElseThrow())));
-        hang.setText(rung.isPresent() ? "Hang below" : "Add to the chain");
-        hang.setDisable(hang.getItems().isEmpty());
+        filling = false;
+        showChain();
     }
 
-    private void item(String words, String name, Rung behind, Rung.Stage stage) {
-        add(
-                words,
-                () -> desk.session()
-                        .does(ChainEdits.hang(desk.session().build(), behind.id(), ChainEdits.Piece.of(name, stage))
-                                .allowed()
-                                .orElseThrow()));
-    }
-
-    private void add(String words, Runnable action) {
-        MenuItem item = new MenuItem(words);
-        item.setOnAction(e -> action.run());
-        hang.getItems().add(item);
+    private Optional<Network> network(Build build, Rung root) {
+        return Network.of(build, root, Reading.NOMINAL);
     }
 
     private void showChain() {
@@ -226,63 +264,72 @@ public final class PowerStage implements WorkStage {
             return;
         }
         levelText.setText(Math.round(level.getValue() * 100) + " %");
-        Evaluation evaluation = desk.session().evaluation().get();
-        Optional<Rung> source = Optional.ofNullable(chain.getValue());
-        ladder.setVisible(source.isPresent());
-        curve.setVisible(source.isPresent());
-        source.ifPresent(rung -> {
-            Optional<OperatingPoint> point = Network.of(evaluation.build(), rung, Reading.NOMINAL)
-                    .map(n -> n.solve(level.getValue(), demand.getValue().demand()));
-            point.ifPresent(p -> ladder.show(
-                    PowerDrawings.ladder(evaluation.build(), rung, p, selectedRung(evaluation.build())),
-                    desk.dark().get()));
-            evaluation.power().chains().stream()
-                    .filter(c -> c.source().equals(rung.id()))
-                    .findFirst()
-                    .ifPresent(c -> curve.show(
-                            discharge(c, evaluation.build()), desk.dark().get()));
-        });
+        Build build = desk.session().build();
+        Optional<Rung> root = Optional.ofNullable(chain.getValue());
+        if (root.isEmpty()) {
+            ladder.showEmpty();
+            facts.setText("");
+            showLower();
+            return;
+        }
+        // A chain that only charges is shown plugged in.
+        Optional<Network> shown =
+                network(build, root.get()).or(() -> Network.plugged(build, root.get(), Reading.NOMINAL));
+        OperatingPoint point = shown.map(n -> run.sample()
+                        .filter(s -> s.levels().size() == root.get().sources().size())
+                        .map(s -> n.solve(s.levels(), demand.getValue().demand()))
+                        .orElseGet(() -> n.solve(level.getValue(), demand.getValue().demand())))
+                .orElseGet(() -> OperatingPoint.none(demand.getValue().demand()));
+        ladder.show(root.get(), PowerDrawings.ladder(build, root.get(), point, selectedRung(build)));
+        facts.setText(result(root.get()).map(PowerStage::facts).orElse(""));
+        showLower();
     }
 
-    private static boldsatchel.drawing.Drawing discharge(ChainResult chain, Build build) {
-        return PowerDrawings.discharge(
-                chain, chain.run().end().kind().words(), build.brief().limits().hours());
+    private Optional<ChainResult> result(Rung root) {
+        return desk.session().evaluation().get().power().chains().stream()
+                .filter(c -> c.source().equals(root.id()))
+                .findFirst();
+    }
+
+    private static String facts(ChainResult c) {
+        String starts = c.startsDownTo()
+                .map(l -> l <= 0.005 ? "starts when empty" : "starts down to " + Math.round(l * 100) + " %")
+                .orElse("does not start");
+        String shelf = Double.isInfinite(c.offDays()) || c.offDays() > 3650
+                ? "off: years"
+                : c.offDays() > 730
+                        ? "off: flat after " + Math.round(c.offDays() / 365) + " years"
+                        : "off: flat after " + Units.format(c.offDays(), 0, "days");
+        String one = c.withoutOne()
+                .map(h -> " · one source gone: " + Units.format(h, 1, "h"))
+                .orElse("");
+        return starts + " · " + shelf + one;
+    }
+
+    /** Only the pane on show is filled. */
+    private void showLower() {
+        Build build = desk.session().build();
+        Optional<Rung> root = Optional.ofNullable(chain.getValue());
+        Optional<Network> network = root.flatMap(r -> network(build, r));
+        Node shown = lower.getChildren().isEmpty() ? run : lower.getChildren().getFirst();
+        if (shown == run) {
+            run.show(build, root.flatMap(this::result), network);
+        } else if (shown == charge) {
+            charge.show(build, desk.session().evaluation().get().power().charges());
+        } else if (shown == use) {
+            use.show();
+        } else if (shown == more) {
+            root.ifPresent(r -> more.show(build, r, network));
+        } else if (shown == card) {
+            Optional<VoltTable> table = root.flatMap(r -> VoltTable.of(build, r));
+            card.setVisible(table.isPresent());
+            table.ifPresent(t -> card.show(
+                    RunDrawings.voltCard(root.map(this::chainName).orElse(""), t), desk.dark().get()));
+        }
     }
 
     private String selectedRung(Build build) {
         String id = desk.session().selection().get();
-        return build.rungs()
-                .filter(r -> r.id().equals(id) || r.part().equals(Optional.of(id)))
-                .map(Rung::id)
-                .findFirst()
-                .orElse("");
-    }
-
-    private void remove() {
-        Build build = desk.session().build();
-        String id = selectedRung(build);
-        build.rungs().filter(r -> r.id().equals(id)).findFirst().ifPresent(r -> {
-            desk.session().selection().set("");
-            desk.session().does(ChainEdits.remove(build, r.id()).allowed().orElseThrow());
-        });
-    }
-
-    /** Up and down walk the rungs, Delete takes one out. */
-    private void key(KeyEvent e) {
-        List<Rung> rungs = Optional.ofNullable(chain.getValue())
-                .map(r -> r.walk().toList())
-                .orElse(List.of());
-        String id = selectedRung(desk.session().build());
-        int at = rungs.stream().map(Rung::id).toList().indexOf(id);
-        if (e.getCode() == KeyCode.DELETE) {
-            remove();
-        } else if (e.getCode() == KeyCode.DOWN && at + 1 < rungs.size()) {
-            desk.session().selection().set(rungs.get(at + 1).id());
-        } else if (e.getCode() == KeyCode.UP && at > 0) {
-            desk.session().selection().set(rungs.get(at - 1).id());
-        } else {
-            return;
-        }
-        e.consume();
+        return build.rung(id).or(() -> build.rungOf(id)).map(Rung::id).orElse("");
     }
 }

@@ -1,0 +1,87 @@
+package boldsatchel.desktop.controls;
+
+import boldsatchel.edit.Edit;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.Verdict;
+import java.util.List;
+import javafx.geometry.HPos;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** An edit tried out: what it would do to every verdict and finding, before it is taken. */
+public final class TrialBox extends VBox {
+
+    private static final double NOTHING = 5e-3;
+
+    /** Tries an edit on what is evaluated now. */
+    public TrialBox(Evaluation now, Edit edit, Runnable take, Runnable leave) {
+        super(4);
+        setId("trial");
+        getStyleClass().add("trial");
+        Evaluation then = Evaluator.evaluate(edit.change().apply(now.build()));
+        getChildren().addAll(Ui.words("Tried: " + edit.name(), "step-what"), verdicts(now, then), findings(now, then));
+        HBox choice = new HBox(
+                8,
+                Ui.button("take", "Take it", "Do this; it can be undone", take),
+                Ui.button("leave", "Leave it", "Change nothing", leave));
+        choice.setAlignment(Pos.CENTER_LEFT);
+        getChildren().add(choice);
+    }
+
+    private static GridPane verdicts(Evaluation now, Evaluation then) {
+        GridPane grid = new GridPane();
+        grid.setHgap(6);
+        ColumnConstraints name = new ColumnConstraints();
+        name.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().addAll(name, right(), right(), right());
+        for (Verdict before : now.verdicts()) {
+            Verdict after = then.verdict(before.kind());
+            boolean same = Double.compare(before.value(), after.value()) == 0
+                    || Math.abs(before.value() - after.value()) < NOTHING;
+            HBox head = new HBox(5, StateMark.of(after.state(), 10), Ui.label(before.kind().title()));
+            head.setAlignment(Pos.CENTER_LEFT);
+            Label to = Ui.label(
+                    same ? "same" : before.kind().format(after.value()), same ? "soft" : "step-result");
+            to.setMinWidth(USE_PREF_SIZE);
+            grid.addRow(
+                    grid.getRowCount(),
+                    head,
+                    Ui.label(before.kind().format(before.value()), "soft"),
+                    Ui.label(same ? "" : "→", "soft"),
+                    to);
+        }
+        return grid;
+    }
+
+    private static ColumnConstraints right() {
+        ColumnConstraints c = new ColumnConstraints();
+        c.setHalignment(HPos.RIGHT);
+        return c;
+    }
+
+    private static Label findings(Evaluation now, Evaluation then) {
+        List<String> before = graver(now);
+        List<String> after = graver(then);
+        long gone = before.stream().filter(m -> !after.contains(m)).count();
+        List<String> come = after.stream().filter(m -> !before.contains(m)).toList();
+        String words = gone + (gone == 1 ? " finding goes" : " findings go")
+                + (come.isEmpty() ? ", none comes." : ", " + come.size() + (come.size() == 1 ? " comes: " : " come, first: ")
+                        + come.getFirst());
+        return Ui.words(words, come.isEmpty() ? "soft" : "trial-comes");
+    }
+
+    private static List<String> graver(Evaluation e) {
+        return e.findings().stream()
+                .filter(f -> f.severity() != Severity.NOTE)
+                .map(Finding::message)
+                .toList();
+    }
+}

@@ -1,0 +1,61 @@
+package boldsatchel.desktop.power;
+
+import boldsatchel.build.Build;
+import boldsatchel.build.Facet;
+import boldsatchel.build.Family;
+import boldsatchel.build.Part;
+import boldsatchel.edit.ChainEdits;
+import boldsatchel.edit.ChainEdits.Piece;
+import boldsatchel.shelf.Library;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** What a chain can be built of: rungs that are no parts, parts of the build that hang nowhere yet, and parts off the shelf. */
+final class Kit {
+
+    private static final List<Family> ON_SHELF =
+            List.of(Family.BATTERY, Family.CHARGER, Family.CONVERTER, Family.X86_BOARD, Family.SINGLE_BOARD, Family.SCREEN, Family.COOLING);
+
+    private Kit() {}
+
+    /** Parts of the build that could hang in a chain and do not. */
+    static List<Piece> loose(Build build) {
+        return build.parts().stream()
+                .filter(Kit::electric)
+                .filter(p -> build.rungs().noneMatch(r -> r.parts().contains(p.id())))
+                .map(Piece::of)
+                .toList();
+    }
+
+    static boolean electric(Part p) {
+        return p.givesPower()
+                || p.facet(Facet.DrawsPower.class).isPresent()
+                || p.facet(Facet.Converts.class).isPresent()
+                || p.facet(Facet.ShowsLevel.class).isPresent()
+                || p.facet(Facet.Charges.class).isPresent();
+    }
+
+    /** Parts off the shelf by what they are for. */
+    static Map<Family, List<Piece>> shelf(Library library) {
+        Map<Family, List<Piece>> shelf = new LinkedHashMap<>();
+        for (Family family : ON_SHELF) {
+            shelf.put(
+                    family,
+                    library.parts().stream()
+                            .filter(p -> p.family() == family)
+                            .filter(Kit::electric)
+                            .map(Piece::fresh)
+                            .toList());
+        }
+        return shelf;
+    }
+
+    /** Everything at hand, what is in the build first. */
+    static List<Piece> atHand(Build build) {
+        List<Piece> pieces = new ArrayList<>(loose(build));
+        pieces.addAll(ChainEdits.usual());
+        return pieces;
+    }
+}

@@ -1,0 +1,236 @@
+package boldsatchel.desktop.power;
+
+import boldsatchel.build.Mode;
+import boldsatchel.build.UseProfile;
+import boldsatchel.build.UseProfile.Program;
+import boldsatchel.build.UseProfile.Step;
+import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.controls.UnitField;
+import boldsatchel.drawing.RunDrawings;
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
+import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Quantity;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The judged use profile as a band of time: steps are picked, stretched by their edges, split and taken out. */
+final class UsePane extends VBox {
+
+    private static final double LEAST_MINUTES = 0.5;
+
+    private final Desk desk;
+    private final DrawingView band = new DrawingView().atMost(4.4);
+    private final VBox fields = new VBox(6);
+    private int selected;
+    private Optional<Integer> stretched = Optional.empty();
+    private Optional<UseProfile> shown = Optional.empty();
+
+    UsePane(Desk desk) {
+        super(8);
+        this.desk = desk;
+        band.setId("cycle");
+        band.setMinHeight(96);
+        band.setPrefHeight(104);
+        band.setOnMousePressed(e -> {
+            stretched = RunDrawings.edgeAt(profile(), band.toFrame(e.getX(), e.getY()).getX());
+            if (stretched.isEmpty()) {
+                band.subjectAt(e.getX(), e.getY())
+                        .filter(id -> id.startsWith("step-"))
+                        .ifPresent(id -> select(Integer.parseInt(id.substring(5))));
+            }
+        });
+        band.setOnMouseDragged(e -> stretched.ifPresent(
+                k -> stretch(k, RunDrawings.minutesAt(profile(), band.toFrame(e.getX(), e.getY()).getX()))));
+        band.setOnMouseReleased(e -> {
+            stretched = Optional.empty();
+            desk.session().dropped();
+        });
+        getChildren().addAll(band, fields);
+    }
+
+    private UseProfile profile() {
+        return desk.session().build().brief().profile();
+    }
+
+    private Step step() {
+        return profile().steps().get(selected);
+    }
+
+    private void select(int k) {
+        selected = k;
+        shown = Optional.empty();
+        show();
+    }
+
+    /** Shows the judged profile. */
+    void show() {
+        selected = Math.clamp(selected, 0, profile().steps().size() - 1);
+        band.show(RunDrawings.cycle(profile(), selected), desk.dark().get());
+        if (!shown.equals(Optional.of(profile())) && stretched.isEmpty()) {
+            shown = Optional.of(profile());
+            fill();
+        }
+    }
+
+    private Edit edit(String name, Function<UseProfile, UseProfile> change) {
+        return Edits.brief(name, b -> {
+            List<UseProfile> profiles = new ArrayList<>(b.profiles());
+            profiles.set(0, change.apply(b.profile()));
+            return b.withProfiles(profiles);
+        });
+    }
+
+    private void change(String what, Step changed) {
+        int k = selected;
+        desk.session().does(edit("change " + what + " of " + changed.name(), p -> p.with(k, changed)));
+    }
+
+    /** Moves the border between a step and the next; what one gains the other loses. */
+    private void stretch(int k, double minutes) {
+        UseProfile p = profile();
+        double from = p.steps().stream().limit(k).mapToDouble(Step::minutes).sum();
+        double both = p.steps().get(k).minutes() + p.steps().get(k + 1).minutes();
+        double first = Math.clamp(Math.rint((minutes - from) * 2) / 2, LEAST_MINUTES, both - LEAST_MINUTES);
+        desk.session()
+                .drags(edit(
+                        "change how long " + p.steps().get(k).name() + " lasts",
+                        q -> q.with(k, q.steps().get(k).lasting(first))
+                                .with(k + 1, q.steps().get(k + 1).lasting(both - first))));
+    }
+
+    private void fill() {
+        Step s = step();
+        TextField name = new TextField(s.name());
+        name.setId("step-name");
+        name.setPrefColumnCount(11);
+        name.setOnAction(e -> change("the name", s.named(name.getText())));
+        Mode[] modes = {Mode.OFF, Mode.SLEEP, Mode.IDLE, Mode.BUSY};
+        ComboBox<Mode> mode = Ui.choice("step-mode", modes, s.mode(), Mode::words);
+        mode.setOnAction(e -> change("the mode", s.in(mode.getValue())));
+        UnitField minutes = UnitField.required(
+                        "step-minutes", Quantity.MINUTES, v -> change("the minutes", s.lasting(v)))
+                .wide(5);
+        minutes.show(s.minutes());
+        UnitField bright = UnitField.required("step-brightness", Quantity.SHARE, v -> change("the brightness", s.at(v)))
+                .wide(4);
+        bright.show(s.brightness());
+        UnitField refreshes = UnitField.optional(
+                        "step-refreshes", Quantity.COUNT, v -> change("the refreshes", s.refreshing(v)))
+                .wide(4);
+        refreshes.show(s.refreshesPerMinute());
+        HBox first = row(
+                Ui.label("step"), name, mode, minutes, Ui.label("screen"), bright, Ui.label("paper refreshes/min"), refreshes);
+        HBox buttons = row(
+                Ui.button("split-step", "Split", "Make two steps of half the time each", this::split),
+                Ui.button("drop-step", "Take out", "Take this step out of the cycle", this::drop));
+        first.getChildren().addAll(Ui.spring());
+        first.getChildren().addAll(buttons.getChildren());
+        fields.getChildren().setAll(first, program(s));
+    }
+
+    private static HBox row(javafx.scene.Node... nodes) {
+        HBox row = new HBox(6, nodes);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    /** What the computer runs in the step. */
+    private HBox program(Step s) {
+        if (s.program().isEmpty()) {
+            return row(
+                    Ui.label("The board draws what its mode says.", "soft"),
+                    Ui.button(
+                            "add-program",
+                            "A program runs",
+                            "Say which program runs, and how hard it works the board",
+                            () -> change(
+                                    "the program",
+                                    s.running(Optional.of(new Program("program", 30, 0.5, 0.2, Optional.empty()))))));
+        }
+        Program p = s.program().get();
+        TextField name = new TextField(p.name());
+        name.setId("program-name");
+        name.setPrefColumnCount(9);
+        name.setOnAction(e -> program(
+                s, new Program(name.getText(), p.framesPerSecond(), p.processor(), p.graphics(), p.watts())));
+        UnitField frames = UnitField.required(
+                        "program-frames",
+                        Quantity.COUNT,
+                        v -> program(s, new Program(p.name(), v, p.processor(), p.graphics(), p.watts())))
+                .wide(3);
+        frames.show(p.framesPerSecond());
+        UnitField processor = UnitField.required(
+                        "program-processor",
+                        Quantity.SHARE,
+                        v -> program(s, new Program(p.name(), p.framesPerSecond(), v, p.graphics(), p.watts())))
+                .wide(4);
+        processor.show(p.processor());
+        UnitField graphics = UnitField.required(
+                        "program-graphics",
+                        Quantity.SHARE,
+                        v -> program(s, new Program(p.name(), p.framesPerSecond(), p.processor(), v, p.watts())))
+                .wide(4);
+        graphics.show(p.graphics());
+        UnitField watts = UnitField.optional(
+                        "program-watts",
+                        Quantity.POWER,
+                        v -> program(
+                                s,
+                                new Program(
+                                        p.name(),
+                                        p.framesPerSecond(),
+                                        p.processor(),
+                                        p.graphics(),
+                                        v.map(Figure::measured))))
+                .wide(5);
+        watts.show(p.watts().map(Figure::value));
+        return row(
+                Ui.label("runs"),
+                name,
+                frames,
+                Ui.label("frames/s, processor"),
+                processor,
+                Ui.label("graphics"),
+                graphics,
+                Ui.label("board reads"),
+                watts,
+                Ui.label(p.watts().isPresent() ? "measured" : "else estimated from the loads: a guess", "soft"),
+                Ui.button("drop-program", "×", "No program", () -> change("the program", s.running(Optional.empty()))));
+    }
+
+    private void program(Step s, Program program) {
+        change("the program", s.running(Optional.of(program)));
+    }
+
+    private void split() {
+        int k = selected;
+        desk.session().does(edit("split " + step().name(), p -> {
+            List<Step> steps = new ArrayList<>(p.steps());
+            Step half = steps.get(k).lasting(steps.get(k).minutes() / 2);
+            steps.set(k, half);
+            steps.add(k + 1, half.named(half.name() + " 2"));
+            return new UseProfile(p.name(), steps);
+        }));
+    }
+
+    private void drop() {
+        int k = selected;
+        if (profile().steps().size() > 1) {
+            desk.session().does(edit("take out " + step().name(), p -> {
+                List<Step> steps = new ArrayList<>(p.steps());
+                steps.remove(k);
+                return new UseProfile(p.name(), steps);
+            }));
+        }
+    }
+}
