@@ -193,6 +193,9 @@ public sealed interface Facet {
      */
     record Adapter(double outV, double outA, Figure outOhms) implements Facet {}
 
+    /** Stands beside the machine rather than in it: a charging dock. It needs no place and is not carried. */
+    record StaysBeside() implements Facet {}
+
     /**
      * Has a charger of its own inside, as power banks do.
      *
@@ -344,6 +347,7 @@ public sealed interface Facet {
                 Manages.class,
                 Offers.class,
                 Adapter.class,
+                StaysBeside.class,
                 Recharges.class,
                 Charges.class,
                 ShowsLevel.class,

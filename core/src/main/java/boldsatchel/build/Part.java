@@ -83,12 +83,13 @@ public record Part(
 
     /** Whether a chain can begin with it: a store of energy or a mains adapter. */
     public boolean givesPower() {
-        return isSource() || staysOutside();
+        return isSource() || facet(Facet.Adapter.class).isPresent();
     }
 
     /** Whether it is plugged in rather than built in: it needs no place and is not carried. */
     public boolean staysOutside() {
-        return facet(Facet.Adapter.class).isPresent();
+        return facet(Facet.Adapter.class).isPresent()
+                || facet(Facet.StaysBeside.class).isPresent();
     }
 
     /** Energy of its cells by the label, Wh; 0 for what stores none. */

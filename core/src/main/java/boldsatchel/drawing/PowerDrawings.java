@@ -8,13 +8,16 @@ import boldsatchel.drawing.Mark.Align;
 import boldsatchel.power.Breach;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.quantity.Units;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The power chain as a ladder. */
 public final class PowerDrawings {
 
     /** Height of a row, mm. */
     public static final double ROW = 6.4;
+
     private static final double INDENT = 5;
     private static final double NAME_WIDTH = 104;
     private static final double[] COLUMNS = {121, 137, 154, 171};
@@ -181,6 +184,22 @@ public final class PowerDrawings {
     public static boolean isUpperEdge(double y) {
         double inRow = (-y / ROW) - Math.floor(-y / ROW);
         return inRow < 0.3;
+    }
+
+    /** Id of the rung whose row is at a point of the ladder's frame. */
+    public static Optional<String> rungAt(Rung source, double y) {
+        List<Rung> rows = rows(source).toList();
+        int row = (int) Math.floor(-y / ROW);
+        return row >= 0 && row < rows.size() ? Optional.of(rows.get(row).id()) : Optional.empty();
+    }
+
+    /** Rungs in the order they are drawn: the sources of a joint before the joint. */
+    private static Stream<Rung> rows(Rung rung) {
+        return Stream.of(
+                        rung.joined().stream().flatMap(PowerDrawings::rows),
+                        Stream.of(rung),
+                        rung.feeds().stream().flatMap(PowerDrawings::rows))
+                .flatMap(s -> s);
     }
 
     /** Upper edge of the row at a point of the ladder's frame, mm. */

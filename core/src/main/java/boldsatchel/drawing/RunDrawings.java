@@ -87,8 +87,10 @@ public final class RunDrawings {
                             .flatMap(p -> p.facet(Facet.Converts.class))
                             .isPresent())
                     .toList();
-            double high = samples.stream().mapToDouble(Discharge.Sample::volts).max().orElse(1);
-            double low = samples.stream().mapToDouble(Discharge.Sample::volts).min().orElse(0);
+            double high =
+                    samples.stream().mapToDouble(Discharge.Sample::volts).max().orElse(1);
+            double low =
+                    samples.stream().mapToDouble(Discharge.Sample::volts).min().orElse(0);
             for (Rung rail : rails) {
                 double v = chain.half().rung(rail.id()).orElseThrow().voltsOut();
                 high = Math.max(high, v);
@@ -110,7 +112,8 @@ public final class RunDrawings {
                 }
                 if (curve.size() > 1) {
                     s.curve(curve, 0.45, Ink.INK, rail.id());
-                    double y = scale.y(chain.half().rung(rail.id()).orElseThrow().voltsOut());
+                    double y =
+                            scale.y(chain.half().rung(rail.id()).orElseThrow().voltsOut());
                     if (Math.abs(y - lastY) > TEXT) {
                         s.text(
                                 WIDTH + 1.5,
@@ -119,7 +122,13 @@ public final class RunDrawings {
                                 Align.LEFT,
                                 false,
                                 Ink.INK,
-                                Units.format(chain.half().rung(rail.id()).orElseThrow().voltsOut(), 1, "V") + " rail",
+                                Units.format(
+                                                chain.half()
+                                                        .rung(rail.id())
+                                                        .orElseThrow()
+                                                        .voltsOut(),
+                                                1,
+                                                "V") + " rail",
                                 rail.id());
                         lastY = y;
                     }
@@ -129,7 +138,15 @@ public final class RunDrawings {
                     .map(sm -> s.point(x(sm.hours()), scale.y(sm.volts())))
                     .toList();
             s.curve(terminals, 0.8, Ink.ACCENT, chain.source());
-            s.text(1.5, base + VOLTS_HEIGHT + 1.5, TEXT, Align.LEFT, false, Ink.ACCENT, "at the source's terminals", "");
+            s.text(
+                    1.5,
+                    base + VOLTS_HEIGHT + 1.5,
+                    TEXT,
+                    Align.LEFT,
+                    false,
+                    Ink.ACCENT,
+                    "at the source's terminals",
+                    "");
         }
 
         private double rung(Discharge.Sample sample, String id) {
@@ -149,7 +166,8 @@ public final class RunDrawings {
                 s.line(0, y, WIDTH, y, 0.12, false, Ink.FAINT, "");
                 s.text(-1.5, y - 1.2, TEXT, Align.RIGHT, false, Ink.SOFT, percent + " %", "");
             }
-            double mostA = samples.stream().mapToDouble(Discharge.Sample::amps).max().orElse(1) * 1.1;
+            double mostA =
+                    samples.stream().mapToDouble(Discharge.Sample::amps).max().orElse(1) * 1.1;
             List<Point> amps = samples.stream()
                     .map(sm -> s.point(x(sm.hours()), sm.amps() / mostA * LEVEL_HEIGHT))
                     .toList();
@@ -187,13 +205,21 @@ public final class RunDrawings {
             double end = x(run.hours());
             wantedHours.ifPresent(wanted -> {
                 s.line(x(wanted), 0, x(wanted), top, Sketch.WIDE, true, Ink.INK, "");
-                s.text(x(wanted) - 1.5, LEVEL_HEIGHT + 1.5, TEXT, Align.RIGHT, false, Ink.INK, "wanted "
-                        + Units.format(wanted, 1, "h"), "");
+                s.text(
+                        x(wanted) - 1.5,
+                        LEVEL_HEIGHT + 1.5,
+                        TEXT,
+                        Align.RIGHT,
+                        false,
+                        Ink.INK,
+                        "wanted " + Units.format(wanted, 1, "h"),
+                        "");
             });
             crossing(VoltTable.warnLevel(build, network), "a warning belongs here", VOLTS_HEIGHT - 5);
             chain.startsDownTo()
                     .filter(l -> l > run.endLevel() + 0.03)
-                    .ifPresent(l -> crossing(l, "does not start below " + Math.round(l * 100) + " %", VOLTS_HEIGHT - 10));
+                    .ifPresent(
+                            l -> crossing(l, "does not start below " + Math.round(l * 100) + " %", VOLTS_HEIGHT - 10));
             s.line(end, 0, end, top, 0.7, false, Ink.STOP, "");
             s.text(
                     end,
@@ -207,11 +233,14 @@ public final class RunDrawings {
         }
 
         private void crossing(double level, String words, double up) {
-            chain.run().samples().stream().filter(sm -> sm.level() <= level).findFirst().ifPresent(sm -> {
-                double x = x(sm.hours());
-                s.line(x, 0, x, LEVEL_HEIGHT + GAP + VOLTS_HEIGHT, Sketch.WIDE, true, Ink.WATCH, "");
-                s.text(x - 1.5, LEVEL_HEIGHT + GAP + up, TEXT, Align.RIGHT, false, Ink.WATCH, words, "");
-            });
+            chain.run().samples().stream()
+                    .filter(sm -> sm.level() <= level)
+                    .findFirst()
+                    .ifPresent(sm -> {
+                        double x = x(sm.hours());
+                        s.line(x, 0, x, LEVEL_HEIGHT + GAP + VOLTS_HEIGHT, Sketch.WIDE, true, Ink.WATCH, "");
+                        s.text(x - 1.5, LEVEL_HEIGHT + GAP + up, TEXT, Align.RIGHT, false, Ink.WATCH, words, "");
+                    });
         }
 
         void scrubbed(Discharge.Sample at) {
@@ -259,8 +288,8 @@ public final class RunDrawings {
             s.text(4, height / 2, TEXT * 1.2, Align.LEFT, true, Ink.STOP, "never full from this supply", "");
             return s.done("Charge", wide + LEFT + RIGHT, height + 16);
         }
-        boolean alsoRunning = Double.isFinite(charge.running().hours())
-                && charge.running().hours() > off.hours() * 1.01;
+        boolean alsoRunning =
+                Double.isFinite(charge.running().hours()) && charge.running().hours() > off.hours() * 1.01;
         double most = (alsoRunning ? Math.min(charge.running().hours(), off.hours() * 4) : off.hours()) * 1.05;
         double mostA =
                 off.samples().stream().mapToDouble(Discharge.Sample::amps).max().orElse(1) * 1.15;
@@ -287,8 +316,15 @@ public final class RunDrawings {
                 .toList();
         s.curve(amps, 0.5, Ink.WATCH, "");
         s.text(1.5, height + 2, TEXT, Align.LEFT, false, Ink.ACCENT, "charge", "");
-        s.text(18, height + 2, TEXT, Align.LEFT, false, Ink.WATCH, "and current, at first "
-                + Units.format(off.samples().getFirst().amps(), 2, "A"), "");
+        s.text(
+                18,
+                height + 2,
+                TEXT,
+                Align.LEFT,
+                false,
+                Ink.WATCH,
+                "and current, at first " + Units.format(off.samples().getFirst().amps(), 2, "A"),
+                "");
         return s.done("Charge", wide + LEFT + RIGHT, height + 16);
     }
 
@@ -310,12 +346,28 @@ public final class RunDrawings {
             UseProfile.Step step = profile.steps().get(k);
             double width = step.minutes() / total * wide;
             String id = "step-" + k;
-            double tall = height * (step.mode() == Mode.OFF
-                    ? 0.2
-                    : step.mode() == Mode.SLEEP ? 0.35 : step.mode() == Mode.IDLE ? 0.65 : 1);
+            double tall = height
+                    * (step.mode() == Mode.OFF
+                            ? 0.2
+                            : step.mode() == Mode.SLEEP ? 0.35 : step.mode() == Mode.IDLE ? 0.65 : 1);
             s.fill(at, 0, width, height, Ink.PAPER, 1, id);
-            s.fill(at, 0, width, tall, step.brightness() > 0.5 ? Ink.ENERGY : step.brightness() > 0 ? Ink.POWER : Ink.OTHER, 1, id);
-            s.frame(at, 0, width, height, k == selected ? 0.9 : Sketch.NARROW, false, k == selected ? Ink.ACCENT : Ink.INK, id);
+            s.fill(
+                    at,
+                    0,
+                    width,
+                    tall,
+                    step.brightness() > 0.5 ? Ink.ENERGY : step.brightness() > 0 ? Ink.POWER : Ink.OTHER,
+                    1,
+                    id);
+            s.frame(
+                    at,
+                    0,
+                    width,
+                    height,
+                    k == selected ? 0.9 : Sketch.NARROW,
+                    false,
+                    k == selected ? Ink.ACCENT : Ink.INK,
+                    id);
             s.fitted(at + 1.5, 9, TEXT, width - 3, Align.LEFT, k == selected, Ink.INK, step.name(), id);
             s.fitted(
                     at + 1.5,
@@ -330,8 +382,16 @@ public final class RunDrawings {
                     id);
             at += width;
         }
-        s.text(0, height + 1.5, TEXT, Align.LEFT, false, Ink.SOFT, "one cycle of " + Units.format(total)
-                + " min, over and over; drag an edge to change how long a step lasts", "");
+        s.text(
+                0,
+                height + 1.5,
+                TEXT,
+                Align.LEFT,
+                false,
+                Ink.SOFT,
+                "one cycle of " + Units.format(total)
+                        + " min, over and over; drag an edge to change how long a step lasts",
+                "");
         return s.done("Cycle of use", wide + 4, height + 8);
     }
 
@@ -369,9 +429,7 @@ public final class RunDrawings {
             double y = -row * (n + 1) + 1;
             boolean warn = r.level() <= table.warnLevel();
             s.line(2, y + row - 1.2, wide - 2, y + row - 1.2, 0.12, false, Ink.FAINT, "");
-            String[] texts = {
-                Math.round(r.level() * 100) + " %", volts(r.restV()), volts(r.idleV()), volts(r.busyV())
-            };
+            String[] texts = {Math.round(r.level() * 100) + " %", volts(r.restV()), volts(r.idleV()), volts(r.busyV())};
             for (int i = 0; i < texts.length; i++) {
                 s.text(columns[i], y, 3.4, Align.RIGHT, i == 0 || warn, warn ? Ink.STOP : Ink.INK, texts[i], "");
             }

@@ -112,15 +112,14 @@ public final class ChainEdits {
      * @param at id of the rung it was dropped on; absent for the empty ground
      */
     public static Attempt put(Build build, Piece piece, Optional<String> at, Place place) {
-        Optional<Part> part = piece.fresh().or(() -> piece.stage() instanceof Rung.OfPart of
-                ? build.part(of.part())
-                : Optional.empty());
+        Optional<Part> part = piece.fresh()
+                .or(() -> piece.stage() instanceof Rung.OfPart of ? build.part(of.part()) : Optional.empty());
         boolean source = part.filter(Part::givesPower).isPresent() && piece.stage() instanceof Rung.OfPart;
         if (at.isEmpty()) {
             return source
                     ? start(build, piece)
-                    : new Attempt.Refused("A chain begins with a battery, a power bank or a mains adapter. Drop " + piece.name()
-                            + " on a rung.");
+                    : new Attempt.Refused("A chain begins with a battery, a power bank or a mains adapter. Drop "
+                            + piece.name() + " on a rung.");
         }
         String rung = at.get();
         if (source) {
@@ -154,7 +153,7 @@ public final class ChainEdits {
                 Piece.of("switch", slideSwitch(8)),
                 Piece.of("plug", connector(5)),
                 Piece.of("protection", protection(false, 15)),
-                Piece.of("balancing protection", protection(true, 15)),
+                Piece.of("balancer", protection(true, 15)),
                 Piece.of("diode", SCHOTTKY),
                 Piece.of("ideal diode", IDEAL_DIODE),
                 Piece.of("capacitor", new Rung.Capacitor(Figure.guess(0.1))));
@@ -220,13 +219,13 @@ public final class ChainEdits {
         if (moved.isEmpty() || target.isEmpty()) {
             return new Attempt.Refused("That rung is not in the chain any more.");
         }
-        if (moved.get().walk().anyMatch(r -> r.id().equals(to))) {
-            return new Attempt.Refused(moved.get().name(build) + " cannot hang below itself.");
-        }
         boolean source = build.partOf(moved.get()).filter(Part::givesPower).isPresent()
                 || moved.get().stage() instanceof Rung.Join;
         if (source) {
             return new Attempt.Refused(moved.get().name(build) + " begins its chain. Move what hangs on it instead.");
+        }
+        if (moved.get().walk().anyMatch(r -> r.id().equals(to))) {
+            return new Attempt.Refused(moved.get().name(build) + " cannot hang below itself.");
         }
         return Attempt.on(
                 build,

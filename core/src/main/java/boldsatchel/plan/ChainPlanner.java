@@ -29,6 +29,13 @@ final class ChainPlanner {
     private static final double LOAD_WIRE_MM = 120;
     /** Loads below this need no pair of wires worth planning, W. */
     private static final double SMALL_W = 2;
+    /** A source whose voltage changes by less than this holds it. */
+    private static final double STEADY_V = 0.1;
+
+    /** Resistance from a bank's cells to a board: output, diode, switch, plugs, wires; a guess. */
+    private static final double PATH_OHMS = 0.08;
+
+    private static final double STEADY_DROP_SHARE = 0.008;
 
     private final Build base;
     private final List<Part> added = new ArrayList<>();
@@ -164,10 +171,11 @@ final class ChainPlanner {
     private List<Rung> feeds() {
         List<Rung> feeds = new ArrayList<>();
         List<Part> rest = new ArrayList<>();
+        double peakA = loads.stream().mapToDouble(ChainPlanner::mostW).sum() / lowV;
         for (Part load : loads) {
             Facet.DrawsPower d = draws(load);
-            boolean straight = d.lowV() <= lowV * 1.001 && d.highV() >= highV * 0.999;
-            boolean steady = highV - lowV < 0.1 && d.lowV() < lowV && d.highV() >= highV;
+            boolean straight = highV - lowV >= STEADY_V && d.lowV() <= lowV * 1.001 && d.highV() >= highV * 0.999;
+            boolean steady = highV - lowV < STEADY_V && d.lowV() <= lowV - peakA * PATH_OHMS && d.highV() >= highV;
             if (straight || steady) {
                 feeds.add(hung(load, lowV));
                 reasons.add(load.name() + " hangs straight on the source: it bears " + n(d.lowV()) + " to "
@@ -230,7 +238,9 @@ final class ChainPlanner {
 
     private Rung wire(String id, double steadyA, double peakA, double lengthMm, List<Rung> feeds) {
         double amps = Math.max(steadyA, peakA / Sizing.HEADROOM);
-        OptionalInt awg = Sizing.gauge(amps, lengthMm, lowV * Sizing.DROP_SHARE);
+        // A steady supply has little voltage to lose before the board stops; cells have more.
+        double share = highV - lowV < STEADY_V ? STEADY_DROP_SHARE : Sizing.DROP_SHARE;
+        OptionalInt awg = Sizing.gauge(amps, lengthMm, lowV * share);
         int gauge = awg.orElse(10);
         if (id.equals("main-wire")) {
             reasons.add("Main wires of AWG " + gauge + ": " + n(amps) + " A with a quarter on top is within the "

@@ -88,7 +88,7 @@ public final class Supplies {
      * @param lossW lost between cells and loads in the busiest step
      * @param seen who knows how full it is
      * @param largestWh energy of its largest battery, by the label
-     * @param carriage that against the limits carriers commonly set
+     * @param carriage that, and whether the carrier is to be asked: limits of 100 and 160 Wh are common
      * @param reasons why it is made up as it is
      */
     public record Option(
@@ -352,14 +352,13 @@ public final class Supplies {
         boolean bank =
                 stores.stream().anyMatch(p -> p.facet(Facet.PowerBank.class).isPresent());
         if (stores.isEmpty()) {
-            return "nothing to see";
+            return "–";
         }
-        return counted || tells ? "the computer" : bank ? "only its own gauge" : "volts by the table";
+        return counted || tells ? "computer" : bank ? "its own gauge" : "voltmeter";
     }
 
     private static String carriage(double wh) {
-        return wh == 0
-                ? "no battery"
-                : wh <= 100 ? "under 100 Wh each" : wh <= 160 ? "100 to 160 Wh: ask" : "over 160 Wh: ask";
+        String each = Math.round(wh) + " Wh";
+        return wh == 0 ? "–" : wh <= 100 ? each : "ask: " + each;
     }
 }

@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import boldsatchel.build.Build;
 import boldsatchel.build.Part;
 import boldsatchel.fit.Stack;
-import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Network;
+import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
@@ -40,9 +40,14 @@ public class DrawingsTest {
         all.add(PackDrawings.side(e));
         ChainResult chain = e.power().chains().getFirst();
         all.add(PowerDrawings.ladder(build, build.chain().getFirst(), chain.busiest(), ""));
-        Network network = Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        Network network =
+                Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
         all.add(RunDrawings.discharge(
-                build, chain, network, Optional.of(5.0), Optional.of(chain.run().samples().getFirst())));
+                build,
+                chain,
+                network,
+                Optional.of(5.0),
+                Optional.of(chain.run().samples().getFirst())));
         all.add(RunDrawings.cycle(build.brief().profile(), 0));
         all.add(RunDrawings.voltCard(
                 "pack", VoltTable.of(build, build.chain().getFirst()).orElseThrow()));

@@ -17,8 +17,9 @@ import javafx.animation.AnimationTimer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ButtonBase;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -26,7 +27,7 @@ import javax.imageio.ImageIO;
 /** Takes pictures of the window. */
 final class Shots {
 
-    private static final Duration SETTLE = Duration.millis(350);
+    private static final Duration SETTLE = Duration.millis(400);
 
     private Shots() {}
 
@@ -60,6 +61,12 @@ final class Shots {
                     "Power",
                     false,
                     a -> a.desk().session().selection().set("main-wire")),
+            new Shot("power-remedy.png", "cave-survey", "Power", false, a -> press(a, "#try-power-level-unseen-0")),
+            new Shot("power-charge.png", "orchard-ledger", "Power", false, a -> press(a, "#tab-charge")),
+            new Shot("power-use.png", "cave-survey", "Power", false, a -> press(a, "#tab-use")),
+            new Shot("power-hour.png", "harbour-watch", "Power", false, a -> press(a, "#tab-another-hour")),
+            new Shot("power-compare.png", "cave-survey", "Power", false, a -> press(a, "#compare-supplies")),
+            new Shot("power-suggest.png", "harbour-watch", "Power", false, a -> press(a, "#suggest")),
             new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),
             new Shot(
                     "pack-lid-clash.png",
@@ -67,7 +74,7 @@ final class Shots {
                     "Pack",
                     false,
                     a -> a.desk().session().selection().set("ball")),
-            new Shot("pack-core.png", "harbour-watch", "Pack", false, Shots::drill),
+            new Shot("pack-core.png", "harbour-watch", "Pack", false, a -> press(a, "#core-sample")),
             new Shot(
                     "pack-dark.png",
                     "cave-survey",
@@ -76,10 +83,10 @@ final class Shots {
                     a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
             new Shot("book.png", "orchard-ledger", "Book", false, a -> {}));
 
-    /** Switches the core sample on, as a click would. */
-    private static void drill(App app) {
-        if (app.scene().lookup("#core-sample") instanceof ToggleButton core) {
-            core.fire();
+    /** Presses a button, as a click would. */
+    private static void press(App app, String button) {
+        if (app.scene().lookup(button) instanceof ButtonBase found) {
+            found.fire();
         }
     }
 
@@ -104,6 +111,18 @@ final class Shots {
         PauseTransition pause = new PauseTransition(SETTLE);
         pause.setOnFinished(e -> then.run());
         pause.play();
+    }
+
+    /** Runs something once nothing on show is still being reckoned. */
+    private static void afterWork(Scene scene, Runnable then) {
+        afterPulses(() -> {
+            boolean busy = scene.getRoot().lookupAll(".progress-bar").stream().anyMatch(Node::isVisible);
+            if (busy) {
+                afterWork(scene, then);
+            } else {
+                then.run();
+            }
+        });
     }
 
     private static void take(Scene scene, Path to) {
@@ -139,7 +158,7 @@ final class Shots {
         app.frame().open(shot.stage());
         app.show(stage);
         shot.prepare().accept(app);
-        afterPulses(() -> {
+        afterWork(app.scene(), () -> {
             take(app.scene(), folder.resolve(shot.file()));
             app.close();
             next(stage, folder, left);

@@ -4,7 +4,6 @@ import boldsatchel.edit.Edit;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
-import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
 import javafx.geometry.HPos;
@@ -27,13 +26,17 @@ public final class TrialBox extends VBox {
         setId("trial");
         getStyleClass().add("trial");
         Evaluation then = Evaluator.evaluate(edit.change().apply(now.build()));
-        getChildren().addAll(Ui.words("Tried: " + edit.name(), "step-what"), verdicts(now, then), findings(now, then));
         HBox choice = new HBox(
                 8,
                 Ui.button("take", "Take it", "Do this; it can be undone", take),
                 Ui.button("leave", "Leave it", "Change nothing", leave));
         choice.setAlignment(Pos.CENTER_LEFT);
-        getChildren().add(choice);
+        getChildren()
+                .addAll(
+                        Ui.words("Tried: " + edit.name(), "step-what"),
+                        choice,
+                        verdicts(now, then),
+                        findings(now, then));
     }
 
     private static GridPane verdicts(Evaluation now, Evaluation then) {
@@ -46,10 +49,10 @@ public final class TrialBox extends VBox {
             Verdict after = then.verdict(before.kind());
             boolean same = Double.compare(before.value(), after.value()) == 0
                     || Math.abs(before.value() - after.value()) < NOTHING;
-            HBox head = new HBox(5, StateMark.of(after.state(), 10), Ui.label(before.kind().title()));
+            HBox head = new HBox(
+                    5, StateMark.of(after.state(), 10), Ui.label(before.kind().title()));
             head.setAlignment(Pos.CENTER_LEFT);
-            Label to = Ui.label(
-                    same ? "same" : before.kind().format(after.value()), same ? "soft" : "step-result");
+            Label to = Ui.label(same ? "same" : before.kind().format(after.value()), same ? "soft" : "step-result");
             to.setMinWidth(USE_PREF_SIZE);
             grid.addRow(
                     grid.getRowCount(),
@@ -68,20 +71,19 @@ public final class TrialBox extends VBox {
     }
 
     private static Label findings(Evaluation now, Evaluation then) {
-        List<String> before = graver(now);
-        List<String> after = graver(then);
+        List<String> before = messages(now);
+        List<String> after = messages(then);
         long gone = before.stream().filter(m -> !after.contains(m)).count();
         List<String> come = after.stream().filter(m -> !before.contains(m)).toList();
-        String words = gone + (gone == 1 ? " finding goes" : " findings go")
-                + (come.isEmpty() ? ", none comes." : ", " + come.size() + (come.size() == 1 ? " comes: " : " come, first: ")
-                        + come.getFirst());
+        String words = gone
+                + (gone == 1 ? " finding goes" : " findings go")
+                + (come.isEmpty()
+                        ? ", none comes."
+                        : ", " + come.size() + (come.size() == 1 ? " comes: " : " come, first: ") + come.getFirst());
         return Ui.words(words, come.isEmpty() ? "soft" : "trial-comes");
     }
 
-    private static List<String> graver(Evaluation e) {
-        return e.findings().stream()
-                .filter(f -> f.severity() != Severity.NOTE)
-                .map(Finding::message)
-                .toList();
+    private static List<String> messages(Evaluation e) {
+        return e.findings().stream().map(Finding::message).toList();
     }
 }

@@ -60,6 +60,12 @@ public final class UnitField extends VBox {
         return new UnitField(id, quantity, true, accept);
     }
 
+    /** What the empty field says. */
+    public UnitField prompt(String words) {
+        text.setPromptText(words);
+        return this;
+    }
+
     /** Width of the text field in letters. */
     public UnitField wide(int letters) {
         text.setPrefColumnCount(letters);

@@ -134,7 +134,8 @@ public final class Frame extends StackPane {
 
     private void commands() {
         commands.addOutsideFields("Undo", "Shortcut+Z", () -> desk.session().undo());
-        commands.addOutsideFields("Redo", "Shortcut+Shift+Z", () -> desk.session().redo());
+        commands.addOutsideFields(
+                "Redo", "Shortcut+Shift+Z", () -> desk.session().redo());
         commands.add("Save the build", "Shortcut+S", () -> files.save(getScene().getWindow()));
         commands.add(
                 "Save the build under another name",

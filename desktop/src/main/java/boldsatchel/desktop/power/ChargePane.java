@@ -11,6 +11,7 @@ import boldsatchel.quantity.Units;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -30,9 +31,12 @@ final class ChargePane extends HBox {
         which.setOnAction(e -> show());
         curve.setId("charge");
         HBox.setHgrow(curve, Priority.ALWAYS);
-        words.setMinWidth(300);
-        words.setMaxWidth(300);
-        getChildren().addAll(curve, Ui.scroll(words));
+        curve.setPrefWidth(10_000);
+        which.setMaxWidth(290);
+        ScrollPane scroll = Ui.scroll(words);
+        scroll.setMinWidth(306);
+        scroll.setPrefWidth(306);
+        getChildren().addAll(curve, scroll);
     }
 
     private String name(String part) {
@@ -56,7 +60,7 @@ final class ChargePane extends HBox {
         if (result.isEmpty()) {
             words.getChildren()
                     .add(Ui.words(
-                            "Nothing charges the battery yet. Add a mains adapter with “Add…”: it begins a chain of its own, and a"
+                            "Nothing charges the battery yet. Add a mains adapter with “Add”: it begins a chain of its own, and a"
                                     + " charger hangs on it.",
                             "soft"));
             return;

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.concurrent.Task;
+import javafx.concurrent.Worker;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
@@ -27,7 +28,9 @@ import javafx.scene.layout.VBox;
 /** Ways to feed the same loads, side by side; one click takes one over. */
 final class ComparePane extends VBox {
 
-    private static final String[] HEADS = {"", "runs", "mass", "room", "to buy", "charges", "lost", "level seen by", "carriage", ""};
+    private static final String[] HEADS = {
+        "", "runs", "mass", "room", "to buy", "charges", "lost", "seen by", "largest", ""
+    };
 
     private final Desk desk;
     private final Runnable back;
@@ -43,7 +46,8 @@ final class ComparePane extends VBox {
         this.desk = desk;
         this.back = back;
         setId("compare");
-        table.setHgap(12);
+        progress.setId("compare-progress");
+        table.setHgap(11);
         table.setVgap(7);
         table.setId("supplies");
         for (int i = 0; i < HEADS.length; i++) {
@@ -51,8 +55,8 @@ final class ComparePane extends VBox {
             if (i == 0) {
                 c.setHgrow(Priority.ALWAYS);
                 c.setMinWidth(168);
-            } else if (i < 7) {
-                c.setHalignment(HPos.RIGHT);
+            } else {
+                c.setHalignment(i < 7 || i == 8 ? HPos.RIGHT : HPos.LEFT);
                 c.setMinWidth(Region.USE_PREF_SIZE);
             }
             table.getColumnConstraints().add(c);
@@ -90,7 +94,7 @@ final class ComparePane extends VBox {
                         head,
                         Ui.words(
                                 "Each way is planned with parts off the shelf and reckoned like any chain; figures are as good as the"
-                                        + " shelf's. None is better as such.",
+                                        + " shelf's.  such.",
                                 "soft"),
                         choices,
                         scroll);
@@ -106,7 +110,6 @@ final class ComparePane extends VBox {
         running.ifPresent(Task::cancel);
         Build build = desk.session().build();
         options = List.of();
-        fill();
         Task<List<Supplies.Option>> task = new Task<>() {
             @Override
             protected List<Supplies.Option> call() {
@@ -126,22 +129,27 @@ final class ComparePane extends VBox {
             fill();
         });
         running = Optional.of(task);
+        fill();
         Thread.ofVirtual().start(task);
     }
 
     private void fill() {
         table.getChildren().clear();
         if (options.isEmpty()) {
-            boolean done = running.map(Task::isDone).orElse(true);
+            boolean done =
+                    running.filter(t -> t.getState() != Worker.State.SUCCEEDED).isEmpty();
             table.add(
                     Ui.words(
-                            done ? "Add a board or a screen on the Shelf first: there is nothing to feed yet." : "Reckoning…",
+                            done
+                                    ? "Add a board or a screen on the Shelf first: there is nothing to feed yet."
+                                    : "Reckoning…",
                             "soft"),
                     0,
                     0);
             return;
         }
-        Label[] heads = java.util.Arrays.stream(HEADS).map(h -> Ui.label(h, "soft")).toArray(Label[]::new);
+        Label[] heads =
+                java.util.Arrays.stream(HEADS).map(h -> Ui.label(h, "soft")).toArray(Label[]::new);
         table.addRow(0, heads);
         double best = options.stream()
                 .mapToDouble(Supplies.Option::hours)
@@ -158,9 +166,13 @@ final class ComparePane extends VBox {
     private void row(Supplies.Option o, double best) {
         boolean present = o.school() == Supplies.School.PRESENT;
         VBox name = new VBox(
-                Ui.label(o.school().words(), present ? "soft" : "step-what"), Ui.words(o.school().skills(), "skills"));
+                Ui.label(o.school().words(), present ? "soft" : "step-what"),
+                Ui.words(o.school().skills(), "skills"));
+        name.setAlignment(Pos.CENTER_LEFT);
         Label hours = Ui.label(
-                Double.isInfinite(o.hours()) ? "on mains" : o.hours() == 0 ? "does not run" : Units.format(o.hours(), 1, "h"),
+                Double.isInfinite(o.hours())
+                        ? "on mains"
+                        : o.hours() == 0 ? "does not run" : Units.format(o.hours(), 1, "h"),
                 o.hours() == best ? "step-result" : "plain");
         hours.setTooltip(new javafx.scene.control.Tooltip("ends because " + o.end()));
         String charge = o.chargeHours().isEmpty()
@@ -168,10 +180,6 @@ final class ComparePane extends VBox {
                 : Double.isInfinite(o.chargeHours().getAsDouble())
                         ? "never"
                         : Units.format(o.chargeHours().getAsDouble(), 1, "h");
-        Label seen = Ui.words(o.seen());
-        seen.setMaxWidth(94);
-        Label carriage = Ui.words(o.carriage());
-        carriage.setMaxWidth(94);
         int row = table.getRowCount();
         table.addRow(
                 row,
@@ -179,11 +187,12 @@ final class ComparePane extends VBox {
                 hours,
                 Ui.label(Units.format(o.massG(), 0, "g")),
                 Ui.label(Units.format(o.volumeCm3(), 0, "cm³")),
-                Ui.label(Units.format(o.cost(), 0, desk.session().build().brief().currency())),
+                Ui.label(
+                        Units.format(o.cost(), 0, desk.session().build().brief().currency())),
                 Ui.label(charge),
                 Ui.label(Units.format(o.lossW(), 1, "W")),
-                seen,
-                carriage);
+                Ui.label(o.seen()),
+                Ui.label(o.carriage()));
         if (!present) {
             table.add(
                     Ui.button(

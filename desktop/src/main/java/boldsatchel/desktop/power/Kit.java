@@ -8,15 +8,20 @@ import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 /** What a chain can be built of: rungs that are no parts, parts of the build that hang nowhere yet, and parts off the shelf. */
 final class Kit {
 
-    private static final List<Family> ON_SHELF =
-            List.of(Family.BATTERY, Family.CHARGER, Family.CONVERTER, Family.X86_BOARD, Family.SINGLE_BOARD, Family.SCREEN, Family.COOLING);
+    /** Families that a chain is built of. */
+    static final List<Family> ON_SHELF = List.of(
+            Family.BATTERY,
+            Family.CHARGER,
+            Family.CONVERTER,
+            Family.X86_BOARD,
+            Family.SINGLE_BOARD,
+            Family.SCREEN,
+            Family.COOLING);
 
     private Kit() {}
 
@@ -37,19 +42,13 @@ final class Kit {
                 || p.facet(Facet.Charges.class).isPresent();
     }
 
-    /** Parts off the shelf by what they are for. */
-    static Map<Family, List<Piece>> shelf(Library library) {
-        Map<Family, List<Piece>> shelf = new LinkedHashMap<>();
-        for (Family family : ON_SHELF) {
-            shelf.put(
-                    family,
-                    library.parts().stream()
-                            .filter(p -> p.family() == family)
-                            .filter(Kit::electric)
-                            .map(Piece::fresh)
-                            .toList());
-        }
-        return shelf;
+    /** Parts off the shelf of a family. */
+    static List<Piece> shelf(Library library, Family family) {
+        return library.parts().stream()
+                .filter(p -> p.family() == family)
+                .filter(Kit::electric)
+                .map(Piece::fresh)
+                .toList();
     }
 
     /** Everything at hand, what is in the build first. */

@@ -2,6 +2,7 @@ package boldsatchel.desktop.power;
 
 import boldsatchel.build.Build;
 import boldsatchel.build.Facet;
+import boldsatchel.build.Family;
 import boldsatchel.build.Rung;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
@@ -54,9 +55,8 @@ final class LadderEditor extends VBox {
     private final Line between = new Line();
     private final Label carried = Ui.label("", "carried");
     private final FlowPane chips = new FlowPane(5, 5);
-    private final MenuButton add = new MenuButton("Add…");
-    private final ComboBox<Place> place =
-            Ui.choice("place", Place.values(), Place.BELOW, Place::words);
+    private final MenuButton add = new MenuButton("Add");
+    private final ComboBox<Place> place = Ui.choice("put-where", Place.values(), Place.BELOW, Place::words);
     private final Label hint = Ui.words("", "soft");
     private Optional<String> picked = Optional.empty();
     private Optional<Point2D> pressed = Optional.empty();
@@ -78,13 +78,19 @@ final class LadderEditor extends VBox {
         ladder.setOnMouseDragged(this::dragRung);
         ladder.setOnMouseReleased(this::dropRung);
         ladder.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-        add.setOnShowing(e -> fillMenu());
-        MenuItem waiting = new MenuItem("…");
-        add.getItems().add(waiting);
+        add.setOnShowing(e -> {
+            // A submenu that opens is heard of here too.
+            if (!add.isShowing()) {
+                fillMenu();
+            }
+        });
+        // A menu without items does not open; the library is read when it is first asked for.
+        add.getItems().add(new MenuItem("…"));
         place.setPrefWidth(104);
         place.setMinWidth(104);
         HBox.setHgrow(chips, Priority.ALWAYS);
         chips.setId("chips");
+        chips.setPrefWrapLength(600);
         HBox tools = new HBox(8, add, place, chips);
         ScrollPane ground = Ui.scroll(new StackPane(ladder, over));
         ground.setFocusTraversable(false);
@@ -105,10 +111,13 @@ final class LadderEditor extends VBox {
     /** Shows that there is no chain yet. */
     void showEmpty() {
         root = Optional.empty();
-        ladder.show(new Drawing("No chain yet", 220, 40, 0, 0, List.of()), desk.dark().get());
+        ladder.show(
+                new Drawing("No chain yet", 220, 40, 0, 0, List.of()),
+                desk.dark().get());
         fillChips();
-        hint.setText("Nothing gives power yet. Press Enter or “Add…” and take a battery, a power bank or a mains adapter: the"
-                + " chain begins with it. Or let a chain be suggested for the loads you have.");
+        hint.setText(
+                "Nothing gives power yet. Press Enter or “Add” and take a battery, a power bank or a mains adapter: the"
+                        + " chain begins with it. Or let a chain be suggested for the loads you have.");
     }
 
     DrawingView view() {
@@ -120,8 +129,8 @@ final class LadderEditor extends VBox {
     }
 
     private void restHint() {
-        hint.setText("Drag pieces and rungs, or click a piece to put it at the selected rung. Enter adds, Alt ↑↓ reorders, Ctrl X"
-                + " Ctrl V moves, Delete takes out.");
+        hint.setText(
+                "Drag pieces and rungs, or click a piece to add it at the selected rung. Keys: Enter, Delete, Alt ↑ ↓, Ctrl X V.");
     }
 
     /** Does what was tried, or says why not; what was added and can feed others is selected, so that a row grows by adding. */
@@ -204,24 +213,11 @@ final class LadderEditor extends VBox {
         return ladder.sceneToLocal(e.getSceneX(), e.getSceneY());
     }
 
+    /** A row is hit over its whole width and height, not only on its marks. */
     private Optional<String> rungAt(MouseEvent e) {
         Point2D at = local(e);
-        return ladder.subjectAt(at.getX(), at.getY()).or(() -> rowAt(at));
-    }
-
-    /** A row is hit over its whole width, not only on its marks. */
-    private Optional<String> rowAt(Point2D at) {
-        if (!ladder.contains(at)) {
-            return Optional.empty();
-        }
-        double y = at.getY();
-        for (double x = 0; x < ladder.getWidth(); x += 6) {
-            Optional<String> hit = ladder.subjectAt(x, y);
-            if (hit.isPresent()) {
-                return hit;
-            }
-        }
-        return Optional.empty();
+        double y = ladder.toFrame(at.getX(), at.getY()).getY();
+        return ladder.contains(at) ? root.flatMap(r -> PowerDrawings.rungAt(r, y)) : Optional.empty();
     }
 
     private Place placeAt(MouseEvent e) {
@@ -282,8 +278,7 @@ final class LadderEditor extends VBox {
     }
 
     private void dragRung(MouseEvent e) {
-        picked.flatMap(build()::rung)
-                .ifPresent(rung -> carry(e, rung.name(build()), at -> moveTo(rung.id(), at)));
+        picked.flatMap(build()::rung).ifPresent(rung -> carry(e, rung.name(build()), at -> moveTo(rung.id(), at)));
     }
 
     private Attempt moveTo(String rung, Optional<String> at) {
@@ -309,11 +304,11 @@ final class LadderEditor extends VBox {
         }
         ChainEdits.usual().forEach(p -> add.getItems().add(item(p)));
         add.getItems().add(new SeparatorMenuItem());
-        Kit.shelf(desk.library()).forEach((family, pieces) -> {
+        for (Family family : Kit.ON_SHELF) {
             Menu menu = new Menu("from the shelf: " + family.words());
-            pieces.forEach(p -> menu.getItems().add(item(p)));
+            Kit.shelf(desk.library(), family).forEach(p -> menu.getItems().add(item(p)));
             add.getItems().add(menu);
-        });
+        }
     }
 
     private MenuItem item(Piece piece) {
@@ -334,7 +329,8 @@ final class LadderEditor extends VBox {
     private void key(KeyEvent e) {
         List<Rung> rungs = root.map(r -> r.walk().toList()).orElse(List.of());
         Optional<Rung> at = selected();
-        int index = at.map(r -> rungs.stream().map(Rung::id).toList().indexOf(r.id())).orElse(-1);
+        int index = at.map(r -> rungs.stream().map(Rung::id).toList().indexOf(r.id()))
+                .orElse(-1);
         boolean handled = true;
         if (e.isAltDown() && e.getCode() == KeyCode.UP) {
             at.ifPresent(r -> attempt(ChainEdits.raise(build(), r.id())));

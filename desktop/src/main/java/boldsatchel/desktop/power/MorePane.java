@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -75,31 +76,34 @@ final class MorePane extends HBox {
         network.ifPresent(n -> where(build, Ledger.of(n, build.brief().profile())));
     }
 
-    private VBox way(HourMore.Way way, int index) {
-        VBox box = new VBox(3);
+    private HBox way(HourMore.Way way, int index) {
         Label words = Ui.words(way.words());
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMaxWidth(Double.MAX_VALUE);
         Label gained = Ui.label("+" + Units.format(way.hours(), 1, "h"), way.reaches() ? "step-result" : "soft");
         gained.setMinWidth(Region.USE_PREF_SIZE);
         Label costs = Ui.label(
-                (way.addedG() == 0 ? "" : signed(way.addedG(), "g")) + (way.addedCost() == 0 ? "" : "  " + signed(way.addedCost(), "")),
+                (way.addedG() == 0 ? "" : signed(way.addedG(), "g"))
+                        + (way.addedCost() == 0 ? "" : "  " + signed(way.addedCost(), "")),
                 "soft");
         costs.setMinWidth(Region.USE_PREF_SIZE);
         HBox row = new HBox(8, words, costs, gained);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getChildren()
-                .add(Ui.button("way-" + index, "Try", "See what this does to every verdict", () -> box.getChildren()
-                        .setAll(
-                                row,
-                                new TrialBox(
-                                        desk.session().evaluation().get(),
-                                        way.edit(),
-                                        () -> desk.session().does(way.edit()),
-                                        () -> box.getChildren().setAll(row)))));
+                .add(Ui.button("way-" + index, "Try", "See what this does to every verdict", () -> tried(way)));
         row.getChildren().getLast().getStyleClass().add("small");
-        box.getChildren().add(row);
-        return box;
+        return row;
+    }
+
+    /** The trial takes the place of the list, so that its choice is in sight. */
+    private void tried(HourMore.Way way) {
+        List<Node> list = List.copyOf(ways.getChildren());
+        ways.getChildren()
+                .setAll(new TrialBox(
+                        desk.session().evaluation().get(),
+                        way.edit(),
+                        () -> desk.session().does(way.edit()),
+                        () -> ways.getChildren().setAll(list)));
     }
 
     private static String signed(double value, String unit) {
@@ -117,7 +121,8 @@ final class MorePane extends HBox {
                     bar.getStyleClass().add("share-bar");
                     bar.setMinSize(Math.max(1, WIDEST_BAR * e.getValue() / total), 10);
                     bar.setMaxSize(Math.max(1, WIDEST_BAR * e.getValue() / total), 10);
-                    Label name = Ui.label(build.rung(e.getKey()).map(r -> r.name(build)).orElse(e.getKey()));
+                    Label name = Ui.label(
+                            build.rung(e.getKey()).map(r -> r.name(build)).orElse(e.getKey()));
                     name.setMaxWidth(180);
                     goes.addRow(
                             goes.getRowCount(),

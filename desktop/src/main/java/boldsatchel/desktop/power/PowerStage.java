@@ -35,8 +35,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
@@ -79,7 +81,13 @@ public final class PowerStage implements WorkStage {
         compare.getStyleClass().add("stage");
         bench.getStyleClass().add("stage");
         level.setId("level");
-        level.setPrefWidth(130);
+        level.setPrefWidth(110);
+        level.setMinWidth(80);
+        level.setTooltip(new Tooltip("Charge left in the battery, for the numbers of the ladder"));
+        demand.setTooltip(new Tooltip("What the machine is doing, for the numbers of the ladder"));
+        demand.setPrefWidth(140);
+        chain.setPrefWidth(180);
+        levelText.setMinWidth(Region.USE_PREF_SIZE);
         level.setBlockIncrement(0.05);
         level.valueProperty().addListener((o, was, is) -> chosen());
         demand.setOnAction(e -> chosen());
@@ -90,9 +98,7 @@ public final class PowerStage implements WorkStage {
         HBox tools = new HBox(
                 8,
                 chain,
-                Ui.label("shown while", "soft"),
                 demand,
-                Ui.label("charge", "soft"),
                 level,
                 levelText,
                 Ui.spring(),
@@ -158,10 +164,8 @@ public final class PowerStage implements WorkStage {
         commands.add("Compare supplies", this::compare);
         ChainEdits.usual()
                 .forEach(p -> commands.add("Chain: add a " + p.name() + " at the selected rung", () -> ladder.put(p)));
-        Kit.shelf(desk.library())
-                .values()
-                .forEach(pieces -> pieces.forEach(
-                        p -> commands.add("Chain: add " + p.name() + " from the shelf", () -> ladder.put(p))));
+        Kit.ON_SHELF.forEach(family -> Kit.shelf(desk.library(), family)
+                .forEach(p -> commands.add("Chain: add " + p.name() + " from the shelf", () -> ladder.put(p))));
     }
 
     @Override
@@ -230,7 +234,8 @@ public final class PowerStage implements WorkStage {
                 .filter(r -> r.walk().anyMatch(x -> x.id().equals(selected)))
                 .findFirst();
         return ofSelected
-                .or(() -> build.chain().stream().filter(r -> r.id().equals(shown)).findFirst())
+                .or(() ->
+                        build.chain().stream().filter(r -> r.id().equals(shown)).findFirst())
                 .or(() -> build.chain().stream().findFirst());
     }
 
@@ -263,7 +268,7 @@ public final class PowerStage implements WorkStage {
         if (filling) {
             return;
         }
-        levelText.setText(Math.round(level.getValue() * 100) + " %");
+        levelText.setText("at " + Math.round(level.getValue() * 100) + " %");
         Build build = desk.session().build();
         Optional<Rung> root = Optional.ofNullable(chain.getValue());
         if (root.isEmpty()) {
@@ -278,7 +283,8 @@ public final class PowerStage implements WorkStage {
         OperatingPoint point = shown.map(n -> run.sample()
                         .filter(s -> s.levels().size() == root.get().sources().size())
                         .map(s -> n.solve(s.levels(), demand.getValue().demand()))
-                        .orElseGet(() -> n.solve(level.getValue(), demand.getValue().demand())))
+                        .orElseGet(() ->
+                                n.solve(level.getValue(), demand.getValue().demand())))
                 .orElseGet(() -> OperatingPoint.none(demand.getValue().demand()));
         ladder.show(root.get(), PowerDrawings.ladder(build, root.get(), point, selectedRung(build)));
         facts.setText(result(root.get()).map(PowerStage::facts).orElse(""));
@@ -324,7 +330,8 @@ public final class PowerStage implements WorkStage {
             Optional<VoltTable> table = root.flatMap(r -> VoltTable.of(build, r));
             card.setVisible(table.isPresent());
             table.ifPresent(t -> card.show(
-                    RunDrawings.voltCard(root.map(this::chainName).orElse(""), t), desk.dark().get()));
+                    RunDrawings.voltCard(root.map(this::chainName).orElse(""), t),
+                    desk.dark().get()));
         }
     }
 

@@ -43,15 +43,19 @@ final class RunPane extends StackPane {
         if (result.isPresent() && network.isPresent()) {
             curve.show(
                     RunDrawings.discharge(
-                            build, result.get(), network.get(), build.brief().limits().hours(), sample()),
+                            build,
+                            result.get(),
+                            network.get(),
+                            build.brief().limits().hours(),
+                            sample()),
                     desk.dark().get());
         }
     }
 
     /** The moment picked, if one is. */
     Optional<Discharge.Sample> sample() {
-        return hours.flatMap(h -> chain.flatMap(c -> c.run().samples().stream()
-                .min(Comparator.comparingDouble(s -> Math.abs(s.hours() - h)))));
+        return hours.flatMap(h -> chain.flatMap(c ->
+                c.run().samples().stream().min(Comparator.comparingDouble(s -> Math.abs(s.hours() - h)))));
     }
 
     void forget() {
@@ -60,8 +64,11 @@ final class RunPane extends StackPane {
 
     private void scrub(double x, double y) {
         curve.requestFocus();
-        chain.filter(c -> c.run().hours() > 0 && Double.isFinite(c.run().hours())).ifPresent(c -> pick(RunDrawings.hoursAt(
-                c, desk.session().build().brief().limits().hours(), curve.toFrame(x, y).getX())));
+        chain.filter(c -> c.run().hours() > 0 && Double.isFinite(c.run().hours()))
+                .ifPresent(c -> pick(RunDrawings.hoursAt(
+                        c,
+                        desk.session().build().brief().limits().hours(),
+                        curve.toFrame(x, y).getX())));
     }
 
     private void pick(double h) {

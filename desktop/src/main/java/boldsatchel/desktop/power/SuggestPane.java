@@ -21,7 +21,8 @@ final class SuggestPane extends VBox {
         if (suggestion.isEmpty()) {
             getChildren()
                     .addAll(
-                            Ui.words("Nothing in the build draws power yet. Add a board or a screen on the Shelf first."),
+                            Ui.words(
+                                    "Nothing in the build draws power yet. Add a board or a screen on the Shelf first."),
                             Ui.button("suggest-back", "Back to the chain", "Leave everything as it is", back));
             return;
         }

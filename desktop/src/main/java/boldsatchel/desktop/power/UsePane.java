@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -42,15 +43,18 @@ final class UsePane extends VBox {
         band.setMinHeight(96);
         band.setPrefHeight(104);
         band.setOnMousePressed(e -> {
-            stretched = RunDrawings.edgeAt(profile(), band.toFrame(e.getX(), e.getY()).getX());
+            stretched = RunDrawings.edgeAt(
+                    profile(), band.toFrame(e.getX(), e.getY()).getX());
             if (stretched.isEmpty()) {
                 band.subjectAt(e.getX(), e.getY())
                         .filter(id -> id.startsWith("step-"))
                         .ifPresent(id -> select(Integer.parseInt(id.substring(5))));
             }
         });
-        band.setOnMouseDragged(e -> stretched.ifPresent(
-                k -> stretch(k, RunDrawings.minutesAt(profile(), band.toFrame(e.getX(), e.getY()).getX()))));
+        band.setOnMouseDragged(e -> stretched.ifPresent(k -> stretch(
+                k,
+                RunDrawings.minutesAt(
+                        profile(), band.toFrame(e.getX(), e.getY()).getX()))));
         band.setOnMouseReleased(e -> {
             stretched = Optional.empty();
             desk.session().dropped();
@@ -126,16 +130,33 @@ final class UsePane extends VBox {
         bright.show(s.brightness());
         UnitField refreshes = UnitField.optional(
                         "step-refreshes", Quantity.COUNT, v -> change("the refreshes", s.refreshing(v)))
-                .wide(4);
+                .wide(4)
+                .prompt("none");
         refreshes.show(s.refreshesPerMinute());
         HBox first = row(
-                Ui.label("step"), name, mode, minutes, Ui.label("screen"), bright, Ui.label("paper refreshes/min"), refreshes);
-        HBox buttons = row(
+                name,
+                mode,
+                label("for"),
+                minutes,
+                label("screen at"),
+                bright,
+                Ui.spring(),
                 Ui.button("split-step", "Split", "Make two steps of half the time each", this::split),
                 Ui.button("drop-step", "Take out", "Take this step out of the cycle", this::drop));
-        first.getChildren().addAll(Ui.spring());
-        first.getChildren().addAll(buttons.getChildren());
-        fields.getChildren().setAll(first, program(s));
+        HBox paper = row(label("paper-like panel, refreshes a minute"), refreshes);
+        if (s.program().isEmpty()) {
+            HBox second = program(s);
+            second.getChildren().addAll(Ui.spring(), paper);
+            fields.getChildren().setAll(first, second);
+        } else {
+            fields.getChildren().setAll(first, program(s), paper);
+        }
+    }
+
+    private static Label label(String words) {
+        Label label = Ui.label(words);
+        label.setMinWidth(USE_PREF_SIZE);
+        return label;
     }
 
     private static HBox row(javafx.scene.Node... nodes) {
@@ -161,8 +182,8 @@ final class UsePane extends VBox {
         TextField name = new TextField(p.name());
         name.setId("program-name");
         name.setPrefColumnCount(9);
-        name.setOnAction(e -> program(
-                s, new Program(name.getText(), p.framesPerSecond(), p.processor(), p.graphics(), p.watts())));
+        name.setOnAction(e ->
+                program(s, new Program(name.getText(), p.framesPerSecond(), p.processor(), p.graphics(), p.watts())));
         UnitField frames = UnitField.required(
                         "program-frames",
                         Quantity.COUNT,
@@ -192,19 +213,20 @@ final class UsePane extends VBox {
                                         p.processor(),
                                         p.graphics(),
                                         v.map(Figure::measured))))
-                .wide(5);
+                .wide(5)
+                .prompt("not read");
         watts.show(p.watts().map(Figure::value));
         return row(
-                Ui.label("runs"),
+                label("runs"),
                 name,
+                label("frames/s"),
                 frames,
-                Ui.label("frames/s, processor"),
+                label("processor"),
                 processor,
-                Ui.label("graphics"),
+                label("graphics"),
                 graphics,
-                Ui.label("board reads"),
+                label(p.watts().isPresent() ? "board, measured" : "board, guessed if not"),
                 watts,
-                Ui.label(p.watts().isPresent() ? "measured" : "else estimated from the loads: a guess", "soft"),
                 Ui.button("drop-program", "×", "No program", () -> change("the program", s.running(Optional.empty()))));
     }
 

@@ -287,6 +287,8 @@ public final class PartDetails extends VBox {
                                         + ". Only ready-made certified adapters; anything else on the mains is a licensed"
                                         + " electrician's work.",
                                 "soft"));
+            case Facet.StaysBeside b ->
+                getChildren().add(Ui.words("Stands beside the machine: it needs no place and is not carried.", "soft"));
             case Facet.Recharges r -> {
                 GridPane form = section("Its own charger");
                 figure(
