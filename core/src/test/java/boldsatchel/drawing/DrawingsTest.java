@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.build.Build;
 import boldsatchel.build.Part;
+import boldsatchel.build.Rung;
 import boldsatchel.fit.Stack;
+import boldsatchel.plan.Supplies;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Network;
 import boldsatchel.power.PowerResult.ChainResult;
@@ -108,16 +110,34 @@ public class DrawingsTest {
 
     @Test
     public void theLadderHasARowForEveryRung() {
-        Evaluation e = demo("cave-survey");
-        Drawing ladder = PowerDrawings.ladder(
-                e.build(),
-                e.build().chain().getFirst(),
-                e.power().chains().getFirst().busiest(),
-                "");
-        e.build()
-                .rungs()
-                .forEach(rung -> assertThat(ladder.marks())
-                        .anyMatch(m -> m instanceof Mark.Text && m.subject().equals(rung.id())));
+        Build demo = demo("cave-survey").build();
+        Build cells = Supplies.reckon(demo, Supplies.School.PARALLEL_CELLS)
+                .orElseThrow()
+                .build();
+        for (Build build : List.of(demo, cells)) {
+            Rung root = build.chain().getFirst();
+            Drawing ladder = PowerDrawings.ladder(
+                    build,
+                    root,
+                    Evaluator.evaluate(build).power().chains().getFirst().busiest(),
+                    "");
+            root.walk()
+                    .forEach(rung -> assertThat(ladder.marks())
+                            .anyMatch(m -> m instanceof Mark.Text && m.subject().equals(rung.id())));
+            List<String> rows = new ArrayList<>();
+            for (double y = -PowerDrawings.ROW / 2;
+                    PowerDrawings.rungAt(root, y).isPresent();
+                    y -= PowerDrawings.ROW) {
+                rows.add(PowerDrawings.rungAt(root, y).orElseThrow());
+            }
+            assertThat(rows)
+                    .containsExactlyInAnyOrderElementsOf(
+                            root.walk().map(Rung::id).toList());
+            assertThat(rows.indexOf(root.id()))
+                    .isEqualTo((int) root.joined().stream().flatMap(Rung::walk).count());
+        }
+        assertThat(PowerDrawings.isUpperEdge(-PowerDrawings.ROW * 1.1)).isTrue();
+        assertThat(PowerDrawings.isUpperEdge(-PowerDrawings.ROW * 1.6)).isFalse();
     }
 
     @Test
