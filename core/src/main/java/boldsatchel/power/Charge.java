@@ -23,6 +23,7 @@ public final class Charge {
     public static final double MARGIN = 4.0 / 3;
 
     private static final int INTERVALS = 60;
+    private static final int MACHINE_LEVELS = 6;
     private static final double SLOW_FACTOR = 2;
     private static final Facet.Offer NOTHING = new Facet.Offer(0, 0);
     /** Voltage that power banks are rated at. */
@@ -209,7 +210,7 @@ public final class Charge {
                     in,
                     fits(now),
                     curve(now, level -> 0, false, supply),
-                    curve(now, level -> meanMachineA(machine, level), true, supply),
+                    curve(now, meanMachineA(machine), true, supply),
                     store(charging.store())
                             .facet(Facet.PowerBank.class)
                             .map(b -> bankCellsA(b, given, busy))
@@ -254,13 +255,20 @@ public final class Charge {
                     .orElse(0.0);
         }
 
-        private double meanMachineA(Optional<Network> machine, double level) {
+        /** Mean over the profile at a few levels, straight between: it changes little with the level. */
+        private DoubleUnaryOperator meanMachineA(Optional<Network> machine) {
             UseProfile profile = build.brief().profile();
-            double sum = 0;
-            for (UseProfile.Step step : profile.steps()) {
-                sum += step.minutes() * machineA(machine, Demand.of(step), Math.max(0.02, level));
+            double[] at = new double[MACHINE_LEVELS + 1];
+            for (int i = 0; i <= MACHINE_LEVELS; i++) {
+                for (UseProfile.Step step : profile.steps()) {
+                    double level = Math.max(0.02, (double) i / MACHINE_LEVELS);
+                    at[i] += step.minutes() / profile.minutes() * machineA(machine, Demand.of(step), level);
+                }
             }
-            return sum / profile.minutes();
+            return level -> {
+                int i = Math.min((int) (level * MACHINE_LEVELS), MACHINE_LEVELS - 1);
+                return at[i] + (at[i + 1] - at[i]) * (level * MACHINE_LEVELS - i);
+            };
         }
 
         /** What the running machine draws straight from the supply past the store. */

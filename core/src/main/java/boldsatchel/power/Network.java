@@ -135,7 +135,7 @@ public final class Network {
         Terminals terminals(double[] levels) {
             StopWatcher watcher = new StopWatcher();
             Supply.Flow flow = solve(levels, watcher);
-            return new Terminals(flow.volts(), Arrays.stream(flow.amps()).sum(), flow, watcher.stop);
+            return new Terminals(flow.volts(), flow.total(), flow, watcher.stop);
         }
 
         OperatingPoint solve(double[] levels) {
@@ -147,11 +147,7 @@ public final class Network {
             Supply.Flow flow = solve(levels, collector);
             return flow.collapsed()
                     ? collector.done(mean, demand, Double.NaN, Double.NaN)
-                    : collector.done(
-                            mean,
-                            demand,
-                            flow.volts(),
-                            Arrays.stream(flow.amps()).sum());
+                    : collector.done(mean, demand, flow.volts(), flow.total());
         }
 
         private Supply.Flow solve(double[] levels, Node.Observer observer) {
@@ -162,8 +158,8 @@ public final class Network {
                 return flow;
             }
             supply.readOff(levels, flow, observer);
-            if (!root.joined().isEmpty()) {
-                double amps = Arrays.stream(flow.amps()).sum();
+            if (root.stage() instanceof Rung.Join) {
+                double amps = flow.total();
                 observer.rung(root.id(), flow.volts(), flow.volts(), amps, amps, 0);
             }
             next.readOff(flow.volts(), observer);

@@ -34,12 +34,16 @@ public final class PowerEngine {
     public static PowerResult evaluate(Build build) {
         Reading.Recorder recorder = new Reading.Recorder();
         List<PowerResult.ChainResult> chains = new ArrayList<>();
-        for (Rung source : build.chain()) {
-            Network.of(build, source, recorder).ifPresent(n -> chains.add(chain(build, n)));
+        List<Rung> running = new ArrayList<>();
+        for (Rung root : build.chain()) {
+            Network.of(build, root, recorder).ifPresent(n -> {
+                running.add(root);
+                chains.add(chain(build, n));
+            });
         }
         double hours = chains.stream().mapToDouble(c -> c.run().hours()).min().orElse(0);
         Spread spread = Double.isFinite(hours)
-                ? Spread.around(hours, recorder.inputs(), reading -> hours(build, reading))
+                ? Spread.around(hours, recorder.inputs(), reading -> hours(build, running, reading))
                 : Spread.exact(hours);
         Map<String, Double> heat = meanHeat(build, chains);
         double wires = heat.entrySet().stream()
@@ -51,15 +55,14 @@ public final class PowerEngine {
     }
 
     /** Run time of the brief's profile on the coarse table: for the many evaluations behind a range. */
-    private static double hours(Build build, Reading reading) {
+    private static double hours(Build build, List<Rung> running, Reading reading) {
+        UseProfile profile = build.brief().profile();
         double least = Double.POSITIVE_INFINITY;
-        for (Rung source : build.chain()) {
-            Optional<Network> network = Network.of(build, source, reading);
+        for (Rung root : running) {
+            Optional<Network> network = Network.of(build, root, reading);
             if (network.isPresent()) {
-                least = Math.min(
-                        least,
-                        Discharge.run(network.get(), build.brief().profile(), COARSE, Optional.empty())
-                                .hours());
+                Discharge run = Discharge.run(network.get(), profile, COARSE, Optional.empty());
+                least = Math.min(least, run.hours());
             }
         }
         return least;

@@ -50,6 +50,15 @@ record Supply(List<Branch> branches) {
         boolean collapsed() {
             return amps.length == 0;
         }
+
+        /** Current of all sources, A; a plain loop, as this is asked at every solution. */
+        double total() {
+            double sum = 0;
+            for (double a : amps) {
+                sum += a;
+            }
+            return sum;
+        }
     }
 
     boolean isJoined() {

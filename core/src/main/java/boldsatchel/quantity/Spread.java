@@ -50,17 +50,24 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         return around(nominal, recorder.inputs(), result);
     }
 
+    private static double effect(Figure figure, double base, ToDoubleFunction<Reading> result) {
+        double sigma = figure.sigma();
+        return sigma == 0 ? 0 : result.applyAsDouble(Reading.shifted(figure, sigma)) - base;
+    }
+
     /** Propagates with a nominal result and inputs that are already known, and perhaps a coarser calculation. */
     public static Spread around(double nominal, List<Reading.Input> inputs, ToDoubleFunction<Reading> result) {
         double base = result.applyAsDouble(Reading.NOMINAL);
+        // Each input is a calculation of its own: they share the processor's cores.
+        double[] effects = inputs.parallelStream()
+                .mapToDouble(input -> effect(input.figure(), base, result))
+                .toArray();
         double variance = 0;
         List<Blame> parts = new ArrayList<>();
-        for (Reading.Input input : inputs) {
-            double sigma = input.figure().sigma();
-            double effect = sigma == 0 ? 0 : result.applyAsDouble(Reading.shifted(input.figure(), sigma)) - base;
-            if (Double.isFinite(effect) && effect != 0) {
-                variance += effect * effect;
-                parts.add(new Blame(input, effect * effect));
+        for (int i = 0; i < effects.length; i++) {
+            if (Double.isFinite(effects[i]) && effects[i] != 0) {
+                variance += effects[i] * effects[i];
+                parts.add(new Blame(inputs.get(i), effects[i] * effects[i]));
             }
         }
         double total = variance;

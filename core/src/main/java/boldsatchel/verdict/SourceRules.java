@@ -251,9 +251,12 @@ final class SourceRules {
     private Edit gauge() {
         Part gauge = Picks.gauge();
         String above = line.root().id();
-        return ChainEdits.insertBelow(build, above, ChainEdits.Piece.fresh(gauge))
-                .allowed()
-                .orElseGet(() -> Edits.addPart(gauge));
+        return new Edit(
+                "insert " + gauge.name(),
+                b -> ChainEdits.insertBelow(b, above, ChainEdits.Piece.fresh(gauge))
+                        .allowed()
+                        .map(e -> e.change().apply(b))
+                        .orElse(b));
     }
 
     private void bankSleep() {

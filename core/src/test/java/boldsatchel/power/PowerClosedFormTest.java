@@ -298,6 +298,40 @@ public class PowerClosedFormTest {
         }
     }
 
+    /**
+     * At −10 °C the resistance is exp(2300·(1/263.15 − 1/298.15)) times that at 25 °C; a start-up current of 2 A through 0.1 Ω times
+     * that leaves 3.2 V from a rest voltage of 3.2 + 0.2·2.790 = 3.758 V, which the cell has at 54.2 %.
+     */
+    @Test
+    public void inTheColdTheStartPeakIsMetOnlyByAFullerCell() {
+        double factor = Math.exp(2300 * (1 / 263.15 - 1 / 298.15));
+        double rest = 3.2 + 2 * 0.1 * factor;
+        double level = 0.5 + 0.1 * (rest - 3.72) / (3.81 - 3.72);
+        Facet.DrawsPower draws = new Facet.DrawsPower(
+                3.2,
+                4,
+                5,
+                Facet.LoadKind.CURRENT,
+                exact(0),
+                exact(0),
+                exact(0.4),
+                exact(0.8),
+                exact(8),
+                exact(1),
+                exact(0));
+        Build build = chain(
+                rung("pack", rung("board")),
+                -10,
+                part("pack", Family.BATTERY, 1, 1, 1, 1, cells(Chemistry.LI_ION, 1, 1, 3, 0.1, 0, 2.8)),
+                part("board", Family.SINGLE_BOARD, 1, 1, 1, 1, draws));
+        assertThat(PowerEngine.evaluate(build)
+                        .chains()
+                        .getFirst()
+                        .startsDownTo()
+                        .orElseThrow())
+                .isCloseTo(level, within(2e-4));
+    }
+
     @Test
     public void nothingDrawnLastsForEver() {
         Part pack = part("pack", Family.BATTERY, 1, 1, 1, 1, cells(Chemistry.LI_ION, 4, 1, 3.0, 0.035, 0.02, 3.0));
