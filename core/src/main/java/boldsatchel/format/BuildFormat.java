@@ -79,6 +79,11 @@ public final class BuildFormat {
         return BuildMapper.MAPPER.writeValueAsString(root) + "\n";
     }
 
+    /** Any JSON as this program writes it: one element a line. */
+    public static String text(JsonNode node) {
+        return BuildMapper.MAPPER.writeValueAsString(node);
+    }
+
     private static ObjectNode written(Build build) {
         ObjectNode root = BuildMapper.MAPPER.createObjectNode();
         root.put("format", FORMAT);

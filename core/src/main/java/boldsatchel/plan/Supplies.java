@@ -38,8 +38,7 @@ public final class Supplies {
         /** Two power banks. */
         TWO_BANKS("two power banks", "ideal-diode board; little soldering"),
         /** Cells in series on a wide-input board or behind converters. */
-        SERIES_PACK(
-                "cell pack with protection and charger", "soldering or a spot welder, a multimeter, care with cells"),
+        SERIES_PACK("cell pack, protected", "soldering or a spot welder, a multimeter, care with cells"),
         /** Iron phosphate cells. */
         IRON_PACK("iron phosphate pack", "soldering, a multimeter; sturdier cells"),
         /** Single cells, each with a charger, joined by diodes. */

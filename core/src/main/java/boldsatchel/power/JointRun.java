@@ -188,31 +188,25 @@ final class JointRun {
     }
 
     private void sample(int k, Network.Terminals at) {
-        double level = Arrays.stream(levels).map(Supply::left).average().orElse(0);
+        Discharge.Sample now = now(k, at);
         if (k == 0) {
-            sampling = Math.abs(sampledAt - level) >= 1.0 / Discharge.MOST_SAMPLES;
+            sampling = Math.abs(sampledAt - now.level()) >= 1.0 / Discharge.MOST_SAMPLES;
         }
         if (sampling) {
-            sampledAt = level;
-            samples.add(new Discharge.Sample(
-                    hours,
-                    level,
-                    at.volts(),
-                    at.amps(),
-                    Arrays.stream(levels).boxed().toList(),
-                    k));
+            sampledAt = now.level();
+            samples.add(now);
         }
     }
 
+    private Discharge.Sample now(int k, Network.Terminals at) {
+        double mean = Arrays.stream(levels).map(Supply::left).average().orElse(0);
+        List<Double> each = Arrays.stream(levels).boxed().toList();
+        return new Discharge.Sample(hours, mean, at.volts(), at.amps(), each, k);
+    }
+
     private Discharge finished(Network.Terminals at, Breach end, int k) {
-        double level = Arrays.stream(levels).map(Supply::left).average().orElse(0);
-        samples.add(new Discharge.Sample(
-                hours,
-                level,
-                at.volts(),
-                at.amps(),
-                Arrays.stream(levels).boxed().toList(),
-                k));
-        return new Discharge(hours, end, level, samples, hours == 0 ? 0 : wattHours / hours);
+        Discharge.Sample last = now(k, at);
+        samples.add(last);
+        return new Discharge(hours, end, last.level(), samples, hours == 0 ? 0 : wattHours / hours);
     }
 }

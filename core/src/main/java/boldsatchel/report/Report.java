@@ -1,6 +1,7 @@
 package boldsatchel.report;
 
 import boldsatchel.build.Build;
+import boldsatchel.format.BuildFormat;
 import boldsatchel.power.Charge;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.power.PowerResult;
@@ -8,29 +9,25 @@ import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Verdict;
-import tools.jackson.databind.SerializationFeature;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The judgement of a build as JSON, for other programs. */
 public final class Report {
 
-    private static final JsonMapper MAPPER =
-            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
-
     private Report() {}
 
     /** One JSON object with {@code build}, {@code verdicts}, {@code findings} and {@code power}. */
     public static String json(Evaluation evaluation) {
-        ObjectNode root = MAPPER.createObjectNode();
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("build", evaluation.build().name());
         ArrayNode verdicts = root.putArray("verdicts");
         evaluation.verdicts().forEach(v -> verdict(verdicts.addObject(), v, evaluation));
         ArrayNode findings = root.putArray("findings");
         evaluation.findings().forEach(f -> finding(findings.addObject(), f));
         power(root.putObject("power"), evaluation.build(), evaluation.power());
-        return MAPPER.writeValueAsString(root);
+        return BuildFormat.text(root);
     }
 
     private static void verdict(ObjectNode node, Verdict v, Evaluation evaluation) {

@@ -287,18 +287,7 @@ final class BreachRules {
     /** Board and screen together pass what the supply gives. */
     private void supplyCurrent(Breach b) {
         Part supply = build.rung(b.rung()).flatMap(build::partOf).orElseThrow();
-        double watts = b.value() * supply.offer().map(Facet.Offer::volts).orElse(0.0);
-        List<Remedy> remedies = new ArrayList<>();
-        supply.offers().stream()
-                .filter(o -> o.watts() >= watts)
-                .forEach(o -> remedies.add(Remedy.by(
-                        "Ask it for " + n(o.volts()) + " V, " + n(o.amps()) + " A",
-                        Edits.changePart("voltage asked", supply.asked(o)))));
-        supply.offer()
-                .flatMap(o -> Picks.bank(o.volts() * 0.95, o.volts() * 1.05, watts * 1.1))
-                .filter(p -> supply.isSource())
-                .ifPresent(
-                        p -> remedies.add(Remedy.by("Take “" + p.name() + "” instead", Edits.replacePart(supply, p))));
+        List<Remedy> remedies = new ArrayList<>(moreCurrent(supply, b.value()));
         remedies.add(Remedy.advice("Feed the screen from a source of its own"));
         sheet.add(
                 "power.supply-current",
@@ -309,6 +298,23 @@ final class BreachRules {
                 numbers("amps", b.value(), "limitA", b.limit()),
                 shares(),
                 line.ranked(remedies));
+    }
+
+    /** Other voltages the supply can be asked for, and another bank, for a current at its present voltage. */
+    private static List<Remedy> moreCurrent(Part supply, double amps) {
+        double watts = amps * supply.offer().map(Facet.Offer::volts).orElse(0.0);
+        List<Remedy> remedies = new ArrayList<>();
+        supply.offers().stream()
+                .filter(o -> o.watts() >= watts)
+                .forEach(o -> remedies.add(Remedy.by(
+                        "Ask it for " + n(o.volts()) + " V, " + n(o.amps()) + " A",
+                        Edits.changePart("voltage asked", supply.asked(o)))));
+        supply.offer()
+                .filter(o -> supply.isSource())
+                .flatMap(o -> Picks.bank(o.volts() * 0.95, o.volts() * 1.05, watts * 1.05))
+                .ifPresent(
+                        p -> remedies.add(Remedy.by("Take “" + p.name() + "” instead", Edits.replacePart(supply, p))));
+        return remedies;
     }
 
     /** What each load is part of the sum. */
@@ -536,20 +542,7 @@ final class BreachRules {
         List<Remedy> remedies = new ArrayList<>();
         Optional<Part> supply = build.rung(stop.rung()).flatMap(build::partOf).filter(Part::givesPower);
         switch (stop.kind()) {
-            case SOURCE_LIMIT ->
-                supply.ifPresent(p -> {
-                    double watts =
-                            stop.value() * p.offer().map(Facet.Offer::volts).orElse(0.0);
-                    p.offers().stream()
-                            .filter(o -> o.watts() >= watts)
-                            .forEach(o -> remedies.add(Remedy.by(
-                                    "Ask it for " + n(o.volts()) + " V, " + n(o.amps()) + " A",
-                                    Edits.changePart("voltage asked", p.asked(o)))));
-                    p.offer()
-                            .flatMap(o -> Picks.bank(o.volts() * 0.95, o.volts() * 1.05, watts))
-                            .ifPresent(bank -> remedies.add(
-                                    Remedy.by("Take “" + bank.name() + "” instead", Edits.replacePart(p, bank))));
-                });
+            case SOURCE_LIMIT -> supply.ifPresent(p -> remedies.addAll(moreCurrent(p, stop.value())));
             case CONVERTER_LIMIT, DROPOUT -> remedies.add(otherConverter(stop.rung()));
             case OVER_CURRENT -> remedies.add(stronger(stop.rung()));
             default -> {

@@ -2,6 +2,7 @@ package boldsatchel.desktop;
 
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.plan.Supplies;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Verdict;
 import java.io.IOException;
@@ -66,6 +67,7 @@ final class Shots {
             new Shot("power-use.png", "cave-survey", "Power", false, a -> press(a, "#tab-use")),
             new Shot("power-hour.png", "harbour-watch", "Power", false, a -> press(a, "#tab-another-hour")),
             new Shot("power-compare.png", "cave-survey", "Power", false, a -> press(a, "#compare-supplies")),
+            new Shot("power-joined.png", "cave-survey", "Power", false, a -> feed(a, Supplies.School.TWO_BANKS)),
             new Shot("power-suggest.png", "harbour-watch", "Power", false, a -> press(a, "#suggest")),
             new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),
             new Shot(
@@ -82,6 +84,12 @@ final class Shots {
                     true,
                     a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
             new Shot("book.png", "orchard-ledger", "Book", false, a -> {}));
+
+    /** Takes another supply over. */
+    private static void feed(App app, Supplies.School school) {
+        Supplies.reckon(app.desk().session().build(), school)
+                .ifPresent(option -> app.desk().session().does(option.edit()));
+    }
 
     /** Presses a button, as a click would. */
     private static void press(App app, String button) {

@@ -167,7 +167,6 @@ public final class Frame extends StackPane {
 
     /** What the library adds to the commands; asked for when the search opens. */
     private void libraryCommands() {
-        stages.forEach(s -> s.addCommands(commands));
         desk.library()
                 .parts()
                 .forEach(p -> commands.add(
@@ -177,6 +176,7 @@ public final class Frame extends StackPane {
                 .cases()
                 .forEach(c -> commands.add(
                         "Take the case " + c.name(), () -> desk.session().does(Edits.takeCase(c))));
+        stages.forEach(s -> s.addCommands(commands));
     }
 
     private void key(KeyEvent e) {

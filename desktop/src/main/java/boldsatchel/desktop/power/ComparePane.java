@@ -94,7 +94,7 @@ final class ComparePane extends VBox {
                         head,
                         Ui.words(
                                 "Each way is planned with parts off the shelf and reckoned like any chain; figures are as good as the"
-                                        + " shelf's.  such.",
+                                        + " shelf's.",
                                 "soft"),
                         choices,
                         scroll);
@@ -166,7 +166,7 @@ final class ComparePane extends VBox {
     private void row(Supplies.Option o, double best) {
         boolean present = o.school() == Supplies.School.PRESENT;
         VBox name = new VBox(
-                Ui.label(o.school().words(), present ? "soft" : "step-what"),
+                Ui.words(o.school().words(), present ? "soft" : "step-what"),
                 Ui.words(o.school().skills(), "skills"));
         name.setAlignment(Pos.CENTER_LEFT);
         Label hours = Ui.label(

@@ -76,6 +76,7 @@ public final class RungDetails extends VBox {
         TextField gauge = new TextField("AWG " + wire.awg());
         gauge.setId("wire-gauge");
         Label wrong = Ui.words("", "field-error");
+        wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
         gauge.setOnAction(e -> {
             try {
                 change("gauge", wire.gauge(Units.parseGauge(gauge.getText())));
