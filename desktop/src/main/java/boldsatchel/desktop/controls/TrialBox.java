@@ -71,10 +71,13 @@ public final class TrialBox extends VBox {
     }
 
     private static Label findings(Evaluation now, Evaluation then) {
-        List<String> before = messages(now);
-        List<String> after = messages(then);
-        long gone = before.stream().filter(m -> !after.contains(m)).count();
-        List<String> come = after.stream().filter(m -> !before.contains(m)).toList();
+        List<String> before = now.findings().stream().map(TrialBox::key).toList();
+        List<String> after = then.findings().stream().map(TrialBox::key).toList();
+        long gone = before.stream().filter(k -> !after.contains(k)).count();
+        List<String> come = then.findings().stream()
+                .filter(f -> !before.contains(key(f)))
+                .map(Finding::message)
+                .toList();
         String words = gone
                 + (gone == 1 ? " finding goes" : " findings go")
                 + (come.isEmpty()
@@ -83,7 +86,8 @@ public final class TrialBox extends VBox {
         return Ui.words(words, come.isEmpty() ? "soft" : "trial-comes");
     }
 
-    private static List<String> messages(Evaluation e) {
-        return e.findings().stream().map(Finding::message).toList();
+    /** A finding stays the same when only its numbers change. */
+    private static String key(Finding f) {
+        return f.code() + f.subjects();
     }
 }
