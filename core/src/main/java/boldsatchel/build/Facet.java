@@ -144,7 +144,27 @@ public sealed interface Facet {
      * @param shutOffA switches itself off below this current
      */
     record PowerBank(Figure ratedWh, Figure efficiency, double outV, double outA, Figure outOhms, double shutOffA)
-            implements Facet {}
+            implements Facet {
+        /** The same bank with another figure for its energy. */
+        public PowerBank rated(Figure newRatedWh) {
+            return new PowerBank(newRatedWh, efficiency, outV, outA, outOhms, shutOffA);
+        }
+
+        /** The same bank with another efficiency. */
+        public PowerBank efficient(Figure newEfficiency) {
+            return new PowerBank(ratedWh, newEfficiency, outV, outA, outOhms, shutOffA);
+        }
+
+        /** The same bank asked for another voltage. */
+        public PowerBank asked(Offer offer) {
+            return new PowerBank(ratedWh, efficiency, offer.volts(), offer.amps(), outOhms, shutOffA);
+        }
+
+        /** The same bank in its always-on setting. */
+        public PowerBank alwaysOn() {
+            return new PowerBank(ratedWh, efficiency, outV, outA, outOhms, 0);
+        }
+    }
 
     /**
      * What a pack's own electronics do beside the cut-off. A pack without this facet neither balances its cells nor tells anybody how

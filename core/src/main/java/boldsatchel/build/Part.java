@@ -100,6 +100,33 @@ public record Part(
                 .orElse(0.0);
     }
 
+    /** Least voltage it feeds a chain with, V: cells at their cut-off, or the voltage asked for; 0 for what gives no power. */
+    public double feedsLowV() {
+        return facet(Facet.Cells.class)
+                .map(c -> c.series() * c.cutoffV())
+                .or(() -> offer().map(Facet.Offer::volts))
+                .orElse(0.0);
+    }
+
+    /** Most voltage it feeds a chain with, V: cells full on the charger, or the voltage asked for; 0 for what gives no power. */
+    public double feedsHighV() {
+        return facet(Facet.Cells.class)
+                .map(c -> c.series() * c.chemistry().chargeV())
+                .or(() -> offer().map(Facet.Offer::volts))
+                .orElse(0.0);
+    }
+
+    /** Most charge current of its cells, A: what the maker says, else the usual share of the capacity; 0 without cells. */
+    public double maxChargeA() {
+        return facet(Facet.Manages.class)
+                .map(Facet.Manages::maxChargeA)
+                .or(() -> facet(Facet.Cells.class)
+                        .map(c -> Facet.Manages.USUAL_CHARGE_PER_HOUR
+                                * c.capacityAh().value()
+                                * c.parallel()))
+                .orElse(0.0);
+    }
+
     /** Voltages and currents it can be asked for; empty when it has only the one in use. */
     public List<Facet.Offer> offers() {
         return facet(Facet.Offers.class).map(Facet.Offers::offers).orElse(List.of());
@@ -115,8 +142,7 @@ public record Part(
     /** The same supply asked for another voltage. */
     public Part asked(Facet.Offer offer) {
         return facet(Facet.PowerBank.class)
-                .<Facet>map(b -> new Facet.PowerBank(
-                        b.ratedWh(), b.efficiency(), offer.volts(), offer.amps(), b.outOhms(), b.shutOffA()))
+                .<Facet>map(b -> b.asked(offer))
                 .or(() -> facet(Facet.Adapter.class)
                         .map(a -> new Facet.Adapter(offer.volts(), offer.amps(), a.outOhms())))
                 .map(this::withFacet)

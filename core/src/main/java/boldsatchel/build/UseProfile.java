@@ -129,6 +129,15 @@ public record UseProfile(String name, List<Step> steps) {
         return new UseProfile(name, changed);
     }
 
+    /** The same profile with every brightness multiplied, to whole percents. */
+    public UseProfile dimmed(double factor) {
+        return new UseProfile(
+                name,
+                steps.stream()
+                        .map(s -> s.at(Math.round(s.brightness() * factor * 100) / 100.0))
+                        .toList());
+    }
+
     /** Length of one cycle, minutes. */
     public double minutes() {
         return steps.stream().mapToDouble(Step::minutes).sum();

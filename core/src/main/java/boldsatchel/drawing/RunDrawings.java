@@ -215,7 +215,7 @@ public final class RunDrawings {
                         "wanted " + Units.format(wanted, 1, "h"),
                         "");
             });
-            crossing(VoltTable.warnLevel(build, network), "a warning belongs here", VOLTS_HEIGHT - 5);
+            crossing(VoltTable.warnLevel(run), "a warning belongs here", VOLTS_HEIGHT - 5);
             chain.startsDownTo()
                     .filter(l -> l > run.endLevel() + 0.03)
                     .ifPresent(

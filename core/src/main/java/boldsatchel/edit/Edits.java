@@ -8,6 +8,7 @@ import boldsatchel.build.Orientation;
 import boldsatchel.build.Part;
 import boldsatchel.build.Placement;
 import boldsatchel.build.Shell;
+import boldsatchel.build.UseProfile;
 import boldsatchel.build.Vec;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
@@ -25,6 +26,15 @@ public final class Edits {
     /** Changes the brief. */
     public static Edit brief(String name, UnaryOperator<Brief> change) {
         return new Edit(name, b -> b.withBrief(change.apply(b.brief())));
+    }
+
+    /** Changes the profile that verdicts are about. */
+    public static Edit judgedProfile(String name, UnaryOperator<UseProfile> change) {
+        return brief(name, b -> {
+            List<UseProfile> profiles = new ArrayList<>(b.profiles());
+            profiles.set(0, change.apply(b.profile()));
+            return b.withProfiles(profiles);
+        });
     }
 
     /** Adds a part to the table, under a free id. */

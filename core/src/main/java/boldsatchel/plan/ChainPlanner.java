@@ -135,22 +135,8 @@ final class ChainPlanner {
     }
 
     private void range(List<Part> sources) {
-        lowV = sources.stream().mapToDouble(ChainPlanner::leastV).min().orElse(5);
-        highV = sources.stream().mapToDouble(ChainPlanner::mostV).max().orElse(5);
-    }
-
-    static double leastV(Part p) {
-        return p.facet(Facet.Cells.class)
-                .map(c -> c.series() * c.cutoffV())
-                .or(() -> p.offer().map(Facet.Offer::volts))
-                .orElse(0.0);
-    }
-
-    static double mostV(Part p) {
-        return p.facet(Facet.Cells.class)
-                .map(c -> c.series() * c.chemistry().chargeV())
-                .or(() -> p.offer().map(Facet.Offer::volts))
-                .orElse(0.0);
+        lowV = sources.stream().mapToDouble(Part::feedsLowV).min().orElse(5);
+        highV = sources.stream().mapToDouble(Part::feedsHighV).max().orElse(5);
     }
 
     private static Facet.DrawsPower draws(Part load) {
@@ -310,11 +296,7 @@ final class ChainPlanner {
             Optional<Facet.Cells> cells = source.facet(Facet.Cells.class);
             Optional<Part> host = loads.stream().filter(p -> fills(p, cells)).findFirst();
             if (cells.isPresent()) {
-                double bears = source.facet(Facet.Manages.class)
-                        .map(Facet.Manages::maxChargeA)
-                        .orElse(Facet.Manages.USUAL_CHARGE_PER_HOUR
-                                * cells.get().capacityAh().value()
-                                * cells.get().parallel());
+                double bears = source.maxChargeA();
                 Part charger = host.orElseGet(() -> add(Picks.charger(cells.get(), bears)));
                 Facet.Charges c = charger.facet(Facet.Charges.class).orElseThrow();
                 chargings.add(Rung.of(free("charging"), new Rung.Charging(Optional.of(charger.id()), source.id())));

@@ -20,7 +20,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.DoubleFunction;
 
 /** What another hour of run time would take: each way is tried on the whole chain, and the one that changes least comes first. */
 public final class HourMore {
@@ -76,23 +75,13 @@ public final class HourMore {
                 .orElse(0);
     }
 
-    private static Edit profile(String name, DoubleFunction<UseProfile> changed, double by) {
-        return Edits.brief(name, b -> {
-            List<UseProfile> profiles = new ArrayList<>(b.profiles());
-            profiles.set(0, changed.apply(by));
-            return b.withProfiles(profiles);
-        });
+    private static Edit dim(double factor) {
+        return Edits.judgedProfile("dim the screens", p -> p.dimmed(factor));
     }
 
     private static Optional<Way> dimmer(Build build, double now) {
-        UseProfile profile = build.brief().profile();
-        DoubleFunction<UseProfile> dimmed = by -> new UseProfile(
-                profile.name(),
-                profile.steps().stream()
-                        .map(s -> s.at(Math.round(s.brightness() * by * 100) / 100.0))
-                        .toList());
-        double by = least(by2 -> hours(profile("", dimmed, 1 - by2).change().apply(build)) >= now + 1, 0, 1 - DIMMEST);
-        Edit edit = profile("dim the screens", dimmed, 1 - by);
+        double by = least(dark -> hours(dim(1 - dark).change().apply(build)) >= now + 1, 0, 1 - DIMMEST);
+        Edit edit = dim(1 - by);
         double gained = hours(edit.change().apply(build)) - now;
         return Optional.of(new Way(
                 "Dim the screen to " + Math.round((1 - by) * 100) + " % of each step's brightness",
@@ -131,7 +120,7 @@ public final class HourMore {
                 profile.steps().stream()
                         .map(s -> s.mode() == Mode.IDLE ? s.in(Mode.SLEEP).at(0).running(Optional.empty()) : s)
                         .toList());
-        Edit edit = profile("sleep instead of idling", x -> sleeping, 0);
+        Edit edit = Edits.judgedProfile("sleep instead of idling", p -> sleeping);
         double gained = hours(edit.change().apply(build)) - now;
         return Optional.of(new Way("Let it sleep instead of idling", gained, gained >= 1, 0, 0, edit));
     }
@@ -157,13 +146,8 @@ public final class HourMore {
         }
         Facet.PowerBank bank = source.facet(Facet.PowerBank.class).orElseThrow();
         double share = (now + 1) / now * 1.01;
-        Facet.PowerBank larger = new Facet.PowerBank(
-                Figure.guess(Math.ceil(bank.ratedWh().value() * share)),
-                bank.efficiency(),
-                bank.outV(),
-                bank.outA(),
-                bank.outOhms(),
-                bank.shutOffA());
+        Facet.PowerBank larger =
+                bank.rated(Figure.guess(Math.ceil(bank.ratedWh().value() * share)));
         Part grown = new Part(
                 source.id(),
                 source.name() + ", larger",
@@ -205,8 +189,8 @@ public final class HourMore {
                 .flatMap(r -> build.partOf(r).stream())
                 .filter(Part::isSource)
                 .toList();
-        double low = sources.stream().mapToDouble(ChainPlanner::leastV).min().orElse(c.lowV());
-        double high = sources.stream().mapToDouble(ChainPlanner::mostV).max().orElse(c.highV());
+        double low = sources.stream().mapToDouble(Part::feedsLowV).min().orElse(c.lowV());
+        double high = sources.stream().mapToDouble(Part::feedsHighV).max().orElse(c.highV());
         double watts = rung.feeds().stream()
                 .flatMap(Rung::walk)
                 .flatMap(r -> build.partOf(r).flatMap(p -> p.facet(Facet.DrawsPower.class)).stream())

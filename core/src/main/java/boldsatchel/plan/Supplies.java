@@ -248,7 +248,7 @@ public final class Supplies {
                 .filter(p -> p.id().startsWith("pack-"))
                 .toList();
         Comparator<Part> straight =
-                Comparator.comparing(p -> !(ChainPlanner.leastV(p) >= d.lowV() && ChainPlanner.mostV(p) <= d.highV()));
+                Comparator.comparing(p -> !(p.feedsLowV() >= d.lowV() && p.feedsHighV() <= d.highV()));
         return packs.stream()
                 .min(straight.thenComparing(
                         Comparator.comparingDouble(Part::labelWh).reversed()));

@@ -4,6 +4,7 @@ import boldsatchel.build.Build;
 import boldsatchel.build.Mode;
 import boldsatchel.build.Rung;
 import boldsatchel.power.Demand;
+import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.quantity.Reading;
@@ -48,7 +49,7 @@ public record VoltTable(List<Row> rows, double warnLevel) {
                         volts(n, level, Demand.of(Mode.IDLE)),
                         volts(n, level, busy)));
             }
-            return new VoltTable(rows, warnLevel(build, n));
+            return new VoltTable(rows, warnLevel(Discharge.run(n, build.brief().profile())));
         });
     }
 
@@ -58,14 +59,13 @@ public record VoltTable(List<Row> rows, double warnLevel) {
     }
 
     /** State of charge at which a warning leaves time to save and shut down. */
-    public static double warnLevel(Build build, Network n) {
-        var run = boldsatchel.power.Discharge.run(n, build.brief().profile());
+    public static double warnLevel(Discharge run) {
         if (Double.isInfinite(run.hours())) {
             return 0;
         }
         double early = run.samples().stream()
                 .filter(s -> s.hours() <= run.hours() - WARN_HOURS)
-                .mapToDouble(boldsatchel.power.Discharge.Sample::level)
+                .mapToDouble(Discharge.Sample::level)
                 .min()
                 .orElse(1);
         return Math.max(early, run.endLevel() + WARN_LEVEL);

@@ -91,18 +91,6 @@ public final class Charge {
         public Curve {
             samples = List.copyOf(samples);
         }
-
-        /** Level after which the voltage is held and the current falls; 1 when that never happens. */
-        public double turnsAt() {
-            double most =
-                    samples.stream().mapToDouble(Discharge.Sample::amps).max().orElse(0);
-            return samples.stream()
-                    .filter(s -> s.amps() < 0.98 * most)
-                    .mapToDouble(Discharge.Sample::level)
-                    .filter(l -> l > 0.3)
-                    .findFirst()
-                    .orElse(1);
-        }
     }
 
     /** What a charging rung asks of its supply; nothing when there is no charger for it. */

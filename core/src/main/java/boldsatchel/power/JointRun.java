@@ -17,6 +17,9 @@ final class JointRun {
     /** A source with less left than this is empty. */
     private static final double EMPTY = 1e-9;
 
+    /** Turns of whole cycles or single ones; a run of two sources over a day in minutes takes some hundreds. */
+    private static final int MOST_TURNS = 20_000;
+
     private final Network network;
     private final UseProfile profile;
     private final List<Network.Circuit> circuits;
@@ -44,7 +47,7 @@ final class JointRun {
 
     Discharge run() {
         double cycle = profile.minutes() / 60;
-        while (true) {
+        for (int turn = 0; turn < MOST_TURNS; turn++) {
             double[] mean = new double[levels.length];
             for (int k = 0; k < circuits.size(); k++) {
                 Network.Terminals at = circuits.get(k).terminals(levels);
@@ -76,6 +79,8 @@ final class JointRun {
                 }
             }
         }
+        throw new IllegalStateException("the run of the joined sources of “" + network.root() + "” comes to no end in "
+                + MOST_TURNS + " turns");
     }
 
     /** What ends the run here: a limit of the machine, or that nothing is left in any source. */

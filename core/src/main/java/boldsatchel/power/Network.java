@@ -44,9 +44,7 @@ public final class Network {
      * @return nothing when no source begins it, or when it only charges
      */
     public static Optional<Network> of(Build build, Rung root, Reading reading) {
-        List<Rung> stores = root.sources().stream()
-                .filter(r -> build.partOf(r).filter(Part::isSource).isPresent())
-                .toList();
+        List<Rung> stores = stores(build, root);
         boolean feedsLoads = stores.isEmpty()
                 && root.walk()
                         .anyMatch(r -> build.partOf(r)
@@ -62,11 +60,17 @@ public final class Network {
         return of(build, root, root.sources(), new Modeller(build, reading));
     }
 
-    /** Models a joined chain with one of its sources missing. */
+    /** Models a joined chain as it runs on its own with one of its sources missing. */
     static Optional<Network> without(Build build, Rung root, Rung missing, Reading reading) {
         List<Rung> left =
-                root.sources().stream().filter(r -> !r.equals(missing)).toList();
+                stores(build, root).stream().filter(r -> !r.equals(missing)).toList();
         return of(build, root, left, new Modeller(build, reading));
+    }
+
+    private static List<Rung> stores(Build build, Rung root) {
+        return root.sources().stream()
+                .filter(r -> build.partOf(r).filter(Part::isSource).isPresent())
+                .toList();
     }
 
     private static Optional<Network> of(Build build, Rung root, List<Rung> sources, Modeller modeller) {
@@ -249,7 +253,7 @@ public final class Network {
                 row.addAll(series.row());
                 next = series.next();
             }
-            return Node.Series.of(List.copyOf(row), next);
+            return new Node.Series(row, next);
         }
 
         /** What a rung costs the current that passes through it; nothing for rungs that are more than that. */
@@ -320,7 +324,7 @@ public final class Network {
                     c.lowV(),
                     c.highV(),
                     next,
-                    Node.amps(next, c.outV()));
+                    Node.ampsOn(c.outV(), next));
         }
 
         private Node load(Rung rung, Part part, Facet.DrawsPower draws, Demand demand) {

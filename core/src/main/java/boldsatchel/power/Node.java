@@ -7,12 +7,61 @@ import java.util.List;
 
 /**
  * The electrical network of one chain for one demand, with all figures read: what the solver works on. Resistances in a row are one
- * node, so that each Newton solution nests only at forks; what hangs on a converter is solved once, when the network is made.
+ * node; what hangs on a converter is solved once, when the network is made.
+ *
+ * <p>The voltages behind all resistances are found together by Newton's method on the tree: going up, each node is a straight line of
+ * current over voltage at its estimate; going down, the lines give the next estimates. Estimates start as if no current flowed. Loads
+ * draw a current that is convex in voltage and does not rise faster than a resistor's, so Newton's method from above falls
+ * monotonically onto the highest solution (Ortega and Rheinboldt, Iterative Solution of Nonlinear Equations in Several
+ * Variables, 13.3.4), and where there is none a slope turns over: a collapse is found, not guessed from a lack of convergence.
+ * One step costs as much as there are rungs, however they branch. Estimates live in the nodes: a network is solved by one thread
+ * at a time.
  */
 sealed interface Node {
 
-    /** Adds the current drawn when the node's input is at a voltage, and its slope, or marks a collapse. */
+    /** Most steps; Newton's method needs about five. */
+    int STEPS = 60;
+
+    /** Adds the current drawn when the node's input is at a voltage, and its slope, both at the estimates below it, or marks a collapse. */
     void draw(double volts, Draw out);
+
+    /** Sets the estimates below to what they are without current. */
+    default void start(double volts) {}
+
+    /** Moves the estimates below to a new input voltage, by the lines last drawn; returns the largest change, V. */
+    default double settle(double volts) {
+        return 0;
+    }
+
+    /**
+     * Solves what hangs behind a source of a voltage and a resistance.
+     *
+     * @return the voltage behind the resistance; not a number, and a mark, on a collapse
+     */
+    static double solve(double openV, double ohms, Node next, Draw out) {
+        double u = openV;
+        next.start(u);
+        Draw draw = new Draw();
+        for (int i = 0; i < STEPS && u > 0; i++) {
+            draw.clear();
+            next.draw(u, draw);
+            double pivot = 1 + ohms * draw.slope;
+            if (draw.collapsed || pivot <= LEAST_PIVOT) {
+                break;
+            }
+            double closer = u - (u + ohms * draw.amps - openV) / pivot;
+            double change = Math.max(Math.abs(closer - u), next.settle(closer));
+            u = closer;
+            if (change <= 1e-11 * Math.max(1, openV)) {
+                return u;
+            }
+        }
+        out.collapsed = true;
+        return Double.NaN;
+    }
+
+    /** Below this a slope has turned over. */
+    double LEAST_PIVOT = 1e-9;
 
     /** Reports every rung below at the solution. */
     void readOff(double volts, Observer observer);
@@ -24,7 +73,14 @@ sealed interface Node {
         void breach(Breach.Kind kind, String id, double value, double limit);
     }
 
-    /** Current of a node at a voltage, for reading off. */
+    /** Current of a node on a steady voltage, solved for; not a number on a collapse. */
+    static double ampsOn(double volts, Node node) {
+        Draw draw = new Draw();
+        solve(volts, 0, node, draw);
+        return draw.collapsed ? Double.NaN : amps(node, volts);
+    }
+
+    /** Current of a solved node at its voltage, for reading off. */
     static double amps(Node node, double volts) {
         Draw draw = new Draw();
         node.draw(volts, draw);
@@ -65,6 +121,20 @@ sealed interface Node {
         }
 
         @Override
+        public void start(double volts) {
+            rest.forEach(branch -> branch.start(volts));
+        }
+
+        @Override
+        public double settle(double volts) {
+            double change = 0;
+            for (Node branch : rest) {
+                change = Math.max(change, branch.settle(volts));
+            }
+            return change;
+        }
+
+        @Override
         public void draw(double volts, Draw out) {
             out.add(watts / volts + amps + siemens * volts, siemens - watts / (volts * volts));
             for (Node branch : rest) {
@@ -94,6 +164,16 @@ sealed interface Node {
     /** What is left to feed when a source in its current limit already gives some. */
     record Relieved(Node next, double amps) implements Node {
         @Override
+        public void start(double volts) {
+            next.start(volts);
+        }
+
+        @Override
+        public double settle(double volts) {
+            return next.settle(volts);
+        }
+
+        @Override
         public void draw(double volts, Draw out) {
             next.draw(volts, out);
             out.add(-amps, 0);
@@ -122,67 +202,73 @@ sealed interface Node {
     }
 
     /** Rungs in a row that only lose voltage, then what they feed. */
-    record Series(List<Resistor> row, double kneeV, double ohms, Node next) implements Node {
+    final class Series implements Node {
+        private final List<Resistor> row;
+        private final Node next;
+        private final double kneeV;
+        private final double ohms;
+        /** Estimate of the voltage behind the row, and the line drawn there. */
+        private double behindV;
 
-        static Series of(List<Resistor> row, Node next) {
-            return new Series(
-                    row,
-                    row.stream().mapToDouble(Resistor::kneeV).sum(),
-                    row.stream().mapToDouble(Resistor::ohms).sum(),
-                    next);
+        private double lineAmps;
+        private double lineSlope;
+
+        Series(List<Resistor> row, Node next) {
+            this.row = List.copyOf(row);
+            this.next = next;
+            this.kneeV = row.stream().mapToDouble(Resistor::kneeV).sum();
+            this.ohms = row.stream().mapToDouble(Resistor::ohms).sum();
+        }
+
+        List<Resistor> row() {
+            return row;
+        }
+
+        Node next() {
+            return next;
+        }
+
+        private double pivot() {
+            return 1 + ohms * lineSlope;
         }
 
         @Override
-        public void draw(double volts, Draw out) {
-            double behind = behind(volts - kneeV, ohms, next, out);
-            if (out.collapsed) {
-                return;
-            }
-            Draw next = new Draw();
-            this.next.draw(behind, next);
-            out.add(next.amps, next.slope / (1 + ohms * next.slope));
+        public void start(double volts) {
+            behindV = volts - kneeV;
+            next.start(behindV);
         }
 
-        /**
-         * The highest voltage u with u + R·I(u) = V, the voltage before the resistance. I(u) is convex and does not rise faster than a resistor's, so
-         * Newton's method from above falls monotonically onto the highest root, and where there is none its slope
-         * turns over: a collapse is found, not guessed from a lack of convergence.
-         */
-        static double behind(double top, double ohms, Node next, Draw out) {
-            double u = top;
-            Draw scratch = new Draw();
-            for (int i = 0; i < 60; i++) {
-                if (u <= 0) {
-                    break;
-                }
-                scratch.clear();
-                next.draw(u, scratch);
-                if (scratch.collapsed) {
-                    break;
-                }
-                double error = u + ohms * scratch.amps - top;
-                double slope = 1 + ohms * scratch.slope;
-                if (error <= 1e-10 * Math.max(1, top)) {
-                    return u;
-                }
-                if (slope <= 1e-9) {
-                    break;
-                }
-                u -= error / slope;
+        /** With I = I₀ + g·(u − u₀) behind and u = V − knee − R·I, the row draws (I₀ + g·(V − knee − u₀)) / (1 + R·g). */
+        @Override
+        public void draw(double volts, Draw out) {
+            Draw below = new Draw();
+            if (behindV > 0) {
+                next.draw(behindV, below);
             }
-            out.collapsed = true;
-            return Double.NaN;
+            lineAmps = below.amps;
+            lineSlope = below.slope;
+            if (behindV <= 0 || below.collapsed || pivot() <= LEAST_PIVOT) {
+                out.collapsed = true;
+                return;
+            }
+            out.add((lineAmps + lineSlope * (volts - kneeV - behindV)) / pivot(), lineSlope / pivot());
+        }
+
+        @Override
+        public double settle(double volts) {
+            double before = behindV;
+            behindV = (volts - kneeV - ohms * (lineAmps - lineSlope * before)) / pivot();
+            return Math.max(Math.abs(behindV - before), next.settle(behindV));
         }
 
         @Override
         public void readOff(double volts, Observer observer) {
-            double behind = behind(volts - kneeV, ohms, next, new Draw());
-            double amps = amps(next, behind);
+            double amps = amps(next, behindV);
             double at = volts;
             for (Resistor r : row) {
                 at = r.readOff(at, amps, observer);
             }
-            next.readOff(behind, observer);
+            next.readOff(behindV, observer);
         }
     }
 

@@ -94,7 +94,7 @@ record Supply(List<Branch> branches) {
     private Flow alone(double level, Node next) {
         Branch b = branches.getFirst();
         Draw draw = new Draw();
-        double volts = Node.Series.behind(b.store.openVolts(level) - b.kneeV, b.store.ohms(level) + b.ohms, next, draw);
+        double volts = Node.solve(b.store.openVolts(level) - b.kneeV, b.store.ohms(level) + b.ohms, next, draw);
         return draw.collapsed ? Flow.COLLAPSE : new Flow(volts, new double[] {Node.amps(next, volts)});
     }
 
@@ -109,7 +109,7 @@ record Supply(List<Branch> branches) {
                 double amps = flow.amps[k];
                 double volts = terminalVolts(b, levels[k], amps, flow.volts);
                 if (ended < 0
-                        && b.blocks
+                        && (b.blocks || amps > 0)
                         && b.store.ends(levels[k], volts, amps).isPresent()) {
                     ended = k;
                 }
@@ -166,7 +166,7 @@ record Supply(List<Branch> branches) {
         for (int m = 0; m <= blocking.size(); m++) {
             if (siemens > 0) {
                 Draw draw = new Draw();
-                double volts = Node.Series.behind(push / siemens, 1 / siemens, rest, draw);
+                double volts = Node.solve(push / siemens, 1 / siemens, rest, draw);
                 boolean lastSet = m == blocking.size();
                 if (!draw.collapsed && (lastSet || volts >= threshold(blocking.get(m), levels))) {
                     return new Flow(volts, amps(levels, held, blocking.subList(0, m), volts));

@@ -125,7 +125,7 @@ final class ChargeRules {
         if (made.isEmpty() || cells.isEmpty()) {
             return true;
         }
-        double bears = maxChargeA(store, cells.get());
+        double bears = store.maxChargeA();
         Part picked = Picks.charger(cells.get(), bears);
         Remedy other = Remedy.by("Take “" + picked.name() + "” instead", Edits.replacePart(charger, picked));
         boolean same = made.get().series() == cells.get().series()
@@ -158,12 +158,6 @@ final class ChargeRules {
                     List.of(other));
         }
         return same;
-    }
-
-    static double maxChargeA(Part store, Facet.Cells c) {
-        return store.facet(Facet.Manages.class)
-                .map(Facet.Manages::maxChargeA)
-                .orElse(Facet.Manages.USUAL_CHARGE_PER_HOUR * c.capacityAh().value() * c.parallel());
     }
 
     private void wrongVoltage(Charge.Result r, Part supply) {
@@ -221,7 +215,7 @@ final class ChargeRules {
                 .filter(c -> store.facet(Facet.Cells.class).isPresent())
                 .ifPresent(c -> {
                     Facet.Cells cells = store.facet(Facet.Cells.class).orElseThrow();
-                    Part picked = Picks.charger(cells, maxChargeA(store, cells));
+                    Part picked = Picks.charger(cells, store.maxChargeA());
                     remedies.add(Remedy.by("Take “" + picked.name() + "” instead", Edits.replacePart(c, picked)));
                 });
         remedies.add(Remedy.advice("Use the other port, if the machine has a faster one"));
@@ -263,7 +257,7 @@ final class ChargeRules {
                         .flatMap(x -> ((Rung.Charging) x.stage()).charger())
                         .flatMap(build::part)
                         .ifPresent(old -> {
-                            Part picked = Picks.charger(c, maxChargeA(store, c));
+                            Part picked = Picks.charger(c, store.maxChargeA());
                             remedies.add(
                                     Remedy.by("Take “" + picked.name() + "” instead", Edits.replacePart(old, picked)));
                         }));
@@ -321,7 +315,7 @@ final class ChargeRules {
     private void uncharged(Part store) {
         List<Remedy> remedies = new ArrayList<>();
         store.facet(Facet.Cells.class).ifPresent(c -> {
-            Part charger = Picks.charger(c, maxChargeA(store, c));
+            Part charger = Picks.charger(c, store.maxChargeA());
             Facet.Charges made = charger.facet(Facet.Charges.class).orElseThrow();
             double watts = made.amps().value() * c.series() * c.chemistry().chargeV() / 0.85;
             Part adapter = Picks.adapter(

@@ -51,21 +51,10 @@ record Line(Build build, Rung root, ChainResult chain, Words.Sheet sheet) {
 
     /** Terminal voltages from empty to full on the charger. */
     Rail sourceRail() {
-        double low = Double.POSITIVE_INFINITY;
-        double high = 0;
-        for (Part p : sourceParts()) {
-            Optional<Facet.Cells> cells = p.facet(Facet.Cells.class);
-            if (cells.isPresent()) {
-                Facet.Cells c = cells.get();
-                low = Math.min(low, c.series() * c.cutoffV());
-                high = Math.max(high, c.series() * c.chemistry().chargeV());
-            } else {
-                double volts = p.offer().map(Facet.Offer::volts).orElse(0.0);
-                low = Math.min(low, volts);
-                high = Math.max(high, volts);
-            }
-        }
-        return new Rail(low, high, Optional.empty());
+        return new Rail(
+                sourceParts().stream().mapToDouble(Part::feedsLowV).min().orElse(0),
+                sourceParts().stream().mapToDouble(Part::feedsHighV).max().orElse(0),
+                Optional.empty());
     }
 
     List<Part> sourceParts() {
@@ -80,15 +69,6 @@ record Line(Build build, Rung root, ChainResult chain, Words.Sheet sheet) {
     /** What the brief's hardest step asks for. */
     Demand hardest() {
         return PowerEngine.hardest(build.brief().profile());
-    }
-
-    /** Most watts that go through a rung, starting up included. */
-    double mostWatts(String rung) {
-        return List.of(chain.full(), chain.half(), chain.starting()).stream()
-                .flatMap(p -> p.rung(rung).stream())
-                .mapToDouble(s -> s.voltsOut() * Math.max(s.ampsOut(), s.ampsIn()))
-                .max()
-                .orElse(0);
     }
 
     /** Most amps through a rung while working. */
@@ -122,10 +102,5 @@ record Line(Build build, Rung root, ChainResult chain, Words.Sheet sheet) {
                 .filter(n -> n.solve(0.5, hardest()).breaches().isEmpty())
                 .filter(n -> n.solve(1, Demand.of(Mode.START)).stop().isEmpty())
                 .isPresent();
-    }
-
-    /** Whether a rung of a kind of contact stands anywhere in the chain. */
-    boolean has(Rung.ContactKind kind) {
-        return root.walk().anyMatch(r -> r.stage() instanceof Rung.Contact c && c.kind() == kind);
     }
 }

@@ -281,15 +281,7 @@ final class SourceRules {
                 .ifPresent(part -> part.facet(Facet.PowerBank.class)
                         .ifPresent(bank -> remedies.add(Remedy.by(
                                 "Use its always-on setting, if it has one; or take a bank that has",
-                                Edits.changePart(
-                                        "shut-off current",
-                                        part.withFacet(new Facet.PowerBank(
-                                                bank.ratedWh(),
-                                                bank.efficiency(),
-                                                bank.outV(),
-                                                bank.outA(),
-                                                bank.outOhms(),
-                                                0)))))));
+                                Edits.changePart("shut-off current", part.withFacet(bank.alwaysOn()))))));
         remedies.add(Remedy.advice("Shut down instead of sleeping"));
         return remedies;
     }

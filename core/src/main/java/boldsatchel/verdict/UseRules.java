@@ -6,7 +6,6 @@ import static boldsatchel.verdict.Words.percent;
 
 import boldsatchel.build.Build;
 import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.power.Discharge;
@@ -61,27 +60,14 @@ final class UseRules {
                         remedies);
     }
 
-    /** Every step's brightness multiplied. */
-    static Edit dim(double factor) {
-        return Edits.brief(
-                "dim the screens",
-                b -> b.withProfiles(b.profiles().stream()
-                        .map(p -> p.equals(b.profile()) ? dimmed(p, factor) : p)
-                        .toList()));
-    }
-
-    private static UseProfile dimmed(UseProfile profile, double factor) {
-        return new UseProfile(
-                profile.name(),
-                profile.steps().stream()
-                        .map(s -> s.at(Math.round(s.brightness() * factor * 100) / 100.0))
-                        .toList());
+    private static Edit dim(double factor) {
+        return Edits.judgedProfile("dim the screens", p -> p.dimmed(factor));
     }
 
     private static double hours(Line line, double factor) {
         Rung root = line.root();
         return Network.of(line.build(), root, Reading.NOMINAL)
-                .map(n -> Discharge.run(n, dimmed(line.build().brief().profile(), factor))
+                .map(n -> Discharge.run(n, line.build().brief().profile().dimmed(factor))
                         .hours())
                 .orElse(0.0);
     }

@@ -9,14 +9,12 @@ import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.drawing.RunDrawings;
-import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -86,17 +84,9 @@ final class UsePane extends VBox {
         }
     }
 
-    private Edit edit(String name, Function<UseProfile, UseProfile> change) {
-        return Edits.brief(name, b -> {
-            List<UseProfile> profiles = new ArrayList<>(b.profiles());
-            profiles.set(0, change.apply(b.profile()));
-            return b.withProfiles(profiles);
-        });
-    }
-
     private void change(String what, Step changed) {
         int k = selected;
-        desk.session().does(edit("change " + what + " of " + changed.name(), p -> p.with(k, changed)));
+        desk.session().does(Edits.judgedProfile("change " + what + " of " + changed.name(), p -> p.with(k, changed)));
     }
 
     /** Moves the border between a step and the next; what one gains the other loses. */
@@ -106,7 +96,7 @@ final class UsePane extends VBox {
         double both = p.steps().get(k).minutes() + p.steps().get(k + 1).minutes();
         double first = Math.clamp(Math.rint((minutes - from) * 2) / 2, LEAST_MINUTES, both - LEAST_MINUTES);
         desk.session()
-                .drags(edit(
+                .drags(Edits.judgedProfile(
                         "change how long " + p.steps().get(k).name() + " lasts",
                         q -> q.with(k, q.steps().get(k).lasting(first))
                                 .with(k + 1, q.steps().get(k + 1).lasting(both - first))));
@@ -236,7 +226,7 @@ final class UsePane extends VBox {
 
     private void split() {
         int k = selected;
-        desk.session().does(edit("split " + step().name(), p -> {
+        desk.session().does(Edits.judgedProfile("split " + step().name(), p -> {
             List<Step> steps = new ArrayList<>(p.steps());
             Step half = steps.get(k).lasting(steps.get(k).minutes() / 2);
             steps.set(k, half);
@@ -248,7 +238,7 @@ final class UsePane extends VBox {
     private void drop() {
         int k = selected;
         if (profile().steps().size() > 1) {
-            desk.session().does(edit("take out " + step().name(), p -> {
+            desk.session().does(Edits.judgedProfile("take out " + step().name(), p -> {
                 List<Step> steps = new ArrayList<>(p.steps());
                 steps.remove(k);
                 return new UseProfile(p.name(), steps);

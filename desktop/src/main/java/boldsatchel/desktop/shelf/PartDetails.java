@@ -191,15 +191,13 @@ public final class PartDetails extends VBox {
                         "rated energy",
                         Quantity.ENERGY,
                         b.ratedWh(),
-                        f -> part.withFacet(
-                                new Facet.PowerBank(f, b.efficiency(), b.outV(), b.outA(), b.outOhms(), b.shutOffA())));
+                        f -> part.withFacet(b.rated(f)));
                 figure(
                         form,
                         "efficiency",
                         Quantity.SHARE,
                         b.efficiency(),
-                        f -> part.withFacet(
-                                new Facet.PowerBank(b.ratedWh(), f, b.outV(), b.outA(), b.outOhms(), b.shutOffA())));
+                        f -> part.withFacet(b.efficient(f)));
             }
             case Facet.Converts c -> {
                 GridPane form = section(c.kind().words() + " to " + Units.format(c.outV()) + " V, "
