@@ -11,7 +11,8 @@ module boldsatchel.core {
     requires org.locationtech.jts;
 
     exports boldsatchel.quantity;
-    exports boldsatchel.build;
+    exports boldsatchel.geometry;
+    exports boldsatchel.machine;
     exports boldsatchel.power;
     exports boldsatchel.fit;
     exports boldsatchel.balance;
@@ -25,7 +26,9 @@ module boldsatchel.core {
     exports boldsatchel.report;
     exports boldsatchel.shelf;
 
-    opens boldsatchel.build to
+    opens boldsatchel.geometry to
+            tools.jackson.databind;
+    opens boldsatchel.machine to
             tools.jackson.databind;
     opens boldsatchel.shelf to
             tools.jackson.databind;

@@ -1,20 +1,23 @@
 package boldsatchel;
 
+import boldsatchel.machine.Layout;
+import boldsatchel.machine.Casing;
 import static boldsatchel.Samples.exact;
 
-import boldsatchel.build.Brief;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Material;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Orientation;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Rung;
-import boldsatchel.build.Shell;
-import boldsatchel.build.UseProfile;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Mode;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.geometry.Vec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -133,10 +136,10 @@ public final class RandomBuilds {
                         new UseProfile.Step("work", Mode.BUSY, between(2, 30), 1),
                         new UseProfile.Step("wait", Mode.IDLE, between(2, 30), 0.5)));
         return Build.empty("random")
-                .withBrief(Brief.empty().withProfiles(List.of(profile)))
-                .withParts(parts)
-                .withShells(List.of(shell))
-                .withPlacements(placements)
+                .with(Brief.empty().withProfiles(List.of(profile)))
+                .with(new Parts(parts))
+                .with(Casing.NONE.withShells(List.of(shell)))
+                .with(new Layout(placements))
                 .withChain(List.of(root));
     }
 }

@@ -1,19 +1,22 @@
 package boldsatchel;
 
-import boldsatchel.build.Body;
-import boldsatchel.build.Brief;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Material;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Orientation;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Rung;
-import boldsatchel.build.Shell;
-import boldsatchel.build.UseProfile;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Layout;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Body;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Mode;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
@@ -92,7 +95,7 @@ public final class Samples {
         Brief brief = Brief.empty()
                 .withSurroundings(new Brief.Surroundings(25, packC, false, true))
                 .withProfiles(List.of(UseProfile.always(Mode.BUSY)));
-        return Build.empty("test").withBrief(brief).withParts(List.of(parts)).withChain(List.of(root));
+        return Build.empty("test").with(brief).with(new Parts(List.of(parts))).withChain(List.of(root));
     }
 
     public static Rung rung(String part, Rung... feeds) {
@@ -101,11 +104,11 @@ public final class Samples {
 
     /** The build with another part hung below a rung. */
     public static Build hung(Build build, Part part, String below) {
-        List<Part> parts = new ArrayList<>(build.parts());
+        List<Part> parts = new ArrayList<>(build.parts().list());
         parts.add(part);
         Rung added = rung(part.id());
-        return build.withParts(parts)
-                .withChain(build.chain().stream()
+        return build.with(new Parts(parts))
+                .withChain(build.wiring().chain().stream()
                         .map(root -> root.map(r -> {
                             List<Rung> feeds = new ArrayList<>(r.feeds());
                             if (r.id().equals(below)) {
@@ -138,6 +141,6 @@ public final class Samples {
         for (int i = 0; i < parts.size(); i++) {
             placements.add(new Placement(parts.get(i).id(), shell.id(), at.get(i), Orientation.AS_DRAWN, Set.of()));
         }
-        return Build.empty("test").withShells(List.of(shell)).withParts(parts).withPlacements(placements);
+        return Build.empty("test").with(Casing.NONE.withShells(List.of(shell))).with(new Parts(parts)).with(new Layout(placements));
     }
 }

@@ -1,7 +1,7 @@
 package boldsatchel.benchmarks;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Mode;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Mode;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
@@ -42,7 +42,7 @@ public class EvaluationBenchmark {
     public EvaluationBenchmark() {}
 
     private static Network network(Build build) {
-        return Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
     }
 
     /** Reads the demo. */

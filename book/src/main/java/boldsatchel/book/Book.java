@@ -1,11 +1,11 @@
 package boldsatchel.book;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.Shell;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark.Align;
@@ -55,13 +55,13 @@ public final class Book {
     public static List<Drawing> drawings(Evaluation evaluation) {
         Build build = evaluation.build();
         List<Drawing> drawings = new ArrayList<>();
-        for (Shell shell : build.shells()) {
+        for (Shell shell : build.casing().shells()) {
             drawings.add(PackDrawings.plan(evaluation, shell.id(), ""));
-            if (!build.isLid(shell)) {
+            if (!build.casing().isLid(shell)) {
                 drawings.add(PackDrawings.front(evaluation, shell.id(), ""));
             }
         }
-        if (!build.shells().isEmpty()) {
+        if (!build.casing().shells().isEmpty()) {
             drawings.add(PackDrawings.side(evaluation));
         }
         for (ChainResult chain : evaluation.power().chains()) {
@@ -177,7 +177,7 @@ public final class Book {
                 PART_ALIGNS,
                 3,
                 true);
-        for (Part p : build.parts()) {
+        for (Part p : build.parts().list()) {
             flow.row(
                     List.of(
                             p.name(),
@@ -265,7 +265,7 @@ public final class Book {
                         "note")
                 .get();
         try (CSVPrinter out = new CSVPrinter(text, format)) {
-            for (Part p : build.parts()) {
+            for (Part p : build.parts().list()) {
                 out.printRecord(
                         p.id(),
                         p.name(),

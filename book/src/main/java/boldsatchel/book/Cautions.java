@@ -1,8 +1,8 @@
 package boldsatchel.book;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
-import boldsatchel.build.Shell;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -14,7 +14,7 @@ public final class Cautions {
     /** The cautions for a build. */
     public static List<String> of(Build build) {
         List<String> cautions = new ArrayList<>();
-        if (build.parts().stream().anyMatch(Part::isSource)) {
+        if (build.parts().list().stream().anyMatch(Part::isSource)) {
             cautions.add(
                     "Lithium cells: use matched cells, a fuse and a protection; never puncture, crush or short them. Charge them attended, on"
                             + " a surface that cannot burn. Damaged or swollen cells go to a collection point. The cell maker's data sheet stands above"
@@ -24,12 +24,12 @@ public final class Cautions {
         }
         cautions.add(
                 "Mains: only ready-made certified adapters. Anything else on the mains is a licensed electrician's work.");
-        if (!build.chain().isEmpty()) {
+        if (!build.wiring().chain().isEmpty()) {
             cautions.add(
                     "Solder and flux fumes: ventilate, wear eye protection. Solvents go to proper disposal. The board maker's limits stand above"
                             + " the figures here.");
         }
-        if (build.shells().stream().anyMatch(s -> s.making() != Shell.Making.PRINTED)) {
+        if (build.casing().shells().stream().anyMatch(s -> s.making() != Shell.Making.PRINTED)) {
             cautions.add(
                     "Cutting and drilling: eye protection, clamp the work, deburr edges before wires go in; no chips near electronics.");
         }

@@ -2,7 +2,7 @@ package boldsatchel.book;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
@@ -60,7 +60,7 @@ public class BookTest {
             assertThat(text).contains(v.kind().title()).contains(v.kind().format(v.value()));
         }
         e.findings().forEach(f -> assertThat(text).contains(f.message().split(" ")[0]));
-        e.build().parts().forEach(p -> assertThat(text).contains(p.name().split(",")[0]));
+        e.build().parts().list().forEach(p -> assertThat(text).contains(p.name().split(",")[0]));
         assertThat(text).contains("Lithium cells").contains("collection point").contains("data sheet stands above");
         assertThat(text).contains("Plan of").contains("scale 1 :").contains("Power chain");
     }
@@ -93,7 +93,7 @@ public class BookTest {
         }
         String plan = SvgWriter.svg(Book.drawings(e).getFirst());
         e.fit().placed().stream()
-                .filter(p -> p.shell().equals(e.build().shells().getFirst()))
+                .filter(p -> p.shell().equals(e.build().casing().shells().getFirst()))
                 .forEach(p -> assertThat(plan).contains("data-subject=\"" + p.id() + "\""));
     }
 
@@ -132,13 +132,13 @@ public class BookTest {
                 .get();
         try (CSVParser parser = CSVParser.parse(new StringReader(Book.partsList(build)), format)) {
             List<CSVRecord> rows = parser.getRecords();
-            assertThat(rows).hasSameSizeAs(build.parts());
+            assertThat(rows).hasSameSizeAs(build.parts().list());
             double mass = rows.stream()
                     .mapToDouble(r -> Double.parseDouble(r.get("mass_g")))
                     .sum();
             assertThat(mass)
                     .isEqualTo(
-                            build.parts().stream()
+                            build.parts().list().stream()
                                     .mapToDouble(p -> p.massG().value())
                                     .sum(),
                             org.assertj.core.api.Assertions.within(1e-6));

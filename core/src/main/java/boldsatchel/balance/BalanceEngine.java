@@ -1,13 +1,13 @@
 package boldsatchel.balance;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Rung;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vec;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
+import boldsatchel.geometry.Vec;
 import boldsatchel.power.Copper;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
@@ -34,7 +34,7 @@ public final class BalanceEngine {
         Bodies bodies = Bodies.of(build, Reading.NOMINAL);
         Spread mass = Spread.of(reading -> Bodies.of(build, reading).totalG());
         Optional<Shell> base = base(build);
-        Optional<Hinge> hinge = build.hinge();
+        Optional<Hinge> hinge = build.casing().hinge();
         List<BalanceResult.Margin> sweep = new ArrayList<>();
         Optional<Support> support = base.map(BalanceEngine::support);
         support.ifPresent(s -> sweep.addAll(sweep(bodies, s, hinge)));
@@ -65,9 +65,9 @@ public final class BalanceEngine {
 
     /** The shell that stands on the table: the hinge's base, or the first. */
     private static Optional<Shell> base(Build build) {
-        return build.hinge()
+        return build.casing().hinge()
                 .flatMap(h -> build.shell(h.baseShell()))
-                .or(() -> build.shells().stream().findFirst());
+                .or(() -> build.casing().shells().stream().findFirst());
     }
 
     /** Feet at the corners of the outside. */
@@ -161,13 +161,13 @@ public final class BalanceEngine {
 
     private static List<BalanceResult.Item> items(Build build) {
         List<BalanceResult.Item> items = new ArrayList<>();
-        build.parts()
+        build.parts().list()
                 .forEach(p ->
                         items.add(new BalanceResult.Item(p.name(), p.massG().value())));
-        build.shells().forEach(s -> items.add(new BalanceResult.Item(s.name(), shellG(s, Reading.NOMINAL))));
+        build.casing().shells().forEach(s -> items.add(new BalanceResult.Item(s.name(), shellG(s, Reading.NOMINAL))));
         items.add(new BalanceResult.Item("wires of the power chain", wireG(build)));
         items.add(new BalanceResult.Item(
-                "screws, glue, sleeves", build.sundriesG().value()));
+                "screws, glue, sleeves", build.casing().sundriesG().value()));
         items.removeIf(i -> i.massG() == 0);
         items.sort(Comparator.comparingDouble(BalanceResult.Item::massG).reversed());
         return List.copyOf(items);
@@ -176,9 +176,9 @@ public final class BalanceEngine {
     /** Mass of a shell from its walls: outside less inside, less the vents, times density; or as weighed. */
     static double shellG(Shell shell, Reading reading) {
         if (shell.weighedG().isPresent()) {
-            return reading.of(shell.name(), "weighed mass", shell.weighedG().get());
+            return reading.of(shell.input("weighedG", shell.weighedG().get()));
         }
-        double wall = reading.of(shell.name(), "wall thickness", shell.wallMm());
+        double wall = reading.of(shell.input("wallMm", shell.wallMm()));
         double w = shell.widthMm();
         double d = shell.depthMm();
         double h = shell.heightMm();
@@ -203,12 +203,12 @@ public final class BalanceEngine {
         static Bodies of(Build build, Reading reading) {
             List<Mass> base = new ArrayList<>();
             List<Mass> lid = new ArrayList<>();
-            double loose = reading.of("build", "screws, glue, sleeves", build.sundriesG()) + wireG(build);
-            for (Part part : build.parts()) {
+            double loose = reading.of(build.casing().sundriesInput()) + wireG(build);
+            for (Part part : build.parts().list()) {
                 if (part.staysOutside()) {
                     continue;
                 }
-                double g = reading.of(part.name(), "mass", part.massG());
+                double g = reading.of(part.input(Part.class, "massG", part.massG()));
                 Optional<Placement> placement = build.placement(part.id());
                 Optional<Shell> shell = placement.flatMap(p -> build.shell(p.shell()));
                 if (shell.isEmpty()) {
@@ -217,11 +217,11 @@ public final class BalanceEngine {
                 }
                 Box bounds = part.body().bounds();
                 Vec at = placement.get().place(part.body().centreOfMass().orElse(bounds.centre()), bounds);
-                (build.isLid(shell.get()) ? lid : base).add(new Mass(g, at));
+                (build.casing().isLid(shell.get()) ? lid : base).add(new Mass(g, at));
             }
-            for (Shell shell : build.shells()) {
+            for (Shell shell : build.casing().shells()) {
                 Mass mass = new Mass(shellG(shell, reading), shell.outside().centre());
-                (build.isLid(shell) ? lid : base).add(mass);
+                (build.casing().isLid(shell) ? lid : base).add(mass);
             }
             return new Bodies(Mass.together(base), Mass.together(lid), loose);
         }

@@ -1,6 +1,6 @@
 package boldsatchel.balance;
 
-import boldsatchel.build.Vec;
+import boldsatchel.geometry.Vec;
 import java.util.Collection;
 
 /**

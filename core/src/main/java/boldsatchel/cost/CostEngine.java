@@ -1,7 +1,7 @@
 package boldsatchel.cost;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 
@@ -12,7 +12,7 @@ public final class CostEngine {
 
     /** Adds up a build. */
     public static CostResult evaluate(Build build) {
-        double inHand = build.parts().stream()
+        double inHand = build.parts().list().stream()
                 .filter(p -> !p.standing().costs())
                 .mapToDouble(p -> p.price().value())
                 .sum();
@@ -21,13 +21,13 @@ public final class CostEngine {
 
     private static double toSpend(Build build, Reading reading) {
         double sum = 0;
-        for (Part part : build.parts()) {
+        for (Part part : build.parts().list()) {
             if (part.standing().costs()) {
-                sum += reading.of(part.name(), "price", part.price());
+                sum += reading.of(part.input(Part.class, "price", part.price()));
             }
         }
-        for (var shell : build.shells()) {
-            sum += reading.of(shell.name(), "price", shell.price());
+        for (var shell : build.casing().shells()) {
+            sum += reading.of(shell.input("price", shell.price()));
         }
         return sum;
     }

@@ -1,7 +1,7 @@
 package boldsatchel.drawing;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.fit.Stack;
 import boldsatchel.quantity.Units;

@@ -1,6 +1,6 @@
 package boldsatchel.drawing;
 
-import boldsatchel.build.Family;
+import boldsatchel.machine.Family;
 
 /**
  * How a family of parts looks: a tint and a hatch, so that families are told apart without colour too.

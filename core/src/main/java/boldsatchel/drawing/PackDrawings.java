@@ -1,14 +1,14 @@
 package boldsatchel.drawing;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Port;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vec;
-import boldsatchel.build.Vent;
-import boldsatchel.build.Zone;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Shell;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Vent;
+import boldsatchel.machine.Zone;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
 import boldsatchel.fit.FitResult;
@@ -48,7 +48,7 @@ public final class PackDrawings {
         Build build = evaluation.build();
         Shell shell = build.shell(shellId).orElseThrow();
         Optional<Hinge> lidAbove =
-                up == 2 ? build.hinge().filter(h -> h.baseShell().equals(shellId)) : Optional.empty();
+                up == 2 ? build.casing().hinge().filter(h -> h.baseShell().equals(shellId)) : Optional.empty();
         List<Placed> parts = new ArrayList<>(evaluation.fit().placed().stream()
                 .filter(p -> p.shell().equals(shell))
                 .toList());
@@ -115,7 +115,7 @@ public final class PackDrawings {
             clashes(evaluation, shell, parts);
             gaps(evaluation, all);
             boolean lidClosed = up == 2 && lidAbove.isPresent();
-            if (!lidClosed && !evaluation.build().isLid(shell)) {
+            if (!lidClosed && !evaluation.build().casing().isLid(shell)) {
                 Vec centre = evaluation.balance().centre();
                 s.centreOfMass(centre.along(across), centre.along(up), 2.6);
             }
@@ -372,9 +372,9 @@ public final class PackDrawings {
      */
     public static Drawing side(Evaluation evaluation) {
         Build build = evaluation.build();
-        Optional<Hinge> hinge = build.hinge();
+        Optional<Hinge> hinge = build.casing().hinge();
         Shell base = hinge.flatMap(h -> build.shell(h.baseShell()))
-                .or(() -> build.shells().stream().findFirst())
+                .or(() -> build.casing().shells().stream().findFirst())
                 .orElseThrow();
         double angle = hinge.map(Hinge::useAngleDeg).orElse(0.0);
         List<List<Vec>> outlines = new ArrayList<>(List.of(rectangle(base.outside())));
@@ -412,7 +412,7 @@ public final class PackDrawings {
             s.outline(points, Sketch.WIDE, false, Ink.INK, "");
         }
         for (Placed p : evaluation.fit().placed()) {
-            boolean lid = build.isLid(p.shell());
+            boolean lid = build.casing().isLid(p.shell());
             List<Point> points = rectangle(p.bounds()).stream()
                     .map(v -> lid ? hinge.orElseThrow().toBase(v, angle) : v)
                     .map(v -> s.point(v.y(), v.z()))

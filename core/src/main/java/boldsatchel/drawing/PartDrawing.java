@@ -1,10 +1,10 @@
 package boldsatchel.drawing;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Face;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Port;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.quantity.Units;
 

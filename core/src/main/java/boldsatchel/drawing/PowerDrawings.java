@@ -1,9 +1,9 @@
 package boldsatchel.drawing;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.power.Breach;
 import boldsatchel.power.OperatingPoint;

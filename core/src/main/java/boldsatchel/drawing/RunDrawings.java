@@ -1,10 +1,10 @@
 package boldsatchel.drawing;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
 import boldsatchel.plan.VoltTable;

@@ -1,6 +1,6 @@
 package boldsatchel.edit;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import java.util.Optional;
 
 /** Something tried on a build: an edit, or the reason why it cannot be. */

@@ -1,9 +1,10 @@
 package boldsatchel.edit;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.machine.Rung;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -48,9 +49,7 @@ public final class ChainEdits {
                 return new Put(build, Rung.of(build.freeId(Rung.word(stage)), stage));
             }
             String id = build.freeId(fresh.get().id());
-            List<Part> parts = new ArrayList<>(build.parts());
-            parts.add(fresh.get().withId(id));
-            Build with = build.withParts(parts);
+            Build with = build.with(build.parts().and(fresh.get().withId(id)));
             Rung.Stage named = stage instanceof Rung.Charging c
                     ? new Rung.Charging(Optional.of(id), c.store())
                     : new Rung.OfPart(id);
@@ -67,7 +66,7 @@ public final class ChainEdits {
     /** The piece a charger is, for the pack of the build that it suits; nothing when there is none. */
     public static Optional<Piece> charger(Build build, Part charger, boolean fresh) {
         return charger.facet(Facet.Charges.class)
-                .flatMap(c -> build.parts().stream()
+                .flatMap(c -> build.parts().list().stream()
                         .filter(p -> p.facet(Facet.Cells.class)
                                 .filter(cells -> cells.chemistry() == c.chemistry() && cells.series() == c.series())
                                 .isPresent())
@@ -123,7 +122,7 @@ public final class ChainEdits {
         }
         String rung = at.get();
         if (source) {
-            return build.chain().stream()
+            return build.wiring().chain().stream()
                     .filter(r -> r.walk().anyMatch(x -> x.id().equals(rung)))
                     .findFirst()
                     .map(root -> join(build, root.id(), piece))
@@ -162,7 +161,7 @@ public final class ChainEdits {
     /** Makes a source the first rung of a new chain. */
     public static Attempt start(Build build, Piece source) {
         return put(build, "start a chain at", source, p -> {
-            List<Rung> chain = new ArrayList<>(p.build.chain());
+            List<Rung> chain = new ArrayList<>(p.build.wiring().chain());
             chain.add(p.rung);
             return p.build.withChain(chain);
         });
@@ -180,7 +179,7 @@ public final class ChainEdits {
                         build,
                         "hang",
                         piece,
-                        p -> p.build.withChain(Chains.with(p.build.chain(), above, r -> {
+                        p -> p.build.withChain(Chains.with(p.build.wiring().chain(), above, r -> {
                             List<Rung> feeds = new ArrayList<>(r.feeds());
                             feeds.add(p.rung);
                             return r.feeding(feeds);
@@ -194,12 +193,12 @@ public final class ChainEdits {
                 "insert",
                 piece,
                 p -> p.build.withChain(
-                        Chains.with(p.build.chain(), above, r -> r.feeding(List.of(p.rung.feeding(r.feeds()))))));
+                        Chains.with(p.build.wiring().chain(), above, r -> r.feeding(List.of(p.rung.feeding(r.feeds()))))));
     }
 
     /** Puts a piece between a rung and the one that feeds it. */
     public static Attempt insertAbove(Build build, String below, Piece piece) {
-        boolean first = build.chain().stream().anyMatch(r -> r.id().equals(below))
+        boolean first = build.wiring().chain().stream().anyMatch(r -> r.id().equals(below))
                 || build.rungs().flatMap(r -> r.joined().stream()).anyMatch(r -> r.id().equals(below));
         if (first) {
             return new Attempt.Refused("Nothing can stand before a source. Insert it below "
@@ -209,7 +208,7 @@ public final class ChainEdits {
                 build,
                 "insert",
                 piece,
-                p -> p.build.withChain(Chains.with(p.build.chain(), below, r -> p.rung.feeding(List.of(r)))));
+                p -> p.build.withChain(Chains.with(p.build.wiring().chain(), below, r -> p.rung.feeding(List.of(r)))));
     }
 
     /** Takes a rung and all that it feeds to another rung. */
@@ -233,7 +232,7 @@ public final class ChainEdits {
                         "move " + moved.get().name(build) + " to "
                                 + target.get().name(build),
                         b -> {
-                            List<Rung> without = Chains.pruned(b.chain(), r -> r.id().equals(rung));
+                            List<Rung> without = Chains.pruned(b.wiring().chain(), r -> r.id().equals(rung));
                             return b.withChain(Chains.with(without, to, r -> {
                                 List<Rung> feeds = new ArrayList<>(r.feeds());
                                 feeds.add(moved.get());
@@ -253,7 +252,7 @@ public final class ChainEdits {
                 build,
                 new Edit(
                         "raise " + moved.get().name(build),
-                        b -> b.withChain(Chains.with(b.chain(), above.get().id(), r -> {
+                        b -> b.withChain(Chains.with(b.wiring().chain(), above.get().id(), r -> {
                             List<Rung> feeds = new ArrayList<>();
                             for (Rung fed : r.feeds()) {
                                 feeds.addAll(fed.id().equals(rung) ? fed.feeds() : List.of(fed));
@@ -276,7 +275,7 @@ public final class ChainEdits {
         if (gone.isEmpty()) {
             return new Attempt.Refused("Select a rung first.");
         }
-        boolean begins = build.chain().stream().anyMatch(r -> r.id().equals(rung));
+        boolean begins = build.wiring().chain().stream().anyMatch(r -> r.id().equals(rung));
         String name = gone.get().name(build);
         if (build.rungs().flatMap(r -> r.joined().stream()).anyMatch(r -> r.id().equals(rung))) {
             return removeSource(build, rung);
@@ -284,7 +283,7 @@ public final class ChainEdits {
         if (!begins) {
             return Attempt.on(
                     build,
-                    new Edit("remove " + name, b -> b.withChain(Chains.without(b.chain(), r -> r.id().equals(rung)))));
+                    new Edit("remove " + name, b -> b.withChain(Chains.without(b.wiring().chain(), r -> r.id().equals(rung)))));
         }
         return gone.get().feeds().isEmpty()
                 ? new Attempt.Allowed(dropChain(name, rung))
@@ -298,7 +297,7 @@ public final class ChainEdits {
         return new Edit(
                 "remove the chain of " + name,
                 b -> b.withChain(
-                        b.chain().stream().filter(r -> !r.id().equals(root)).toList()));
+                        b.wiring().chain().stream().filter(r -> !r.id().equals(root)).toList()));
     }
 
     /** Takes a joined source out with its whole row. */
@@ -308,12 +307,12 @@ public final class ChainEdits {
                 build,
                 new Edit(
                         "take out the source " + name,
-                        b -> b.withChain(Chains.pruned(b.chain(), r -> r.id().equals(source)))));
+                        b -> b.withChain(Chains.pruned(b.wiring().chain(), r -> r.id().equals(source)))));
     }
 
     /** Changes what a rung is: a wire's gauge, a fuse's rating. */
     public static Edit change(String what, String rung, Rung.Stage stage) {
-        return new Edit("change " + what, b -> b.withChain(Chains.with(b.chain(), rung, r -> r.as(stage))));
+        return new Edit("change " + what, b -> b.withChain(Chains.with(b.wiring().chain(), rung, r -> r.as(stage))));
     }
 
     /**
@@ -326,7 +325,7 @@ public final class ChainEdits {
     }
 
     private static Build joined(Build build, String root, Rung source) {
-        return build.withChain(build.chain().stream()
+        return build.withChain(build.wiring().chain().stream()
                 .map(r -> r.id().equals(root) ? joined(build, r, source) : r)
                 .toList());
     }

@@ -1,10 +1,10 @@
 package boldsatchel.edit;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +19,7 @@ final class ChainRules {
     /** The first rule a build's chains break, in words; nothing when they break none. */
     static Optional<String> refusal(Build build) {
         return Stream.<Optional<String>>concat(
-                        Stream.of(twice(build)), build.chain().stream().flatMap(root -> ofChain(build, root)))
+                        Stream.of(twice(build)), build.wiring().chain().stream().flatMap(root -> ofChain(build, root)))
                 .flatMap(Optional::stream)
                 .findFirst();
     }

@@ -1,7 +1,7 @@
 package boldsatchel.edit;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Rung;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,6 +1,6 @@
 package boldsatchel.edit;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import java.util.function.UnaryOperator;
 
 /**

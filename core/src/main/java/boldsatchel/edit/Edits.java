@@ -1,15 +1,15 @@
 package boldsatchel.edit;
 
-import boldsatchel.build.Brief;
-import boldsatchel.build.Build;
-import boldsatchel.build.HeatPath;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Orientation;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Shell;
-import boldsatchel.build.UseProfile;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Layout;
+import boldsatchel.machine.Hinge;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.geometry.Vec;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,7 +25,7 @@ public final class Edits {
 
     /** Changes the brief. */
     public static Edit brief(String name, UnaryOperator<Brief> change) {
-        return new Edit(name, b -> b.withBrief(change.apply(b.brief())));
+        return new Edit(name, b -> b.with(change.apply(b.brief())));
     }
 
     /** Changes the profile that verdicts are about. */
@@ -39,55 +39,35 @@ public final class Edits {
 
     /** Adds a part to the table, under a free id. */
     public static Edit addPart(Part part) {
-        return new Edit("add " + part.name(), b -> {
-            List<Part> parts = new ArrayList<>(b.parts());
-            parts.add(part.withId(b.freeId(part.id())));
-            return b.withParts(parts);
-        });
+        return new Edit("add " + part.name(), b -> b.with(b.parts().and(part.withId(b.freeId(part.id())))));
     }
 
     /** Takes a part out, with its place, its heat paths and its rung; what hung on the rung hangs on the one above. */
     public static Edit removePart(Part part) {
-        return new Edit("remove " + part.name(), b -> {
-            String id = part.id();
-            List<Placement> placements = b.placements().stream()
-                    .filter(p -> !p.part().equals(id))
-                    .map(p -> withoutTouch(p, id))
-                    .toList();
-            List<HeatPath> paths =
-                    b.heatPaths().stream().filter(p -> !p.part().equals(id)).toList();
-            return b.withParts(
-                            b.parts().stream().filter(p -> !p.id().equals(id)).toList())
-                    .withPlacements(placements)
-                    .withHeatPaths(paths)
-                    .withChain(Chains.withoutPart(b.chain(), id));
-        });
-    }
-
-    private static Placement withoutTouch(Placement p, String id) {
-        return new Placement(
-                p.part(),
-                p.shell(),
-                p.at(),
-                p.orientation(),
-                Set.copyOf(p.touches().stream().filter(t -> !t.equals(id)).toList()));
+        String id = part.id();
+        return new Edit(
+                "remove " + part.name(),
+                b -> b.with(b.parts().without(id))
+                        .with(b.layout().without(id))
+                        .with(b.cooling().without(id))
+                        .withChain(Chains.withoutPart(b.wiring().chain(), id)));
     }
 
     /** Puts another part in the place of one: same id, so its place, rung and neighbours stay. */
     public static Edit replacePart(Part old, Part by) {
-        return new Edit("replace " + old.name() + " by " + by.name(), b -> b.withPart(by.withId(old.id())));
+        return new Edit("replace " + old.name() + " by " + by.name(), b -> b.with(by.withId(old.id())));
     }
 
     /** Changes a figure or a word of a part. */
     public static Edit changePart(String what, Part changed) {
-        return new Edit("change " + what + " of " + changed.name(), b -> b.withPart(changed));
+        return new Edit("change " + what + " of " + changed.name(), b -> b.with(changed));
     }
 
     /** Lays a part somewhere. */
     public static Edit move(Part part, Vec to) {
         return new Edit(
                 "move " + part.name(),
-                b -> b.placement(part.id()).map(p -> b.withPlacement(p.at(to))).orElse(b));
+                b -> b.placement(part.id()).map(p -> b.with(p.at(to))).orElse(b));
     }
 
     /** Turns a part; its low corner stays. */
@@ -95,7 +75,7 @@ public final class Edits {
         return new Edit(
                 "turn " + part.name(),
                 b -> b.placement(part.id())
-                        .map(p -> b.withPlacement(p.turned(orientation)))
+                        .map(p -> b.with(p.turned(orientation)))
                         .orElse(b));
     }
 
@@ -103,17 +83,14 @@ public final class Edits {
     public static Edit place(Part part, Shell shell) {
         return new Edit(
                 "place " + part.name(),
-                b -> b.withPlacement(
+                b -> b.with(
                         new Placement(part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of())));
     }
 
     /** Puts a part back on the table. */
     public static Edit unplace(Part part) {
         return new Edit(
-                "take out " + part.name(),
-                b -> b.withPlacements(b.placements().stream()
-                        .filter(p -> !p.part().equals(part.id()))
-                        .toList()));
+                "take out " + part.name(), b -> b.with(b.layout().without(part.id())));
     }
 
     /** Says that two parts are meant to touch, or not. */
@@ -121,15 +98,7 @@ public final class Edits {
         return new Edit(
                 "let " + part.name() + " touch",
                 b -> b.placement(part.id())
-                        .map(p -> {
-                            Set<String> all = new java.util.TreeSet<>(p.touches());
-                            if (touches) {
-                                all.add(other);
-                            } else {
-                                all.remove(other);
-                            }
-                            return b.withPlacement(new Placement(p.part(), p.shell(), p.at(), p.orientation(), all));
-                        })
+                        .map(p -> b.with(p.touching(other, touches)))
                         .orElse(b));
     }
 
@@ -137,33 +106,20 @@ public final class Edits {
     public static Edit takeCase(Library.Case taken) {
         return new Edit("take " + taken.name(), b -> {
             Set<String> ids = taken.shells().stream().map(Shell::id).collect(Collectors.toSet());
-            return b.withShells(taken.shells())
-                    .withHinge(taken.hinge())
-                    .withPlacements(b.placements().stream()
+            return b.with(b.casing().withShells(taken.shells()).withHinge(taken.hinge()))
+                    .with(new Layout(b.layout().placements().stream()
                             .filter(p -> ids.contains(p.shell()))
-                            .toList());
+                            .toList()));
         });
     }
 
     /** Changes the hinge. */
     public static Edit changeHinge(String what, Hinge hinge) {
-        return new Edit("change " + what, b -> b.withHinge(Optional.of(hinge)));
+        return new Edit("change " + what, b -> b.with(b.casing().withHinge(Optional.of(hinge))));
     }
 
     /** Renames the build. */
     public static Edit rename(String name) {
-        return new Edit(
-                "rename the build",
-                b -> new Build(
-                        name,
-                        b.variant(),
-                        b.brief(),
-                        b.parts(),
-                        b.shells(),
-                        b.hinge(),
-                        b.placements(),
-                        b.chain(),
-                        b.heatPaths(),
-                        b.sundriesG()));
+        return new Edit("rename the build", b -> b.named(name));
     }
 }

@@ -1,6 +1,6 @@
 package boldsatchel.edit;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

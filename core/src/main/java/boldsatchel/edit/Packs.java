@@ -1,7 +1,7 @@
 package boldsatchel.edit;
 
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
 import boldsatchel.quantity.Figure;
 
 /** Packs of other sizes, made of the same cells. */
@@ -32,20 +32,15 @@ public final class Packs {
                 c.tripA() * wide,
                 c.ownCutoff(),
                 c.health());
-        Part grown = new Part(
-                pack.id(),
-                pack.name().replaceFirst(", as \\d+S\\d+P$", "") + ", as " + series + "S" + parallel + "P",
-                pack.family(),
-                pack.note(),
-                Figure.guess(pack.massG().value() * share),
-                Figure.guess(pack.price().value() * share),
-                pack.standing(),
-                pack.body()
+        Part grown = pack.named(
+                        pack.name().replaceFirst(", as \\d+S\\d+P$", "") + ", as " + series + "S" + parallel + "P")
+                .weighing(Figure.guess(pack.massG().value() * share))
+                .priced(Figure.guess(pack.price().value() * share))
+                .withBody(pack.body()
                         .resized(
                                 pack.body().widthMm(),
                                 pack.body().depthMm(),
-                                Figure.guess(pack.body().heightMm().value() * share)),
-                pack.facets());
+                                Figure.guess(pack.body().heightMm().value() * share)));
         Part changed = grown.withFacet(cells);
         return pack.facet(Facet.Manages.class)
                 .map(m -> changed.withFacet(new Facet.Manages(m.balances(), m.reports(), m.maxChargeA() * wide)))

@@ -1,15 +1,15 @@
 package boldsatchel.fit;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Face;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Port;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vec;
-import boldsatchel.build.Vent;
-import boldsatchel.build.Zone;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Shell;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Vent;
+import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
@@ -43,20 +43,20 @@ public final class FitEngine {
     /** Evaluates a build. */
     public static FitResult evaluate(Build build) {
         List<Placed> placed = Placed.all(build, Reading.NOMINAL);
-        Set<String> ids = build.placements().stream().map(Placement::part).collect(Collectors.toSet());
-        List<String> loose = build.parts().stream()
+        Set<String> ids = build.layout().placements().stream().map(Placement::part).collect(Collectors.toSet());
+        List<String> loose = build.parts().list().stream()
                 .filter(p -> !p.staysOutside())
                 .map(p -> p.id())
                 .filter(id -> !ids.contains(id))
                 .toList();
         Findings found = new Findings(build);
-        for (Shell shell : build.shells()) {
+        for (Shell shell : build.casing().shells()) {
             List<Placed> inside = placed.stream()
                     .filter(p -> p.shell().id().equals(shell.id()))
                     .toList();
             found.insideShell(shell, inside);
         }
-        build.hinge().ifPresent(hinge -> found.closedLid(hinge, placed));
+        build.casing().hinge().ifPresent(hinge -> found.closedLid(hinge, placed));
         found.gaps.sort(Comparator.comparingDouble(FitResult.Gap::gapMm));
         return new FitResult(
                 placed,
@@ -87,7 +87,7 @@ public final class FitEngine {
             FitResult.Clash c = clash.get();
             return Optional.of(Spread.of(reading -> meeting(build, c.a(), c.b(), c.where(), reading)));
         }
-        if (found.gaps.isEmpty() && build.placements().size() > 1) {
+        if (found.gaps.isEmpty() && build.layout().placements().size() > 1) {
             return Optional.of(Spread.exact(NEAR_MM));
         }
         return found.gaps.stream()
@@ -119,17 +119,17 @@ public final class FitEngine {
     }
 
     private static Placed seen(Build build, Placed placed, FitResult.Where where) {
-        boolean lid = where == FitResult.Where.CLOSED_LID && build.isLid(placed.shell());
-        return lid ? placed.closed(build.hinge().orElseThrow()) : placed;
+        boolean lid = where == FitResult.Where.CLOSED_LID && build.casing().isLid(placed.shell());
+        return lid ? placed.closed(build.casing().hinge().orElseThrow()) : placed;
     }
 
     private static List<Box> shellSolids(Build build, Shell shell, FitResult.Where where) {
         if (where == FitResult.Where.SHELL) {
             return shell.ribs();
         }
-        boolean lid = build.isLid(shell);
+        boolean lid = build.casing().isLid(shell);
         return solidsWithFloor(shell).stream()
-                .map(b -> lid ? build.hinge().orElseThrow().closed(b) : b)
+                .map(b -> lid ? build.casing().hinge().orElseThrow().closed(b) : b)
                 .toList();
     }
 
@@ -361,7 +361,7 @@ public final class FitEngine {
         private void vent(Shell shell, Vent vent, List<Placed> inside) {
             for (Placed p : inside) {
                 boolean movesAir =
-                        p.part().facet(boldsatchel.build.Facet.MovesAir.class).isPresent();
+                        p.part().facet(boldsatchel.machine.Facet.MovesAir.class).isPresent();
                 for (Box solid : p.solids()) {
                     boolean before = true;
                     for (int axis = 0; axis < 3; axis++) {

@@ -1,9 +1,9 @@
 package boldsatchel.fit;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Port;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Zone;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Spread;
 import java.util.List;
 import java.util.Optional;

@@ -1,13 +1,13 @@
 package boldsatchel.fit;
 
-import boldsatchel.build.Body;
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Port;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Zone;
+import boldsatchel.machine.Body;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
@@ -29,7 +29,7 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
     /** All placed parts of a build, in the build's order. */
     public static List<Placed> all(Build build, Reading reading) {
         List<Placed> all = new ArrayList<>();
-        for (Placement placement : build.placements()) {
+        for (Placement placement : build.layout().placements()) {
             Optional<Part> part = build.part(placement.part());
             Optional<Shell> shell = build.shell(placement.shell());
             if (part.isPresent() && shell.isPresent()) {
@@ -43,9 +43,9 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
     public static Placed of(Part part, Placement placement, Shell shell, Reading reading) {
         Body body = part.body()
                 .resized(
-                        read(reading, part, "width", part.body().widthMm()),
-                        read(reading, part, "depth", part.body().depthMm()),
-                        read(reading, part, "height", part.body().heightMm()));
+                        read(reading, part, "widthMm", part.body().widthMm()),
+                        read(reading, part, "depthMm", part.body().depthMm()),
+                        read(reading, part, "heightMm", part.body().heightMm()));
         Box bounds = body.bounds();
         List<Zone> zones = new ArrayList<>();
         for (Zone zone : body.zones()) {
@@ -61,8 +61,8 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
         return new Placed(part, placement, shell, placement.place(bounds, bounds), solids, List.copyOf(zones));
     }
 
-    private static Figure read(Reading reading, Part part, String what, Figure figure) {
-        double value = reading.of(part.name(), what, figure);
+    private static Figure read(Reading reading, Part part, String field, Figure figure) {
+        double value = reading.of(part.input(Body.class, field, figure));
         return value == figure.value() ? figure : new Figure(Math.max(1e-3, value), 0, figure.basis());
     }
 
@@ -77,7 +77,7 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
     }
 
     /** The same part seen from the base's frame with the lid closed. */
-    Placed closed(boldsatchel.build.Hinge hinge) {
+    Placed closed(boldsatchel.machine.Hinge hinge) {
         return new Placed(
                 part,
                 placement,

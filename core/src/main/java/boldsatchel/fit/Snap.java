@@ -1,10 +1,10 @@
 package boldsatchel.fit;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vec;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import boldsatchel.geometry.Vec;
 import java.util.Optional;
 
 /**

@@ -1,9 +1,9 @@
 package boldsatchel.fit;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Shell;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -64,7 +64,7 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
             }
             fit.placed().stream().filter(p -> p.shell().equals(shell)).forEach(p -> drill(p, x, y, solids));
         });
-        build.hinge()
+        build.casing().hinge()
                 .filter(h -> h.baseShell().equals(shellId))
                 .ifPresent(hinge -> drillLid(build, fit, hinge, x, y, solids));
         solids.sort(Comparator.comparingDouble(Solid::low).thenComparingDouble(Solid::high));

@@ -1,8 +1,9 @@
 package boldsatchel.format;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
 import com.networknt.schema.Error;
-import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
@@ -28,7 +29,7 @@ public final class BuildFormat {
     public static final String FORMAT = "bold-satchel-build";
 
     /** The version written, and the newest that can be read. */
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
 
     private static final int MOST_PROBLEMS = 12;
 
@@ -48,18 +49,13 @@ public final class BuildFormat {
     public record Document(Build build, Extras extras) {}
 
     /**
-     * Reads a build.
+     * Reads a build, of this version or an older one; what the file leaves out is filled in.
      *
      * @param json text of the file
      * @throws FormatException with line, field and what was expected
      */
     public static Document read(String json) throws FormatException {
-        JsonNode root = tree(json);
-        version(json, root);
-        schema(json);
-        Build build = build(json, root);
-        references(json, build);
-        return new Document(build, Extras.between(root, written(build)));
+        return new Reading(json).document();
     }
 
     /** A build from a file that ships with the program and is known to be right: nothing is checked, so that the window is up sooner. */
@@ -92,11 +88,10 @@ public final class BuildFormat {
         return root;
     }
 
-    private static JsonNode tree(String json) throws FormatException {
+    private static ObjectNode tree(String json) throws FormatException {
         try {
-            JsonNode root = BuildMapper.MAPPER.readTree(json);
-            if (root.isObject()) {
-                return root;
+            if (BuildMapper.MAPPER.readTree(json) instanceof ObjectNode object) {
+                return object;
             }
             throw problem(
                     0, "", "This is no build file: it holds no JSON object. Choose a file ending in .satchel.json.");
@@ -109,7 +104,7 @@ public final class BuildFormat {
         }
     }
 
-    private static void version(String json, JsonNode root) throws FormatException {
+    private static int version(String json, JsonNode root) throws FormatException {
         if (!root.path("format").asString("").equals(FORMAT)) {
             throw problem(
                     lineOf(json, "/format"),
@@ -125,31 +120,100 @@ public final class BuildFormat {
                     "This file was written by a newer Bold Satchel (version " + version + "; this one knows up to "
                             + VERSION + "). It is left as it is; open it with the newer program.");
         }
+        return Math.max(1, version);
     }
 
-    private static void schema(String json) throws FormatException {
-        List<FormatException.Problem> problems = new ArrayList<>();
-        for (Error error : Lazy.SCHEMA.validate(json, InputFormat.JSON)) {
-            String pointer = error.getInstanceLocation().toString();
-            String field = field(pointer);
-            problems.add(new FormatException.Problem(lineOf(json, pointer), field, error.getMessage() + "."));
-            if (problems.size() == MOST_PROBLEMS) {
-                break;
+    /** One file on its way through the gates; places are told as they stand in the file, whatever its version. */
+    private static final class Reading {
+        private final String json;
+        private final int version;
+        private final ObjectNode root;
+        private final List<FormatException.Problem> problems = new ArrayList<>();
+
+        Reading(String json) throws FormatException {
+            this.json = json;
+            ObjectNode file = tree(json);
+            version = version(json, file);
+            root = Migrations.upToDate(file, version);
+        }
+
+        Document document() throws FormatException {
+            schema();
+            ObjectNode known = root.deepCopy();
+            if (known.path("build") instanceof ObjectNode build) {
+                Absent.fill(build, Build.class);
+            }
+            Build build = build(known);
+            references(build);
+            return new Document(build, Extras.between(root, written(build)));
+        }
+
+        private void schema() throws FormatException {
+            for (Error error : Lazy.SCHEMA.validate(root)) {
+                tell(error.getInstanceLocation().toString(), error.getMessage() + ".");
+                if (problems.size() == MOST_PROBLEMS) {
+                    break;
+                }
+            }
+            refuseOnProblems();
+        }
+
+        private Build build(ObjectNode known) throws FormatException {
+            try {
+                return BuildMapper.MAPPER.treeToValue(known.path("build"), Build.class);
+            } catch (JacksonException e) {
+                String message = Optional.ofNullable(e.getCause())
+                        .map(Throwable::getMessage)
+                        .orElse(e.getOriginalMessage());
+                tell("/build" + pointer(e), message + ".");
+                throw new FormatException(problems);
             }
         }
-        if (!problems.isEmpty()) {
-            throw new FormatException(problems);
-        }
-    }
 
-    private static Build build(String json, JsonNode root) throws FormatException {
-        try {
-            return BuildMapper.MAPPER.treeToValue(root.path("build"), Build.class);
-        } catch (JacksonException e) {
-            String pointer = "/build" + pointer(e);
-            String message =
-                    Optional.ofNullable(e.getCause()).map(Throwable::getMessage).orElse(e.getOriginalMessage());
-            throw problem(lineOf(json, pointer), field(pointer), message + ".");
+        /** Ids must be unique and point at something. */
+        private void references(Build build) throws FormatException {
+            List<Part> parts = build.parts().list();
+            Set<String> seen = new HashSet<>();
+            for (int i = 0; i < parts.size(); i++) {
+                String id = parts.get(i).id();
+                if (!seen.add(id)) {
+                    tell("/build/parts/" + i + "/id", "Two parts have the id “" + id + "”; give one another id.");
+                }
+            }
+            List<Placement> placements = build.layout().placements();
+            for (int i = 0; i < placements.size(); i++) {
+                String at = "/build/layout/placements/" + i;
+                String part = placements.get(i).part();
+                String shell = placements.get(i).shell();
+                if (build.part(part).isEmpty()) {
+                    tell(at + "/part", "There is no part with the id “" + part + "”; name one of the parts.");
+                }
+                if (build.shell(shell).isEmpty()) {
+                    tell(at + "/shell", "There is no shell with the id “" + shell + "”; name one of the shells.");
+                }
+            }
+            build.rungs()
+                    .flatMap(r -> r.parts().stream())
+                    .filter(part -> build.part(part).isEmpty())
+                    .forEach(part ->
+                            tell("/build/wiring/chain", "The chain names a part “" + part + "” that there is not."));
+            build.casing()
+                    .hinge()
+                    .filter(h -> build.shell(h.baseShell()).isEmpty()
+                            || build.shell(h.lidShell()).isEmpty())
+                    .ifPresent(h -> tell("/build/casing/hinge", "The hinge names a shell that there is not."));
+            refuseOnProblems();
+        }
+
+        private void tell(String pointer, String message) {
+            String inFile = Migrations.inFile(pointer, version);
+            problems.add(new FormatException.Problem(lineOf(json, inFile), field(inFile), message));
+        }
+
+        private void refuseOnProblems() throws FormatException {
+            if (!problems.isEmpty()) {
+                throw new FormatException(problems);
+            }
         }
     }
 
@@ -160,57 +224,6 @@ public final class BuildFormat {
                     .append(reference.getPropertyName() != null ? reference.getPropertyName() : reference.getIndex());
         }
         return pointer.toString();
-    }
-
-    /** Ids must be unique and point at something. */
-    private static void references(String json, Build build) throws FormatException {
-        List<FormatException.Problem> problems = new ArrayList<>();
-        Set<String> seen = new HashSet<>();
-        for (int i = 0; i < build.parts().size(); i++) {
-            String id = build.parts().get(i).id();
-            if (!seen.add(id)) {
-                add(
-                        problems,
-                        json,
-                        "/build/parts/" + i + "/id",
-                        "Two parts have the id “" + id + "”; give one another id.");
-            }
-        }
-        for (int i = 0; i < build.placements().size(); i++) {
-            String at = "/build/placements/" + i;
-            String part = build.placements().get(i).part();
-            String shell = build.placements().get(i).shell();
-            if (build.part(part).isEmpty()) {
-                add(
-                        problems,
-                        json,
-                        at + "/part",
-                        "There is no part with the id “" + part + "”; name one of the parts.");
-            }
-            if (build.shell(shell).isEmpty()) {
-                add(
-                        problems,
-                        json,
-                        at + "/shell",
-                        "There is no shell with the id “" + shell + "”; name one of the shells.");
-            }
-        }
-        build.rungs()
-                .flatMap(r -> r.parts().stream())
-                .filter(part -> build.part(part).isEmpty())
-                .forEach(part -> add(
-                        problems, json, "/build/chain", "The chain names a part “" + part + "” that there is not."));
-        build.hinge()
-                .filter(h -> build.shell(h.baseShell()).isEmpty()
-                        || build.shell(h.lidShell()).isEmpty())
-                .ifPresent(h -> add(problems, json, "/build/hinge", "The hinge names a shell that there is not."));
-        if (!problems.isEmpty()) {
-            throw new FormatException(problems);
-        }
-    }
-
-    private static void add(List<FormatException.Problem> problems, String json, String pointer, String message) {
-        problems.add(new FormatException.Problem(lineOf(json, pointer), field(pointer), message));
     }
 
     private static FormatException problem(int line, String field, String message) {

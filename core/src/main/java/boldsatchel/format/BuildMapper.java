@@ -1,7 +1,11 @@
 package boldsatchel.format;
 
-import boldsatchel.build.Facet;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.List;
+import boldsatchel.machine.Rung;
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -36,6 +40,17 @@ final class BuildMapper {
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
     private interface Named {}
 
+    /** The parts of a build are a plain list in a file; how they are found is nobody's business there. */
+    private interface Listed {
+        @JsonValue
+        List<Part> list();
+    }
+
+    /** What can stand where a sealed type is asked for. */
+    static List<Class<?>> alternatives(Class<?> type) {
+        return type.isSealed() ? List.of(type.getPermittedSubclasses()) : List.of();
+    }
+
     /** Name of an alternative in a file: its class name with a small first letter. */
     static String name(Class<?> alternative) {
         String simple = alternative.getSimpleName();
@@ -51,6 +66,7 @@ final class BuildMapper {
         JsonMapper.Builder builder = JsonMapper.builder()
                 .addMixIn(Facet.class, Named.class)
                 .addMixIn(Rung.Stage.class, Named.class)
+                .addMixIn(Parts.class, Listed.class)
                 .changeDefaultVisibility(v -> v.withFieldVisibility(Visibility.ANY)
                         .withGetterVisibility(Visibility.NONE)
                         .withIsGetterVisibility(Visibility.NONE))
@@ -61,9 +77,8 @@ final class BuildMapper {
                 .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .addModule(enums())
                 .defaultPrettyPrinter(printer());
-        Facet.kinds().forEach(kind -> builder.registerSubtypes(new NamedType(kind, name(kind))));
-        for (Class<?> stage : Rung.Stage.class.getPermittedSubclasses()) {
-            builder.registerSubtypes(new NamedType(stage, name(stage)));
+        for (Class<?> open : List.of(Facet.class, Rung.Stage.class)) {
+            alternatives(open).forEach(a -> builder.registerSubtypes(new NamedType(a, name(a))));
         }
         return builder.build();
     }
@@ -79,6 +94,7 @@ final class BuildMapper {
 
     private static SimpleModule enums() {
         return new SimpleModule("enums")
+                .addDeserializer(Parts.class, new PartsReader())
                 .addSerializer(new EnumWriter())
                 .setDeserializerModifier(new ValueDeserializerModifier() {
                     private static final long serialVersionUID = 1;
@@ -122,6 +138,15 @@ final class BuildMapper {
                 }
             }
             return context.handleWeirdStringValue(type, text, "not one of the known words");
+        }
+    }
+
+    private static final class PartsReader extends ValueDeserializer<Parts> {
+        @Override
+        public Parts deserialize(JsonParser in, DeserializationContext context) {
+            JavaType list = context.getTypeFactory().constructCollectionType(List.class, Part.class);
+            List<Part> parts = context.readValue(in, list);
+            return new Parts(parts);
         }
     }
 }

@@ -1,8 +1,11 @@
 package boldsatchel.format;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.quantity.Form;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Rung;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
@@ -61,6 +64,11 @@ public final class BuildSchema {
             return array;
         }
         Class<?> raw = (Class<?>) type;
+        if (raw == Parts.class) {
+            ObjectNode array = NODES.objectNode().put("type", "array");
+            array.set("items", of(Part.class));
+            return array;
+        }
         if (raw == String.class) {
             return NODES.objectNode().put("type", "string");
         }
@@ -101,14 +109,23 @@ public final class BuildSchema {
         return reference(name);
     }
 
+    /** Only what nothing could be taken for is required: ids and what points at them. */
     private void fill(ObjectNode node, Class<?> raw) {
         ObjectNode properties = node.putObject("properties");
-        ArrayNode required = node.putArray("required");
+        ArrayNode required = NODES.arrayNode();
         for (RecordComponent component : raw.getRecordComponents()) {
-            properties.set(component.getName(), of(component.getGenericType()));
-            if (component.getType() != Optional.class) {
+            ObjectNode property = of(component.getGenericType());
+            Form.Field field = Form.of(raw).field(component.getName());
+            if (!field.label().equals(field.name())) {
+                property.put("title", field.label());
+            }
+            properties.set(component.getName(), property);
+            if (field.needed()) {
                 required.add(component.getName());
             }
+        }
+        if (!required.isEmpty()) {
+            node.set("required", required);
         }
     }
 
@@ -121,7 +138,7 @@ public final class BuildSchema {
             node.putArray("required").add("is");
             ArrayNode words = node.putObject("properties").putObject("is").putArray("enum");
             ArrayNode conditions = node.putArray("allOf");
-            for (Class<?> alternative : List.of(raw.getPermittedSubclasses())) {
+            for (Class<?> alternative : BuildMapper.alternatives(raw)) {
                 words.add(BuildMapper.name(alternative));
                 ObjectNode condition = conditions.addObject();
                 condition

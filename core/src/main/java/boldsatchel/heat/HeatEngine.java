@@ -1,7 +1,7 @@
 package boldsatchel.heat;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Face;
+import boldsatchel.machine.Build;
+import boldsatchel.geometry.Face;
 import boldsatchel.fit.FitResult;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Reading;

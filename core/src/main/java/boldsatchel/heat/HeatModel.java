@@ -1,17 +1,19 @@
 package boldsatchel.heat;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Face;
-import boldsatchel.build.Facet;
-import boldsatchel.build.HeatPath;
-import boldsatchel.build.Part;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vent;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.HeatPath;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
 import boldsatchel.fit.Placed;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,8 +26,16 @@ import java.util.Optional;
 /** The thermal network of a build: parts, air and walls of each shell, surroundings. */
 final class HeatModel {
 
-    /** Correlations for convection scatter about this much around measurements. */
-    private static final Figure CONVECTION = new Figure(1, 0.2, Basis.GUESS);
+    /**
+     * What the model itself is unsure of.
+     *
+     * @param convection factor on all of it: correlations scatter about a fifth around measurements (Incropera and DeWitt, ch. 9)
+     */
+    private record Doubt(@Label("convection") Figure convection) {
+        static final Input INPUT = new Input(
+                "the model", "the model", Doubt.class, "convection", new Figure(1, 0.2, Basis.GUESS));
+    }
+
 
     /** Cells live longest below this, °C, when the maker says nothing: usual limit for discharging lithium cells. */
     private static final double CELLS_LIMIT_C = 60;
@@ -90,8 +100,8 @@ final class HeatModel {
         this.power = power;
         this.reading = reading;
         this.network = new HeatNetwork(build.brief().surroundings().ambientC());
-        this.convection = reading.of("the model", "convection", CONVECTION);
-        for (Shell shell : build.shells()) {
+        this.convection = reading.of(Doubt.INPUT);
+        for (Shell shell : build.casing().shells()) {
             rooms.put(shell.id(), room(shell, placed));
         }
         for (Placed p : placed) {
@@ -110,7 +120,7 @@ final class HeatModel {
                         && p.part().facet(Facet.MovesAir.class).isPresent())
                 .findFirst();
         vents(room, fan);
-        double wall = Math.max(0.1, reading.of(shell.name(), "wall thickness", shell.wallMm())) * MM;
+        double wall = Math.max(0.1, reading.of(shell.input("wallMm", shell.wallMm()))) * MM;
         Box out = closedOutside(shell);
         for (Face face : Face.values()) {
             double area = out.area(face) * MM2;
@@ -151,7 +161,7 @@ final class HeatModel {
     }
 
     private boolean standsOnTable(Shell shell) {
-        return build.brief().surroundings().onTable() && !build.isLid(shell);
+        return build.brief().surroundings().onTable() && !build.casing().isLid(shell);
     }
 
     /** Warm air under a roof, and a roof in cooler air, move as a plate facing up does; floors as one facing down. */
@@ -191,10 +201,10 @@ final class HeatModel {
                     .orElseThrow();
             double others = area(vents) - own.areaMm2() * MM2;
             Facet.MovesAir moves = fan.get().part().facet(Facet.MovesAir.class).orElseThrow();
-            String name = fan.get().part().name();
+            Part part = fan.get().part();
             room.fanFlowM3s = Air.fanFlow(
-                    reading.of(name, "free flow", moves.freeLs()) * 1e-3,
-                    reading.of(name, "shut-off pressure", moves.shutOffPa()),
+                    reading.of(part.input(Facet.MovesAir.class, "freeLs", moves.freeLs())) * 1e-3,
+                    reading.of(part.input(Facet.MovesAir.class, "shutOffPa", moves.shutOffPa())),
                     Air.inRow(own.areaMm2() * MM2, others));
             network.link(new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s)));
             return;
@@ -243,9 +253,9 @@ final class HeatModel {
         watched.add(new Watched(node, HeatResult.Kind.PART, part.id(), part.name(), Optional.empty(), limit, heat));
         toAir(placed, room, node, thermal);
         toCloseWalls(placed, room, node);
-        for (HeatPath path : build.heatPaths()) {
+        for (HeatPath path : build.cooling().heatPaths()) {
             if (path.part().equals(part.id())) {
-                double ohms = reading.of(path.note(), "thermal resistance", path.ohmsKW());
+                double ohms = reading.of(path.input());
                 network.link(new Link.Fixed(node, room.inside(path.wall()), 1 / Math.max(1e-3, ohms)));
             }
         }
@@ -255,18 +265,18 @@ final class HeatModel {
     private double doubt(Part part) {
         return part.facet(Facet.DrawsPower.class)
                 .filter(d -> d.busyW().value() > 0)
-                .map(d -> reading.of(part.name(), "busy power", d.busyW())
+                .map(d -> reading.of(part.input(Facet.DrawsPower.class, "busyW", d.busyW()))
                         / d.busyW().value())
                 .orElse(1.0);
     }
 
     private void toAir(Placed placed, Room room, int node, Optional<Facet.Thermal> thermal) {
-        boolean fan = room.fanFlowM3s > 0;
-        Optional<Figure> given = fan
-                ? thermal.flatMap(Facet.Thermal::fanKW).or(() -> thermal.flatMap(Facet.Thermal::stillKW))
+        boolean moving = room.fanFlowM3s > 0 && thermal.flatMap(Facet.Thermal::fanKW).isPresent();
+        Optional<Figure> given = moving
+                ? thermal.flatMap(Facet.Thermal::fanKW)
                 : thermal.flatMap(Facet.Thermal::stillKW);
         if (given.isPresent()) {
-            double ohms = reading.of(placed.part().name(), fan ? "to moving air" : "to still air", given.get());
+            double ohms = reading.of(placed.part().input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", given.get()));
             network.link(new Link.Fixed(node, room.air, 1 / Math.max(1e-3, ohms)));
             return;
         }
@@ -303,7 +313,7 @@ final class HeatModel {
 
     /** Wires run in the base; what they lose warms its air. */
     private void wiresWarmTheAir() {
-        build.hinge()
+        build.casing().hinge()
                 .map(h -> rooms.get(h.baseShell()))
                 .or(() -> rooms.values().stream().findFirst())
                 .ifPresent(room -> network.heat(room.air, power.wireHeatW()));

@@ -1,6 +1,6 @@
 package boldsatchel.heat;
 
-import boldsatchel.build.Face;
+import boldsatchel.geometry.Face;
 import boldsatchel.quantity.Spread;
 import java.util.List;
 import java.util.Optional;

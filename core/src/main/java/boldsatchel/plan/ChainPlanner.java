@@ -1,9 +1,10 @@
 package boldsatchel.plan;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.power.Copper;
 import boldsatchel.power.Sizing;
@@ -49,7 +50,7 @@ final class ChainPlanner {
     private ChainPlanner(Build base, List<Part> loads) {
         this.base = base;
         this.loads = loads;
-        base.parts().forEach(p -> ids.add(p.id()));
+        base.parts().list().forEach(p -> ids.add(p.id()));
     }
 
     /** How sources come together and are filled. */
@@ -61,7 +62,7 @@ final class ChainPlanner {
 
     /** The loads of a build that a chain should feed. */
     static List<Part> loads(Build build) {
-        return build.parts().stream()
+        return build.parts().list().stream()
                 .filter(p -> p.facet(Facet.DrawsPower.class).isPresent())
                 .filter(p -> p.facet(Facet.Converts.class).isEmpty())
                 .toList();
@@ -104,9 +105,9 @@ final class ChainPlanner {
         if (wish.charged()) {
             chargers(sources, wish, chain);
         }
-        List<Part> parts = new ArrayList<>(base.parts());
+        List<Part> parts = new ArrayList<>(base.parts().list());
         parts.addAll(added);
-        return new Planned(base.withParts(parts).withChain(chain), reasons);
+        return new Planned(base.with(new Parts(parts)).withChain(chain), reasons);
     }
 
     private Part take(Part source) {

@@ -1,11 +1,11 @@
 package boldsatchel.plan;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.edit.Packs;
@@ -68,7 +68,7 @@ public final class HourMore {
     }
 
     private static double hours(Build build) {
-        return build.chain().stream()
+        return build.wiring().chain().stream()
                 .flatMap(r -> Network.of(build, r, Reading.NOMINAL).stream())
                 .mapToDouble(n -> Discharge.run(n, build.brief().profile()).hours())
                 .min()
@@ -148,16 +148,9 @@ public final class HourMore {
         double share = (now + 1) / now * 1.01;
         Facet.PowerBank larger =
                 bank.rated(Figure.guess(Math.ceil(bank.ratedWh().value() * share)));
-        Part grown = new Part(
-                source.id(),
-                source.name() + ", larger",
-                source.family(),
-                source.note(),
-                Figure.guess(source.massG().value() * share),
-                Figure.guess(source.price().value() * share),
-                source.standing(),
-                source.body(),
-                source.facets());
+        Part grown = source.named(source.name() + ", larger")
+                .weighing(Figure.guess(source.massG().value() * share))
+                .priced(Figure.guess(source.price().value() * share));
         return Optional.of(replaced(
                 build,
                 source,

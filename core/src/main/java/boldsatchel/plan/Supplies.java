@@ -1,10 +1,11 @@
 package boldsatchel.plan;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Packs;
 import boldsatchel.power.PowerEngine;
@@ -105,9 +106,11 @@ public final class Supplies {
             String carriage,
             List<String> reasons) {
 
-        /** Takes it over, in one step. */
+        /** Takes it over, in one step; planned anew for the build as it is then. */
         public Edit edit() {
-            return new Edit("feed it by " + school.words(), b -> build);
+            return new Edit(
+                    "feed it by " + school.words(),
+                    b -> planned(b, school).map(ChainPlanner.Planned::build).orElse(b));
         }
     }
 
@@ -127,38 +130,44 @@ public final class Supplies {
 
     /** A chain worked out for the loads of a build, from the sources it has, or from a pack off the shelf; nothing without loads. */
     public static Optional<Suggestion> suggest(Build build) {
+        return suggested(build)
+                .map(p -> new Suggestion(
+                        new Edit("suggest a chain", b -> suggested(b)
+                                .map(ChainPlanner.Planned::build)
+                                .orElse(b)),
+                        p.reasons()));
+    }
+
+    private static Optional<ChainPlanner.Planned> suggested(Build build) {
         if (ChainPlanner.loads(build).isEmpty()) {
             return Optional.empty();
         }
         Build bare = bare(build);
-        List<Part> own = build.parts().stream().filter(Part::isSource).toList();
-        Optional<ChainPlanner.Wish> wish = own.isEmpty()
-                ? packFor(bare, Facet.Chemistry.LI_ION).map(ChainPlanner.Wish::plain)
-                : Optional.of(
-                        own.size() == 1
-                                ? ChainPlanner.Wish.plain(own.getFirst())
-                                : new ChainPlanner.Wish(own, false, true, false, false));
-        Build kept = own.isEmpty() ? bare : withSources(bare, own);
-        return wish.map(w -> ChainPlanner.plan(kept, w))
-                .map(p -> new Suggestion(new Edit("suggest a chain", b -> p.build()), p.reasons()));
+        List<Part> own = build.parts().list().stream().filter(Part::isSource).toList();
+        if (own.isEmpty()) {
+            return packFor(bare, Facet.Chemistry.LI_ION)
+                    .map(ChainPlanner.Wish::plain)
+                    .map(w -> ChainPlanner.plan(bare, w));
+        }
+        ChainPlanner.Wish wish = own.size() == 1
+                ? ChainPlanner.Wish.plain(own.getFirst())
+                : new ChainPlanner.Wish(own, false, true, false, false);
+        return Optional.of(ChainPlanner.plan(withSources(bare, own), wish));
     }
 
     /** Everything but what feeds: sources, converters, chargers, adapters, gauges and their places. */
     static Build bare(Build build) {
-        Set<String> feeding = build.parts().stream()
+        Set<String> feeding = build.parts().list().stream()
                 .filter(Supplies::feeds)
                 .map(Part::id)
                 .collect(Collectors.toCollection(HashSet::new));
-        return build.withParts(build.parts().stream()
-                        .filter(p -> !feeding.contains(p.id()))
-                        .toList())
-                .withPlacements(build.placements().stream()
-                        .filter(p -> !feeding.contains(p.part()))
-                        .toList())
-                .withHeatPaths(build.heatPaths().stream()
-                        .filter(p -> !feeding.contains(p.part()))
-                        .toList())
-                .withChain(List.of());
+        Build bare = build.withChain(List.of());
+        for (String id : feeding) {
+            bare = bare.with(bare.parts().without(id))
+                    .with(bare.layout().without(id))
+                    .with(bare.cooling().without(id));
+        }
+        return bare;
     }
 
     private static boolean feeds(Part p) {
@@ -166,9 +175,9 @@ public final class Supplies {
     }
 
     private static Build withSources(Build bare, List<Part> sources) {
-        List<Part> parts = new ArrayList<>(bare.parts());
+        List<Part> parts = new ArrayList<>(bare.parts().list());
         parts.addAll(sources);
-        return bare.withParts(parts);
+        return bare.with(new Parts(parts));
     }
 
     private static Optional<ChainPlanner.Planned> planned(Build build, School school) {
@@ -177,7 +186,7 @@ public final class Supplies {
             return Optional.empty();
         }
         if (school == School.PRESENT) {
-            return build.chain().isEmpty() ? Optional.empty() : Optional.of(new ChainPlanner.Planned(build, List.of()));
+            return build.wiring().chain().isEmpty() ? Optional.empty() : Optional.of(new ChainPlanner.Planned(build, List.of()));
         }
         Build bare = bare(build);
         return wish(bare, school).map(w -> ChainPlanner.plan(bare, w));
@@ -274,7 +283,7 @@ public final class Supplies {
         Build with = planned.build();
         PowerResult power = PowerEngine.evaluate(with);
         Optional<PowerResult.ChainResult> chain = power.shortest();
-        List<Part> feeding = with.parts().stream()
+        List<Part> feeding = with.parts().list().stream()
                 .filter(Supplies::feeds)
                 .filter(p -> !p.staysOutside())
                 .toList();
@@ -296,7 +305,7 @@ public final class Supplies {
                         .orElse("nothing runs"),
                 wireG + feeding.stream().mapToDouble(p -> p.massG().value()).sum(),
                 feeding.stream().mapToDouble(Supplies::cm3).sum(),
-                with.parts().stream()
+                with.parts().list().stream()
                         .filter(Supplies::feeds)
                         .filter(p -> p.standing().costs())
                         .mapToDouble(p -> p.price().value())

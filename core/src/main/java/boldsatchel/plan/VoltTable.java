@@ -1,8 +1,8 @@
 package boldsatchel.plan;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Rung;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;

@@ -1,6 +1,6 @@
 package boldsatchel.power;
 
-import boldsatchel.build.Facet.Chemistry;
+import boldsatchel.machine.Facet.Chemistry;
 
 /**
  * How one cell behaves: rest voltage by state of charge at 25 °C, resistance and capacity by temperature. Rest voltages are

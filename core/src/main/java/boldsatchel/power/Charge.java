@@ -1,10 +1,10 @@
 package boldsatchel.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,7 +43,7 @@ public final class Charge {
      * @param watts at the nominal voltage
      * @param amps charge current; not a number for a store that only tells its power
      */
-    public record Input(boolean linear, double lowV, double nominalV, double highV, double watts, double amps) {
+    public record Intake(boolean linear, double lowV, double nominalV, double highV, double watts, double amps) {
         /** Current drawn from a supply of a voltage, A. */
         public double ampsAt(double volts) {
             return linear ? watts / nominalV : watts / volts;
@@ -67,7 +67,7 @@ public final class Charge {
             String rung,
             String store,
             String supply,
-            Input asked,
+            Intake asked,
             boolean fits,
             Curve off,
             Curve running,
@@ -94,28 +94,28 @@ public final class Charge {
     }
 
     /** What a charging rung asks of its supply; nothing when there is no charger for it. */
-    public static Optional<Input> input(Build build, Rung.Charging charging, Reading reading) {
+    public static Optional<Intake> input(Build build, Rung.Charging charging, Reading reading) {
         Optional<Part> charger = charging.charger().flatMap(build::part);
         Optional<Part> store = build.part(charging.store());
-        Optional<Input> by = charger.flatMap(p -> p.facet(Facet.Charges.class).map(c -> {
-            double amps = reading.of(p.name(), "charge current", c.amps());
+        Optional<Intake> by = charger.flatMap(p -> p.facet(Facet.Charges.class).map(c -> {
+            double amps = reading.of(p.input(Facet.Charges.class, "amps", c.amps()));
             double nominal = (c.lowV() + c.highV()) / 2;
             double watts = c.linear()
                     ? amps * nominal
                     : amps
                             * c.series()
                             * c.chemistry().chargeV()
-                            / reading.of(p.name(), "charge efficiency", c.efficiency());
-            return new Input(c.linear(), c.lowV(), nominal, c.highV(), watts, amps);
+                            / reading.of(p.input(Facet.Charges.class, "efficiency", c.efficiency()));
+            return new Intake(c.linear(), c.lowV(), nominal, c.highV(), watts, amps);
         }));
         return by.or(() -> store.flatMap(p -> p.facet(Facet.Recharges.class)
-                .map(r -> new Input(false, 4.5, 5, 21, reading.of(p.name(), "charge power", r.watts()), Double.NaN))));
+                .map(r -> new Intake(false, 4.5, 5, 21, reading.of(p.input(Facet.Recharges.class, "watts", r.watts())), Double.NaN))));
     }
 
     /** Every charging of a build. */
     public static List<Result> all(Build build) {
         List<Result> results = new ArrayList<>();
-        for (Rung root : build.chain()) {
+        for (Rung root : build.wiring().chain()) {
             List<Rung> chargings = chargings(root);
             Optional<Part> supply = build.partOf(root);
             for (Rung rung : chargings) {
@@ -179,7 +179,7 @@ public final class Charge {
     }
 
     /** One charging rung on one supply. */
-    private record One(Build build, List<Rung> chargings, Rung rung, Rung.Charging charging, Input in) {
+    private record One(Build build, List<Rung> chargings, Rung rung, Rung.Charging charging, Intake in) {
 
         Result from(Part supply) {
             Facet.Offer now = supply.offer().orElse(NOTHING);
@@ -219,7 +219,7 @@ public final class Charge {
 
         /** The chain the store runs, if it runs one. */
         private Optional<Rung> root() {
-            return build.chain().stream()
+            return build.wiring().chain().stream()
                     .filter(r -> r.sources().stream()
                             .anyMatch(s ->
                                     s.part().filter(charging.store()::equals).isPresent()))
@@ -262,7 +262,7 @@ public final class Charge {
         /** What the running machine draws straight from the supply past the store. */
         private double pastA(Part supply, List<Demand> demands) {
             double most = 0;
-            for (Rung r : build.chain()) {
+            for (Rung r : build.wiring().chain()) {
                 for (Rung source : r.sources()) {
                     boolean past = !r.joined().isEmpty()
                             && source.part().filter(supply.id()::equals).isPresent();

@@ -1,7 +1,7 @@
 package boldsatchel.power;
 
-import boldsatchel.build.Mode;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.UseProfile;
 import java.util.Optional;
 
 /**

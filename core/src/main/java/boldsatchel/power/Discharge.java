@@ -1,6 +1,6 @@
 package boldsatchel.power;
 
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.UseProfile;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

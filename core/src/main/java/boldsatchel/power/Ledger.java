@@ -1,6 +1,6 @@
 package boldsatchel.power;
 
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.UseProfile;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;

@@ -1,13 +1,14 @@
 package boldsatchel.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.LoadKind;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.LoadKind;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -194,10 +195,10 @@ public final class Network {
             Optional<Store> bank = part.facet(Facet.PowerBank.class)
                     .map(b -> new Store.Bank(
                             b,
-                            read(part, "rated energy", b.ratedWh()) * read(part, "efficiency", b.efficiency()),
-                            read(part, "output resistance", b.outOhms())));
+                            read(part, Facet.PowerBank.class, "ratedWh", b.ratedWh()) * read(part, Facet.PowerBank.class, "efficiency", b.efficiency()),
+                            read(part, Facet.PowerBank.class, "outOhms", b.outOhms())));
             Optional<Store> mains = part.facet(Facet.Adapter.class)
-                    .map(a -> new Store.Mains(a, read(part, "output resistance", a.outOhms())));
+                    .map(a -> new Store.Mains(a, read(part, Facet.Adapter.class, "outOhms", a.outOhms())));
             return pack.or(() -> bank).or(() -> mains);
         }
 
@@ -205,10 +206,10 @@ public final class Network {
             double celsius = build.brief().surroundings().packC();
             return new Store.Pack(
                     c,
-                    read(part, "cell resistance", c.cellOhms()),
-                    read(part, "pack resistance", c.packOhms()),
-                    read(part, "cell capacity", c.capacityAh())
-                            * read(part, "health", c.health())
+                    read(part, Facet.Cells.class, "cellOhms", c.cellOhms()),
+                    read(part, Facet.Cells.class, "packOhms", c.packOhms()),
+                    read(part, Facet.Cells.class, "capacityAh", c.capacityAh())
+                            * read(part, Facet.Cells.class, "health", c.health())
                             * CellCurve.capacityFactor(celsius),
                     celsius);
         }
@@ -272,15 +273,15 @@ public final class Network {
                     Optional.of(new Node.Resistor(
                             rung.id(),
                             0,
-                            reading.of(c.kind().words(), "resistance", c.ohms()),
+                            reading.of(input(rung, c.kind().words(), "ohms", c.ohms())),
                             c.ratedA(),
                             c.kind().trips() ? c.ratedA() : never,
                             false));
                 case Rung.Diode d ->
                     Optional.of(new Node.Resistor(
                             rung.id(),
-                            reading.of("diode", "knee voltage", d.kneeV()),
-                            reading.of("diode", "resistance", d.ohms()),
+                            reading.of(input(rung, "diode", "kneeV", d.kneeV())),
+                            reading.of(input(rung, "diode", "ohms", d.ohms())),
                             d.ratedA(),
                             never,
                             true));
@@ -288,7 +289,7 @@ public final class Network {
                     build.part(of.part())
                             .flatMap(p -> p.facet(Facet.ShowsLevel.class)
                                     .map(g -> new Node.Resistor(
-                                            rung.id(), 0, read(p, "resistance", g.ohms()), never, never, false)));
+                                            rung.id(), 0, read(p, Facet.ShowsLevel.class, "ohms", g.ohms()), never, never, false)));
                 case Rung.Capacitor c -> Optional.empty();
                 case Rung.Charging c -> Optional.empty();
                 case Rung.Join j -> Optional.empty();
@@ -308,7 +309,7 @@ public final class Network {
         private Node converter(Rung rung, Part part, Facet.Converts c, Demand demand) {
             Optional<Facet.SwitchesOff> off = part.facet(Facet.SwitchesOff.class);
             if (demand.mode() == Mode.OFF && off.isPresent()) {
-                double watts = read(part, "leakage when off", off.get().offW());
+                double watts = read(part, Facet.SwitchesOff.class, "offW", off.get().offW());
                 return new Node.Load(rung.id(), LoadKind.POWER, c.lowV(), c.outV(), c.highV(), watts, false);
             }
             Node next = feeds(rung, demand);
@@ -316,9 +317,9 @@ public final class Network {
                     rung.id(),
                     c.kind(),
                     c.outV(),
-                    read(part, "quiet power", c.quietW()),
-                    read(part, "loss voltage", c.dropV()),
-                    read(part, "loss resistance", c.lossOhms()),
+                    read(part, Facet.Converts.class, "quietW", c.quietW()),
+                    read(part, Facet.Converts.class, "dropV", c.dropV()),
+                    read(part, Facet.Converts.class, "lossOhms", c.lossOhms()),
                     c.limitA(),
                     c.dropoutV(),
                     c.lowV(),
@@ -330,7 +331,7 @@ public final class Network {
         private Node load(Rung rung, Part part, Facet.DrawsPower draws, Demand demand) {
             double watts = watts(part, draws, demand);
             if (demand.brightness() > 0) {
-                watts += demand.brightness() * read(part, "backlight power", draws.backlightW());
+                watts += demand.brightness() * read(part, Facet.DrawsPower.class, "backlightW", draws.backlightW());
             }
             Optional<Facet.Refreshes> refreshes = part.facet(Facet.Refreshes.class);
             if (demand.refreshesPerMinute() > 0 && refreshes.isPresent()) {
@@ -338,7 +339,7 @@ public final class Network {
                         Math.min(demand.refreshesPerMinute(), refreshes.get().mostPerMinute());
                 watts += perMinute
                         / 60
-                        * read(part, "energy a refresh", refreshes.get().joules());
+                        * read(part, Facet.Refreshes.class, "joules", refreshes.get().joules());
             }
             Node load = new Node.Load(
                     rung.id(),
@@ -357,14 +358,14 @@ public final class Network {
             boolean runs = part.family().computes() && (mode == Mode.IDLE || mode == Mode.BUSY);
             Optional<UseProfile.Program> program = demand.program().filter(p -> runs);
             if (program.isEmpty()) {
-                return read(part, mode.words() + " power", draws.watts(mode));
+                return read(part, Facet.DrawsPower.class, mode.words() + "W", draws.watts(mode));
             }
             Optional<Figure> known = program.get().watts();
             if (known.isPresent()) {
-                return reading.of(program.get().name(), "board power", known.get());
+                return reading.of(new Input(part.id(), program.get().name(), UseProfile.Program.class, "watts", known.get()));
             }
-            double idle = read(part, "idle power", draws.idleW());
-            return idle + program.get().effort() * (read(part, "busy power", draws.busyW()) - idle);
+            double idle = read(part, Facet.DrawsPower.class, "idleW", draws.idleW());
+            return idle + program.get().effort() * (read(part, Facet.DrawsPower.class, "busyW", draws.busyW()) - idle);
         }
 
         /** A charger at its full current, with the pack about to be full: the most it asks of its supply. */
@@ -381,8 +382,12 @@ public final class Network {
                     .orElseGet(() -> new Node.Idle(rung.id()));
         }
 
-        private double read(Part part, String what, Figure figure) {
-            return reading.of(part.name(), what, figure);
+        private static Input input(Rung rung, String name, String field, Figure figure) {
+            return new Input(rung.id(), name, rung.stage().getClass(), field, figure);
+        }
+
+        private double read(Part part, Class<?> of, String field, Figure figure) {
+            return reading.of(part.input(of, field, figure));
         }
     }
 }

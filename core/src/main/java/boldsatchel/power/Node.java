@@ -1,7 +1,7 @@
 package boldsatchel.power;
 
-import boldsatchel.build.Facet.ConverterKind;
-import boldsatchel.build.Facet.LoadKind;
+import boldsatchel.machine.Facet.ConverterKind;
+import boldsatchel.machine.Facet.LoadKind;
 import java.util.ArrayList;
 import java.util.List;
 

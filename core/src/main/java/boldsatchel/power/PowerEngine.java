@@ -1,11 +1,11 @@
 package boldsatchel.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
@@ -35,7 +35,7 @@ public final class PowerEngine {
         Reading.Recorder recorder = new Reading.Recorder();
         List<PowerResult.ChainResult> chains = new ArrayList<>();
         List<Rung> running = new ArrayList<>();
-        for (Rung root : build.chain()) {
+        for (Rung root : build.wiring().chain()) {
             Network.of(build, root, recorder).ifPresent(n -> {
                 running.add(root);
                 chains.add(chain(build, n));
@@ -195,7 +195,7 @@ public final class PowerEngine {
 
     private static List<String> unfed(Build build) {
         Set<String> fed = build.rungs().flatMap(r -> r.part().stream()).collect(Collectors.toSet());
-        return build.parts().stream()
+        return build.parts().list().stream()
                 .filter(p -> p.facet(Facet.DrawsPower.class).isPresent())
                 .map(Part::id)
                 .filter(id -> !fed.contains(id))

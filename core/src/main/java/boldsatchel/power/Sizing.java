@@ -1,6 +1,6 @@
 package boldsatchel.power;
 
-import boldsatchel.build.Facet;
+import boldsatchel.machine.Facet;
 import java.util.OptionalInt;
 
 /** The small sums that decide what a chain is made of. */

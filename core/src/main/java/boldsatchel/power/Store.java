@@ -1,6 +1,6 @@
 package boldsatchel.power;
 
-import boldsatchel.build.Facet;
+import boldsatchel.machine.Facet;
 import java.util.Optional;
 
 /** Where a chain's energy comes from, with its figures read. */

@@ -1,6 +1,8 @@
 package boldsatchel.quantity;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -27,7 +29,7 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
      * @param input the input
      * @param share of the variance, 0 to 1
      */
-    public record Blame(Reading.Input input, double share) {}
+    public record Blame(Input input, double share) {}
 
     /** Copies the list. */
     public Spread {
@@ -50,32 +52,49 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         return around(nominal, recorder.inputs(), result);
     }
 
-    private static double effect(Figure figure, double base, ToDoubleFunction<Reading> result) {
-        double sigma = figure.sigma();
-        return sigma == 0 ? 0 : result.applyAsDouble(Reading.shifted(figure, sigma)) - base;
+    /** Propagates with a nominal result and inputs that are already known, and perhaps a coarser calculation: one calculation an input. */
+    public static Spread around(double nominal, List<Input> inputs, ToDoubleFunction<Reading> result) {
+        double base = result.applyAsDouble(Reading.NOMINAL);
+        Map<Input, Double> effects = new LinkedHashMap<>();
+        for (Input input : inputs) {
+            double sigma = input.figure().sigma();
+            if (sigma > 0) {
+                effects.put(input, result.applyAsDouble(Reading.shifted(input, sigma)) - base);
+            }
+        }
+        return ofEffects(nominal, effects);
     }
 
-    /** Propagates with a nominal result and inputs that are already known, and perhaps a coarser calculation. */
-    public static Spread around(double nominal, List<Reading.Input> inputs, ToDoubleFunction<Reading> result) {
-        double base = result.applyAsDouble(Reading.NOMINAL);
-        // Each input is a calculation of its own: they share the processor's cores.
-        double[] effects = inputs.parallelStream()
-                .mapToDouble(input -> effect(input.figure(), base, result))
-                .toArray();
+    /**
+     * The range of a result whose slopes are known.
+     *
+     * @param slopes change of the result with each input, per the input's unit
+     */
+    public static Spread linear(double nominal, Map<Input, Double> slopes) {
+        Map<Input, Double> effects = new LinkedHashMap<>();
+        slopes.forEach((input, slope) -> effects.put(input, slope * input.figure().sigma()));
+        return ofEffects(nominal, effects);
+    }
+
+    /**
+     * Adds effects in quadrature.
+     *
+     * @param effects change of the result when an input is moved by one standard deviation
+     */
+    public static Spread ofEffects(double nominal, Map<Input, Double> effects) {
         double variance = 0;
-        List<Blame> parts = new ArrayList<>();
-        for (int i = 0; i < effects.length; i++) {
-            if (Double.isFinite(effects[i]) && effects[i] != 0) {
-                variance += effects[i] * effects[i];
-                parts.add(new Blame(inputs.get(i), effects[i] * effects[i]));
-            }
+        for (double effect : effects.values()) {
+            variance += Double.isFinite(effect) ? effect * effect : 0;
         }
         double total = variance;
         double half = SIGMAS_TO_95 * Math.sqrt(variance);
-        List<Blame> shares = parts.stream()
-                .map(part -> new Blame(part.input(), part.share() / total))
-                .sorted(Comparator.comparingDouble(Blame::share).reversed())
-                .toList();
+        List<Blame> shares = new ArrayList<>();
+        effects.forEach((input, effect) -> {
+            if (Double.isFinite(effect) && effect != 0) {
+                shares.add(new Blame(input, effect * effect / total));
+            }
+        });
+        shares.sort(Comparator.comparingDouble(Blame::share).reversed());
         return new Spread(nominal - half, nominal, nominal + half, shares);
     }
 }

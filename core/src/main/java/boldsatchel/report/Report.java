@@ -1,6 +1,6 @@
 package boldsatchel.report;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.power.Charge;
 import boldsatchel.power.OperatingPoint;

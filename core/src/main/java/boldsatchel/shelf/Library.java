@@ -1,9 +1,9 @@
 package boldsatchel.shelf;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Part;
-import boldsatchel.build.Shell;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
 import boldsatchel.format.BuildFormat;
 import java.io.IOException;
 import java.io.InputStream;
@@ -34,9 +34,9 @@ public record Library(List<Part> parts, List<Case> cases) {
      */
     public record Case(String name, String note, List<Shell> shells, Optional<Hinge> hinge) {}
 
-    /** Copies the lists. */
+    /** Copies the lists; every part knows its entry. */
     public Library {
-        parts = List.copyOf(parts);
+        parts = parts.stream().map(Part::onShelf).toList();
         cases = List.copyOf(cases);
     }
 

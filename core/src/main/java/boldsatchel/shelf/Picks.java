@@ -1,10 +1,10 @@
 package boldsatchel.shelf;
 
-import boldsatchel.build.Body;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.ConverterKind;
-import boldsatchel.build.Family;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Body;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.ConverterKind;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
 import boldsatchel.power.Sizing;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Units;

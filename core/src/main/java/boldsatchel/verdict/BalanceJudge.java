@@ -4,8 +4,8 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 
 import boldsatchel.balance.BalanceResult;
-import boldsatchel.build.Build;
-import boldsatchel.build.Hinge;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Hinge;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;
@@ -62,7 +62,7 @@ final class BalanceJudge {
         if (Double.isNaN(margin.nominal())) {
             return "There is no case yet.";
         }
-        String lid = build.hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
+        String lid = build.casing().hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
         return margin.nominal() < 0
                 ? "Tips over by itself" + lid + "."
                 : "Bears a tilt of " + degrees(margin.nominal()) + lid + " before it tips.";
@@ -94,7 +94,7 @@ final class BalanceJudge {
     }
 
     private static double useAngle(Build build) {
-        return build.hinge().map(Hinge::useAngleDeg).orElse(0.0);
+        return build.casing().hinge().map(Hinge::useAngleDeg).orElse(0.0);
     }
 
     static List<Finding> findings(Build build, BalanceResult balance) {
@@ -103,7 +103,7 @@ final class BalanceJudge {
         balance.tipMarginDeg()
                 .filter(m -> m.nominal() < wanted)
                 .ifPresent(m -> tips(build, balance, m.nominal(), wanted, sheet));
-        build.hinge().ifPresent(hinge -> hinge(hinge, balance, sheet));
+        build.casing().hinge().ifPresent(hinge -> hinge(hinge, balance, sheet));
         build.brief()
                 .limits()
                 .massG()
@@ -125,12 +125,12 @@ final class BalanceJudge {
                 .filter(g -> g > 0)
                 .ifPresent(g -> remedies.add("Add " + Math.round(g) + " g at the front edge of the base"));
         remedies.add("Move the battery to the front");
-        if (build.hinge().isPresent()) {
+        if (build.casing().hinge().isPresent()) {
             remedies.add("Stop the lid at a smaller angle, or move the hinge forward");
         }
         List<String> subjects =
-                build.hinge().map(h -> List.of(h.lidShell(), h.baseShell())).orElse(List.of());
-        String lid = build.hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
+                build.casing().hinge().map(h -> List.of(h.lidShell(), h.baseShell())).orElse(List.of());
+        String lid = build.casing().hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
         String message = margin < 0
                 ? "It tips over by itself" + lid + " (" + degrees(margin) + ")."
                 : "Only " + degrees(margin) + " before it tips" + lid + "; " + n(wanted) + "° is wanted.";

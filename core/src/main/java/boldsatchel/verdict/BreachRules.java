@@ -5,11 +5,11 @@ import static boldsatchel.verdict.Words.name;
 import static boldsatchel.verdict.Words.numbers;
 import static boldsatchel.verdict.Words.percent;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.ConverterKind;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.ConverterKind;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.Edits;
 import boldsatchel.edit.Packs;

@@ -4,10 +4,10 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.name;
 import static boldsatchel.verdict.Words.numbers;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
@@ -35,9 +35,9 @@ final class ChargeRules {
 
     static void judge(Build build, PowerResult power, Words.Sheet sheet) {
         ChargeRules rules = new ChargeRules(build, sheet);
-        build.chain().forEach(rules::supply);
+        build.wiring().chain().forEach(rules::supply);
         power.charges().forEach(rules::one);
-        build.chain().stream()
+        build.wiring().chain().stream()
                 .flatMap(r -> r.sources().stream())
                 .flatMap(r -> build.partOf(r).stream())
                 .filter(Part::isSource)
@@ -53,7 +53,7 @@ final class ChargeRules {
         if (offer.isEmpty() || chargings.isEmpty()) {
             return;
         }
-        List<Charge.Input> inputs = chargings.stream()
+        List<Charge.Intake> inputs = chargings.stream()
                 .flatMap(r -> Charge.input(build, (Rung.Charging) r.stage(), Reading.NOMINAL).stream())
                 .toList();
         double sum =
@@ -63,8 +63,8 @@ final class ChargeRules {
             return;
         }
         List<Remedy> remedies = new ArrayList<>();
-        double low = inputs.stream().mapToDouble(Charge.Input::lowV).max().orElse(0);
-        double high = inputs.stream().mapToDouble(Charge.Input::highV).min().orElse(0);
+        double low = inputs.stream().mapToDouble(Charge.Intake::lowV).max().orElse(0);
+        double high = inputs.stream().mapToDouble(Charge.Intake::highV).min().orElse(0);
         supply.get().offers().stream()
                 .filter(o -> o.volts() >= low && o.volts() <= high)
                 .filter(o ->
@@ -261,7 +261,7 @@ final class ChargeRules {
                             remedies.add(
                                     Remedy.by("Take “" + picked.name() + "” instead", Edits.replacePart(old, picked)));
                         }));
-        build.chain().stream()
+        build.wiring().chain().stream()
                 .filter(root -> root.sources().stream()
                         .anyMatch(s -> s.part().filter(store.id()::equals).isPresent()))
                 .findFirst()
@@ -358,7 +358,7 @@ final class ChargeRules {
                 charger.map(Part::name).orElse("its own charger"),
                 charger,
                 new Rung.Charging(charger.map(Part::id), store.id()));
-        return ChainEdits.hang(build, build.chain().getLast().id(), piece)
+        return ChainEdits.hang(build, build.wiring().chain().getLast().id(), piece)
                 .allowed()
                 .map(e -> e.change().apply(build))
                 .orElse(build);

@@ -3,8 +3,8 @@ package boldsatchel.verdict;
 import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.cost.CostResult;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
@@ -23,17 +23,17 @@ final class CostJudge {
                 build.brief().limits().money().map(OptionalDouble::of).orElse(OptionalDouble.empty());
         Spread spend = cost.toSpend();
         List<Working.Step> steps = new ArrayList<>();
-        build.parts().stream()
+        build.parts().list().stream()
                 .filter(p -> p.standing().costs())
                 .forEach(p -> steps.add(
                         step(p.name() + ", " + p.standing().words(), p.price().value())));
-        build.shells().stream()
+        build.casing().shells().stream()
                 .filter(s -> s.price().value() > 0)
                 .forEach(s -> steps.add(step(s.name(), s.price().value())));
         steps.add(new Working.Step(
                 "Owned or salvaged, not counted",
                 "",
-                build.parts().stream()
+                build.parts().list().stream()
                         .filter(p -> !p.standing().costs())
                         .map(Part::name)
                         .limit(4)

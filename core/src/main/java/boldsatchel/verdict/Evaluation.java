@@ -1,7 +1,7 @@
 package boldsatchel.verdict;
 
 import boldsatchel.balance.BalanceResult;
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.heat.HeatResult;

@@ -2,7 +2,7 @@ package boldsatchel.verdict;
 
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.balance.BalanceResult;
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.cost.CostEngine;
 import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitEngine;

@@ -4,12 +4,12 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.name;
 import static boldsatchel.verdict.Words.numbers;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Zone;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Zone;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.quantity.Spread;
@@ -109,7 +109,7 @@ final class FitJudge {
 
     /** Outside of the closed machine beyond the brief, if it is. */
     private static Optional<String> oversize(Build build) {
-        if (build.shells().isEmpty()) {
+        if (build.casing().shells().isEmpty()) {
             return Optional.empty();
         }
         Box out = closedOutside(build);
@@ -134,9 +134,9 @@ final class FitJudge {
 
     /** Outside of everything with the lid closed. */
     private static Box closedOutside(Build build) {
-        Optional<Hinge> hinge = build.hinge();
-        return build.shells().stream()
-                .map(s -> build.isLid(s) ? hinge.orElseThrow().closed(s.outside()) : s.outside())
+        Optional<Hinge> hinge = build.casing().hinge();
+        return build.casing().shells().stream()
+                .map(s -> build.casing().isLid(s) ? hinge.orElseThrow().closed(s.outside()) : s.outside())
                 .reduce(Box::around)
                 .orElseThrow();
     }
@@ -169,7 +169,7 @@ final class FitJudge {
                 .ifPresent(words -> sheet.add(
                         "fit.size",
                         Severity.STOP,
-                        build.shells().stream().map(Shell::id).toList(),
+                        build.casing().shells().stream().map(Shell::id).toList(),
                         "The closed case is larger than the brief allows: " + words + ".",
                         numbers(),
                         "Make the case smaller or loosen the limit"));
@@ -208,7 +208,7 @@ final class FitJudge {
                     "fit.on-the-table",
                     Severity.NOTE,
                     fit.onTheTable(),
-                    fit.onTheTable().size() + " of " + build.parts().size() + " parts are not packed yet.",
+                    fit.onTheTable().size() + " of " + build.parts().list().size() + " parts are not packed yet.",
                     numbers("count", fit.onTheTable().size()),
                     "Place them in Pack");
         }

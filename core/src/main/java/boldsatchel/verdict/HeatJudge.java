@@ -3,9 +3,9 @@ package boldsatchel.verdict;
 import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
@@ -82,7 +82,7 @@ final class HeatJudge {
                 tooWarm(heat, spot, sheet);
             }
         }
-        for (Part part : build.parts()) {
+        for (Part part : build.parts().list()) {
             heat.part(part.id())
                     .filter(s -> part.isSource() && s.celsius() > CELLS_COMFORT_C && s.marginK() >= wanted)
                     .ifPresent(s -> sheet.add(
@@ -95,7 +95,7 @@ final class HeatJudge {
                             "Move it away from what is hot",
                             "Put a sheet of aluminium between them and lead it to a wall"));
         }
-        build.parts().stream()
+        build.parts().list().stream()
                 .filter(p -> p.facet(Facet.MovesAir.class).isPresent())
                 .forEach(p -> build.placement(p.id())
                         .flatMap(at -> build.shell(at.shell()))

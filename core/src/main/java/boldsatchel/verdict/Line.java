@@ -1,10 +1,10 @@
 package boldsatchel.verdict;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.Edit;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Network;
@@ -94,7 +94,7 @@ record Line(Build build, Rung root, ChainResult chain, Words.Sheet sheet) {
 
     private boolean cures(Edit edit) {
         Build after = edit.change().apply(build);
-        return after.chain().stream()
+        return after.wiring().chain().stream()
                 .filter(r -> r.walk().anyMatch(x -> x.id().equals(root.id()))
                         || root.walk().anyMatch(x -> x.id().equals(r.id())))
                 .findFirst()

@@ -5,10 +5,10 @@ import static boldsatchel.verdict.Words.name;
 import static boldsatchel.verdict.Words.numbers;
 import static boldsatchel.verdict.Words.percent;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.power.CellCurve;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.PowerResult;
@@ -123,7 +123,7 @@ final class PowerJudge {
     }
 
     private static Optional<Part> sourcePart(Build build, String rung) {
-        return build.chain().stream()
+        return build.wiring().chain().stream()
                 .filter(r -> r.id().equals(rung))
                 .findFirst()
                 .flatMap(Rung::part)

@@ -4,10 +4,10 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 import static boldsatchel.verdict.Words.percent;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
@@ -395,16 +395,16 @@ final class SourceRules {
         boolean whole = part.facet(Facet.Cells.class)
                 .filter(c -> c.parallel() % pieces == 0)
                 .isPresent();
-        Optional<Rung> root = build.chain().stream()
+        Optional<Rung> root = build.wiring().chain().stream()
                 .filter(r -> r.id().equals(line.root().id()))
                 .findFirst();
         if (whole && root.isPresent()) {
             Facet.Cells c = part.facet(Facet.Cells.class).orElseThrow();
             Part small = Packs.with(part, c.series(), c.parallel() / pieces);
             Edit edit = new Edit("split " + part.name() + " into " + pieces + " packs", b -> {
-                Build after = b.withPart(small);
+                Build after = b.with(small);
                 for (int i = 1; i < pieces; i++) {
-                    Rung first = after.chain().stream()
+                    Rung first = after.wiring().chain().stream()
                             .filter(r -> r.walk()
                                     .anyMatch(x ->
                                             x.part().filter(part.id()::equals).isPresent()))

@@ -4,8 +4,8 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 import static boldsatchel.verdict.Words.percent;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.power.Discharge;

@@ -3,10 +3,10 @@ package boldsatchel.verdict;
 import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.power.CellCurve;
 import boldsatchel.power.Copper;

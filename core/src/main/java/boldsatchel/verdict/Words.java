@@ -1,8 +1,8 @@
 package boldsatchel.verdict;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
-import boldsatchel.build.Shell;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;
 import java.util.Arrays;

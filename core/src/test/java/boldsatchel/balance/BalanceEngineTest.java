@@ -1,20 +1,23 @@
 package boldsatchel.balance;
 
+import boldsatchel.machine.Layout;
+import boldsatchel.machine.Casing;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.part;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Brief;
-import boldsatchel.build.Build;
-import boldsatchel.build.Family;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Material;
-import boldsatchel.build.Orientation;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Material;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import boldsatchel.geometry.Vec;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -43,11 +46,15 @@ public class BalanceEngineTest {
                 exact(0));
     }
 
+    private static Build heavier(List<Shell> shells) {
+        Build laptop = laptop(110, 180, 1);
+        return laptop.with(laptop.casing().withShells(shells));
+    }
+
     /** Base 240 × 160 × 25 mm of 900 g; lid 240 × 160 × 12 mm of 700 g, hinged along the back top edge. */
     private static Build laptop(double useAngle, double maxAngle, double friction) {
         return Build.empty("laptop")
-                .withShells(List.of(slab("base", 240, 160, 25, 900), slab("lid", 240, 160, 12, 700)))
-                .withHinge(Optional.of(new Hinge("base", "lid", 160, 25, 0, 12, maxAngle, useAngle, exact(friction))));
+                .with(Casing.NONE.withShells(List.of(slab("base", 240, 160, 25, 900), slab("lid", 240, 160, 12, 700))).withHinge(Optional.of(new Hinge("base", "lid", 160, 25, 0, 12, maxAngle, useAngle, exact(friction)))));
     }
 
     /**
@@ -69,7 +76,7 @@ public class BalanceEngineTest {
 
     @Test
     public void aUniformSlabTipsAtTheAngleOfItsHalfDepthOverItsHalfHeight() {
-        Build build = Build.empty("slab").withShells(List.of(slab("slab", 200, 100, 40, 500)));
+        Build build = Build.empty("slab").with(Casing.NONE.withShells(List.of(slab("slab", 200, 100, 40, 500))));
         BalanceResult result = BalanceEngine.evaluate(build);
         assertThat(result.tipMarginDeg().orElseThrow().nominal())
                 .isCloseTo(Math.toDegrees(Math.atan2(50, 20)), within(1e-6));
@@ -83,23 +90,21 @@ public class BalanceEngineTest {
         BalanceResult result = BalanceEngine.evaluate(laptop(180, 180, 1));
         assertThat(result.centre().y()).isCloseTo(150, within(0.002));
         assertThat(result.tipMarginDeg().orElseThrow().nominal()).isPositive();
-        Build heavy = laptop(110, 180, 1)
-                .withShells(List.of(slab("base", 240, 160, 25, 600), slab("lid", 240, 160, 12, 1500)));
+        Build heavy = heavier(List.of(slab("base", 240, 160, 25, 600), slab("lid", 240, 160, 12, 1500)));
         assertThat(BalanceEngine.evaluate(heavy).tipMarginDeg().orElseThrow().nominal())
                 .isNegative();
     }
 
     @Test
     public void theCounterweightRestoresTheMarginExactly() {
-        Build heavy = laptop(110, 180, 1)
-                .withShells(List.of(slab("base", 240, 160, 25, 600), slab("lid", 240, 160, 12, 900)));
+        Build heavy = heavier(List.of(slab("base", 240, 160, 25, 600), slab("lid", 240, 160, 12, 900)));
         BalanceResult before = BalanceEngine.evaluate(heavy);
         double grams = before.counterweightG().orElseThrow();
         assertThat(grams).isPositive();
         Part lead = part("lead", Family.MECHANICS, 20, 20, 10, grams);
-        Build mended = heavy.withParts(List.of(lead))
-                .withPlacements(
-                        List.of(new Placement("lead", "base", new Vec(110, 0, 0), Orientation.AS_DRAWN, Set.of())));
+        Build mended = heavy.with(new Parts(List.of(lead)))
+                .with(new Layout(
+                        List.of(new Placement("lead", "base", new Vec(110, 0, 0), Orientation.AS_DRAWN, Set.of()))));
         assertThat(BalanceEngine.evaluate(mended).tipMarginDeg().orElseThrow().nominal())
                 .isCloseTo(Brief.empty().limits().tipMarginDeg(), within(0.05));
     }
@@ -125,7 +130,7 @@ public class BalanceEngineTest {
     @Test
     public void massIsEverythingAndItsRangeIsThePartsRange() {
         Part a = part("a", Family.DRIVE, 10, 10, 10, 120);
-        Build build = laptop(110, 130, 1).withParts(List.of(a));
+        Build build = laptop(110, 130, 1).with(new Parts(List.of(a)));
         BalanceResult result = BalanceEngine.evaluate(build);
         assertThat(result.massG().nominal()).isCloseTo(1720, within(1e-9));
         assertThat(result.items().getFirst().name()).isEqualTo("base");
@@ -139,7 +144,7 @@ public class BalanceEngineTest {
     public void anUnweighedShellWeighsItsWalls() {
         Shell shell = boldsatchel.Samples.box(100, 50, 20, 2, Material.PLASTIC);
         double volume = 104 * 54 * 24 - 100 * 50 * 20;
-        assertThat(BalanceEngine.evaluate(Build.empty("x").withShells(List.of(shell)))
+        assertThat(BalanceEngine.evaluate(Build.empty("x").with(Casing.NONE.withShells(List.of(shell))))
                         .massG()
                         .nominal())
                 .isCloseTo(volume * 1e-3 * 1.1, within(1e-6));

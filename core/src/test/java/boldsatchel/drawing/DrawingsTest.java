@@ -3,9 +3,9 @@ package boldsatchel.drawing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.fit.Stack;
 import boldsatchel.plan.Supplies;
 import boldsatchel.plan.VoltTable;
@@ -35,15 +35,15 @@ public class DrawingsTest {
     private static List<Drawing> all(Evaluation e) {
         Build build = e.build();
         List<Drawing> all = new ArrayList<>();
-        build.shells().forEach(s -> {
-            all.add(PackDrawings.plan(e, s.id(), build.parts().getFirst().id()));
+        build.casing().shells().forEach(s -> {
+            all.add(PackDrawings.plan(e, s.id(), build.parts().list().getFirst().id()));
             all.add(PackDrawings.front(e, s.id(), ""));
         });
         all.add(PackDrawings.side(e));
         ChainResult chain = e.power().chains().getFirst();
-        all.add(PowerDrawings.ladder(build, build.chain().getFirst(), chain.busiest(), ""));
+        all.add(PowerDrawings.ladder(build, build.wiring().chain().getFirst(), chain.busiest(), ""));
         Network network =
-                Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+                Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
         all.add(RunDrawings.discharge(
                 build,
                 chain,
@@ -52,10 +52,10 @@ public class DrawingsTest {
                 Optional.of(chain.run().samples().getFirst())));
         all.add(RunDrawings.cycle(build.brief().profile(), 0));
         all.add(RunDrawings.voltCard(
-                "pack", VoltTable.of(build, build.chain().getFirst()).orElseThrow()));
+                "pack", VoltTable.of(build, build.wiring().chain().getFirst()).orElseThrow()));
         e.power().charges().forEach(c -> all.add(RunDrawings.charge(c)));
         all.add(CoreSample.of(
-                build, Stack.at(build, e.fit(), build.shells().getFirst().id(), 60, 60), 60, 60));
+                build, Stack.at(build, e.fit(), build.casing().shells().getFirst().id(), 60, 60), 60, 60));
         return all;
     }
 
@@ -82,7 +82,7 @@ public class DrawingsTest {
     @Test(dataProvider = "demos")
     public void thePlanShowsEveryPartAtItsPlaceAndToScale(String name) {
         Evaluation e = demo(name);
-        e.build().shells().forEach(shell -> {
+        e.build().casing().shells().forEach(shell -> {
             Drawing plan = PackDrawings.plan(e, shell.id(), "");
             e.fit().placed().stream().filter(p -> p.shell().equals(shell)).forEach(p -> {
                 var solid = p.solids().getFirst();
@@ -115,7 +115,7 @@ public class DrawingsTest {
                 .orElseThrow()
                 .build();
         for (Build build : List.of(demo, cells)) {
-            Rung root = build.chain().getFirst();
+            Rung root = build.wiring().chain().getFirst();
             Drawing ladder = PowerDrawings.ladder(
                     build,
                     root,

@@ -3,10 +3,10 @@ package boldsatchel.drawing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.plan.Supplies;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Charge;
@@ -35,7 +35,7 @@ public class RunDrawingsTest {
     }
 
     private static Drawing discharge(Build build, Optional<Discharge.Sample> at) {
-        Rung root = build.chain().getFirst();
+        Rung root = build.wiring().chain().getFirst();
         return RunDrawings.discharge(
                 build, chain(build), Network.of(build, root, Reading.NOMINAL).orElseThrow(), WANTED, at);
     }
@@ -101,7 +101,7 @@ public class RunDrawingsTest {
         assertThat(words(discharge(mains, Optional.empty()))).contains("goes on for more than a year");
         Build cave = demo("cave-survey");
         Build weak =
-                cave.withPart(boldsatchel.edit.Packs.with(cave.part("battery").orElseThrow(), 1, 1));
+                cave.with(boldsatchel.edit.Packs.with(cave.part("battery").orElseThrow(), 1, 1));
         assertThat(words(discharge(weak, Optional.empty()))).anyMatch(w -> w.startsWith("does not run: "));
     }
 
@@ -114,7 +114,7 @@ public class RunDrawingsTest {
         assertThat(words(discharge(cells, Optional.of(samples.get(samples.size() / 2)))))
                 .contains("at the source's terminals");
         assertThat(samples.getFirst().levels())
-                .hasSameSizeAs(cells.chain().getFirst().joined());
+                .hasSameSizeAs(cells.wiring().chain().getFirst().joined());
     }
 
     @Test

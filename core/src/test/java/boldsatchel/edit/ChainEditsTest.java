@@ -9,13 +9,13 @@ import static boldsatchel.Samples.part;
 import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Facet.ConverterKind;
-import boldsatchel.build.Family;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Facet.ConverterKind;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.edit.ChainEdits.Place;
 import java.util.ArrayList;
@@ -105,7 +105,7 @@ public class ChainEditsTest {
         Build b = sample();
         Build fused = does(b, ChainEdits.insertBelow(b, "r-pack", FUSE));
         Build joined = does(fused, ChainEdits.put(fused, piece("spare"), Optional.of("wire"), Place.BELOW));
-        Rung root = joined.chain().getFirst();
+        Rung root = joined.wiring().chain().getFirst();
         assertThat(root.joined()).hasSize(2);
         for (Rung row : root.joined()) {
             assertThat(row.row()).hasSize(3);
@@ -115,7 +115,7 @@ public class ChainEditsTest {
         assertThat(walk(joined)).doesNotHaveDuplicates();
         Build again =
                 does(joined, ChainEdits.remove(joined, root.joined().getLast().id()));
-        assertThat(again.chain().getFirst().part()).contains("pack");
+        assertThat(again.wiring().chain().getFirst().part()).contains("pack");
         assertThat(walk(again)).contains("wire", "r-board", "r-screen");
     }
 
@@ -123,9 +123,9 @@ public class ChainEditsTest {
     public void aChargerDroppedOnAnAdapterFillsThePackItSuits() {
         Build b = sample();
         Build plugged = does(b, ChainEdits.put(b, piece("adapter"), Optional.empty(), Place.BELOW));
-        String adapter = plugged.chain().getLast().id();
+        String adapter = plugged.wiring().chain().getLast().id();
         Build charged = does(plugged, ChainEdits.put(plugged, piece("charger"), Optional.of(adapter), Place.BELOW));
-        assertThat(charged.chain().getLast().feeds().getFirst().stage())
+        assertThat(charged.wiring().chain().getLast().feeds().getFirst().stage())
                 .isEqualTo(new Rung.Charging(Optional.of("charger"), "pack"));
         Build without =
                 Edits.removePart(charged.part("pack").orElseThrow()).change().apply(charged);
@@ -137,14 +137,14 @@ public class ChainEditsTest {
         Build b = sample();
         Build more = does(b, ChainEdits.put(b, Piece.fresh(pack("pack")), Optional.empty(), Place.BELOW));
         assertThat(more.part("pack-2")).isPresent();
-        assertThat(more.chain().getLast().part()).contains("pack-2");
+        assertThat(more.wiring().chain().getLast().part()).contains("pack-2");
     }
 
     @DataProvider
     Object[][] refusals() {
         Build b = sample();
         Build joined = does(b, ChainEdits.join(b, "r-pack", piece("spare")));
-        String firstRow = joined.chain().getFirst().joined().getFirst().id();
+        String firstRow = joined.wiring().chain().getFirst().joined().getFirst().id();
         Build plugged = does(b, ChainEdits.start(b, piece("adapter")));
         List<Object[]> all = new ArrayList<>();
         all.add(new Object[] {ChainEdits.hang(b, "r-screen", FUSE), "uses power and passes none on"});
@@ -162,7 +162,7 @@ public class ChainEditsTest {
         all.add(new Object[] {
             ChainEdits.hang(
                     plugged,
-                    plugged.chain().getLast().id(),
+                    plugged.wiring().chain().getLast().id(),
                     Piece.of("a charger", new Rung.Charging(Optional.of("charger"), "board"))),
             "no battery or power bank"
         });

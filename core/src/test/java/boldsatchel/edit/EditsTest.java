@@ -1,5 +1,6 @@
 package boldsatchel.edit;
 
+import boldsatchel.machine.Cooling;
 import static boldsatchel.Samples.block;
 import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
@@ -7,13 +8,13 @@ import static boldsatchel.Samples.packed;
 import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.HeatPath;
-import boldsatchel.build.Material;
-import boldsatchel.build.Orientation;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.HeatPath;
+import boldsatchel.machine.Material;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.geometry.Vec;
 import boldsatchel.shelf.Library;
 import java.util.List;
 import org.testng.annotations.Test;
@@ -25,7 +26,7 @@ public class EditsTest {
     private final Build build = packed(
                     box(100, 100, 40, 2, Material.PLASTIC), List.of(a, b), List.of(new Vec(0, 0, 0), new Vec(20, 0, 0)))
             .withChain(List.of(rung("a", Rung.of("wire", new Rung.Wire(22, 100), rung("b")))))
-            .withHeatPaths(List.of(new HeatPath("a", boldsatchel.build.Face.BOTTOM, exact(1), "pad")));
+            .with(new Cooling(List.of(new HeatPath("a", boldsatchel.geometry.Face.BOTTOM, exact(1), "pad"))));
 
     private Build after(Edit edit) {
         return edit.change().apply(build);
@@ -34,7 +35,7 @@ public class EditsTest {
     @Test
     public void addingAPartTwiceGivesItTwoIds() {
         Build twice = Edits.addPart(a).change().apply(after(Edits.addPart(a)));
-        assertThat(twice.parts()).extracting(Part::id).containsExactly("a", "b", "a-2", "a-3");
+        assertThat(twice.parts().list()).extracting(Part::id).containsExactly("a", "b", "a-2", "a-3");
     }
 
     @Test
@@ -42,9 +43,9 @@ public class EditsTest {
         Build removed = after(Edits.removePart(a));
         assertThat(removed.part("a")).isEmpty();
         assertThat(removed.placement("a")).isEmpty();
-        assertThat(removed.heatPaths()).isEmpty();
-        assertThat(removed.chain().getFirst().id()).isEqualTo("wire");
-        assertThat(removed.chain().getFirst().feeds().getFirst().id()).isEqualTo("r-b");
+        assertThat(removed.cooling().heatPaths()).isEmpty();
+        assertThat(removed.wiring().chain().getFirst().id()).isEqualTo("wire");
+        assertThat(removed.wiring().chain().getFirst().feeds().getFirst().id()).isEqualTo("r-b");
     }
 
     @Test
@@ -65,8 +66,8 @@ public class EditsTest {
     public void replacingAPartKeepsIdPlaceAndRung() {
         Build replaced = after(Edits.replacePart(a, block("other", 30, 30, 30)));
         assertThat(replaced.part("a").orElseThrow().name()).isEqualTo("other");
-        assertThat(replaced.placements()).isEqualTo(build.placements());
-        assertThat(replaced.chain()).isEqualTo(build.chain());
+        assertThat(replaced.layout().placements()).isEqualTo(build.layout().placements());
+        assertThat(replaced.wiring().chain()).isEqualTo(build.wiring().chain());
     }
 
     @Test
@@ -84,7 +85,7 @@ public class EditsTest {
                 .isEqualTo(1);
         Build out = after(Edits.unplace(a));
         assertThat(out.placement("a")).isEmpty();
-        assertThat(Edits.place(a, out.shells().getFirst()).change().apply(out).placement("a"))
+        assertThat(Edits.place(a, out.casing().shells().getFirst()).change().apply(out).placement("a"))
                 .isPresent();
         assertThat(Edits.move(a, new Vec(1, 1, 1)).change().apply(out)).isEqualTo(out);
     }

@@ -2,9 +2,9 @@ package boldsatchel.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.edit.ChainEdits.Place;
 import boldsatchel.plan.Supplies;
@@ -58,7 +58,7 @@ public class RandomChainEditsTest {
             Build after = history.present();
             done++;
             assertThat(after.rungs().map(Rung::id)).as(edit.name()).doesNotHaveDuplicates();
-            assertThat(after.parts()).as(edit.name()).extracting(Part::id).doesNotHaveDuplicates();
+            assertThat(after.parts().list()).as(edit.name()).extracting(Part::id).doesNotHaveDuplicates();
             assertThat(ChainRules.refusal(after)).as(edit.name()).isEmpty();
             assertThat(after.rungs().flatMap(r -> r.parts().stream()))
                     .as("every part a rung names is there")
@@ -105,8 +105,8 @@ public class RandomChainEditsTest {
             return usual.get(random.nextInt(usual.size()));
         }
         List<Part> shelf = Picks.shelf().parts();
-        return random.nextInt(3) == 0 && !build.parts().isEmpty()
-                ? Piece.of(build.parts().get(random.nextInt(build.parts().size())))
+        return random.nextInt(3) == 0 && !build.parts().list().isEmpty()
+                ? Piece.of(build.parts().list().get(random.nextInt(build.parts().list().size())))
                 : Piece.fresh(shelf.get(random.nextInt(shelf.size())));
     }
 }

@@ -1,5 +1,7 @@
 package boldsatchel.fit;
 
+import boldsatchel.machine.Layout;
+import boldsatchel.machine.Casing;
 import static boldsatchel.Samples.block;
 import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
@@ -7,23 +9,24 @@ import static boldsatchel.Samples.packed;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Body;
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Connector;
-import boldsatchel.build.Face;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Material;
-import boldsatchel.build.Orientation;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Port;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vec;
-import boldsatchel.build.Vent;
-import boldsatchel.build.Zone;
+import boldsatchel.machine.Body;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Connector;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Material;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Shell;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Vent;
+import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import java.util.List;
@@ -92,7 +95,7 @@ public class FitEngineTest {
                 List.of(new Vec(0, 0, 0), new Vec(0, 0, 10)));
         assertThat(FitEngine.evaluate(build).gaps()).hasSize(1);
         Placement touching = new Placement("b", "box", new Vec(0, 0, 10), Orientation.AS_DRAWN, Set.of("a"));
-        assertThat(FitEngine.evaluate(build.withPlacement(touching)).gaps()).isEmpty();
+        assertThat(FitEngine.evaluate(build.with(touching)).gaps()).isEmpty();
     }
 
     @Test
@@ -194,7 +197,7 @@ public class FitEngineTest {
     @Test
     public void aSocketTurnsWithItsPart() {
         Build build = packed(BOX, List.of(withPort(Port.Use.OUTSIDE)), List.of(new Vec(75, 50, 0)))
-                .withPlacement(
+                .with(
                         new Placement("board", "box", new Vec(75, 50, 0), new Orientation(Face.TOP, 1), Set.of()));
         assertThat(FitEngine.evaluate(build).stranded()).isEmpty();
     }
@@ -258,12 +261,11 @@ public class FitEngineTest {
                 Optional.empty(),
                 exact(0));
         return Build.empty("hinged")
-                .withShells(List.of(base, lid))
-                .withHinge(Optional.of(new Hinge("base", "lid", 102, 20, -2, 10, 140, 110, exact(1))))
-                .withParts(List.of(block("keys", 100, 50, basePartHeight), block("screen", 180, 80, 4)))
-                .withPlacements(List.of(
+                .with(Casing.NONE.withShells(List.of(base, lid)).withHinge(Optional.of(new Hinge("base", "lid", 102, 20, -2, 10, 140, 110, exact(1)))))
+                .with(new Parts(List.of(block("keys", 100, 50, basePartHeight), block("screen", 180, 80, 4))))
+                .with(new Layout(List.of(
                         new Placement("keys", "base", new Vec(50, 25, 0), Orientation.AS_DRAWN, Set.of()),
-                        new Placement("screen", "lid", new Vec(10, 10, lidPartZ), Orientation.AS_DRAWN, Set.of())));
+                        new Placement("screen", "lid", new Vec(10, 10, lidPartZ), Orientation.AS_DRAWN, Set.of()))));
     }
 
     @Test
@@ -279,15 +281,15 @@ public class FitEngineTest {
     @Test
     public void aPartTallerThanBothHalvesHitsTheLidsFloor() {
         Build build = hinged(2, 31);
-        build = build.withParts(List.of(build.parts().getFirst()))
-                .withPlacements(List.of(build.placements().getFirst()));
+        build = build.with(new Parts(List.of(build.parts().list().getFirst())))
+                .with(new Layout(List.of(build.layout().placements().getFirst())));
         assertThat(FitEngine.evaluate(build).clashes().getFirst().b()).isEqualTo("lid");
     }
 
     @Test
     public void loosePartsAreOnTheTable() {
         Build build = packed(BOX, List.of(block("a", 5, 5, 5)), List.of(new Vec(0, 0, 0)))
-                .withParts(List.of(block("a", 5, 5, 5), block("b", 5, 5, 5)));
+                .with(new Parts(List.of(block("a", 5, 5, 5), block("b", 5, 5, 5))));
         assertThat(FitEngine.evaluate(build).onTheTable()).containsExactly("b");
     }
 

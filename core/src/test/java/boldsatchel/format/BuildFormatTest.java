@@ -2,9 +2,14 @@ package boldsatchel.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.RandomBuilds;
-import boldsatchel.build.Build;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
 import boldsatchel.edit.Edits;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluator;
@@ -24,6 +29,14 @@ public class BuildFormatTest {
     private static String text(String demo) {
         try (InputStream in = Library.class.getResourceAsStream(demo + ".satchel.json")) {
             assertThat(in).isNotNull();
+            return new String(java.util.Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private static String old(String demo) {
+        try (InputStream in = BuildFormatTest.class.getResourceAsStream("version-1/" + demo + ".satchel.json")) {
             return new String(java.util.Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new AssertionError(e);
@@ -88,7 +101,7 @@ public class BuildFormatTest {
         BuildFormat.Document document = BuildFormat.read(text);
         assertThat(document.extras()).isNotEqualTo(Extras.NONE);
         Build edited =
-                Edits.removePart(document.build().parts().getFirst()).change().apply(document.build());
+                Edits.removePart(document.build().parts().list().getFirst()).change().apply(document.build());
         String written = BuildFormat.write(new BuildFormat.Document(edited, document.extras()));
         assertThat(written).contains("\"colour\": \"orange\"", "\"serial\": 4711", "\"wind\"");
         assertThat(BuildFormat.read(written).build()).isEqualTo(edited);
@@ -108,7 +121,7 @@ public class BuildFormatTest {
 
     @Test
     public void aNewerVersionIsRefusedWithWords() {
-        assertThatThrownBy(() -> BuildFormat.read(text("cave-survey").replaceFirst("\"version\": 1", "\"version\": 9")))
+        assertThatThrownBy(() -> BuildFormat.read(text("cave-survey").replaceFirst("\"version\": 2", "\"version\": 9")))
                 .isInstanceOf(FormatException.class)
                 .hasMessageContaining("line 3")
                 .hasMessageContaining("newer Bold Satchel")
@@ -125,9 +138,67 @@ public class BuildFormatTest {
     }
 
     @Test
-    public void aMissingFieldIsNamed() {
-        String text = text("cave-survey").replaceFirst("\"packC\": 10(\\.0)?,?\\s*", "");
-        assertThat(failure(text).getMessage()).contains("packC").contains("surroundings");
+    public void aMissingIdIsNamed() {
+        String text = text("cave-survey").replaceFirst("\"id\": \"board\",\\s*", "");
+        assertThat(failure(text).getMessage()).contains("id").contains("parts[0]");
+    }
+
+    @Test
+    public void aMissingFieldTakesItsDefault() throws FormatException {
+        String text = text("cave-survey")
+                .replaceFirst("\"packC\": 10(\\.0)?", "\"wind\": 3")
+                .replaceFirst("\"family\": \"x86-board\",\\s*", "")
+                .replaceFirst("\"plusMinus\": 9.6,\\s*", "")
+                .replaceFirst("\"nominalV\": 12(\\.0)?,\\s*", "");
+        Build build = BuildFormat.read(text).build();
+        Part board = build.part("board").orElseThrow();
+        assertThat(build.brief().surroundings().packC()).isEqualTo(25);
+        assertThat(board.family()).isEqualTo(Family.X86_BOARD);
+        assertThat(board.massG().plusMinus()).isCloseTo(9.6, within(1e-9));
+        assertThat(board.facet(Facet.DrawsPower.class).orElseThrow().nominalV()).isEqualTo(5);
+    }
+
+    @Test
+    public void aFileThatSaysNothingButWhatItIsOpensAsAnEmptyBuild() throws FormatException {
+        Build build = BuildFormat.read("{\"format\": \"bold-satchel-build\", \"version\": 2, \"build\": {}}")
+                .build();
+        assertThat(build.parts().list()).isEmpty();
+        assertThat(build.brief().profile().steps()).hasSize(1);
+        assertThat(build.brief().limits()).isEqualTo(Brief.empty().limits());
+        assertThat(build.brief().surroundings()).isEqualTo(Brief.empty().surroundings());
+    }
+
+    /** Each alternative of each open type, and each record they hold, can be left almost empty. */
+    @Test
+    public void everyAbilityAndEveryRungCanBeLeftToItsDefaults() throws FormatException {
+        for (Class<?> facet : Facet.class.getPermittedSubclasses()) {
+            String text = "{\"format\": \"bold-satchel-build\", \"version\": 2, \"build\": {\"parts\": [{\"id\": \"p\","
+                    + "\"facets\": [{\"is\": \"" + BuildMapper.name(facet) + "\"}]}]}}";
+            Build build = BuildFormat.read(text).build();
+            assertThat(build.part("p").orElseThrow().facets().getFirst()).isInstanceOf(facet);
+            Evaluator.evaluate(build);
+        }
+    }
+
+    @Test(dataProvider = "demos")
+    public void aFileOfVersionOneOpensAsTheBuildItWasAndIsWrittenAsVersionTwo(String demo) throws FormatException {
+        String old = old(demo);
+        BuildFormat.Document document = BuildFormat.read(old);
+        assertThat(document.build()).isEqualTo(Library.demo(demo).orElseThrow());
+        assertThat(document.extras()).isEqualTo(Extras.NONE);
+        assertThat(BuildFormat.write(document)).isEqualTo(text(demo)).contains("\"version\": 2");
+    }
+
+    @Test
+    public void whatIsUnknownInAFileOfVersionOneSurvivesAndWhatIsWrongIsToldWhereItStandsThere() throws FormatException {
+        String old = old("cave-survey")
+                .replaceFirst("\"variant\"", "\"colour\": \"orange\",\n    \"variant\"")
+                .replaceFirst("\"making\"", "\"lacquer\": \"matt\",\n        \"making\"");
+        assertThat(BuildFormat.write(BuildFormat.read(old))).contains("\"colour\": \"orange\"", "\"lacquer\": \"matt\"");
+        String wrong = old.replaceFirst("\"plastic\"", "\"cheese\"");
+        FormatException.Problem problem = failure(wrong).problems().getFirst();
+        assertThat(problem.line()).isEqualTo(lineOf(wrong, "cheese"));
+        assertThat(problem.field()).isEqualTo("build.shells[0].material");
     }
 
     @Test
@@ -191,7 +262,7 @@ public class BuildFormatTest {
         assertThat(library.parts()).hasSizeGreaterThanOrEqualTo(40);
         Set<String> ids = new HashSet<>();
         library.parts().forEach(p -> assertThat(ids.add(p.id())).as(p.id()).isTrue());
-        assertThat(library.parts()).extracting(p -> p.family()).contains(boldsatchel.build.Family.values());
+        assertThat(library.parts()).extracting(p -> p.family()).contains(Family.values());
         assertThat(library.cases()).hasSizeGreaterThanOrEqualTo(4);
         assertThat(library.part("bank-10")).isPresent();
         assertThat(library.search("touch 7-inch")).hasSize(1);

@@ -1,5 +1,7 @@
 package boldsatchel.heat;
 
+import boldsatchel.machine.Cooling;
+import boldsatchel.machine.Casing;
 import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.load;
@@ -8,16 +10,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Brief;
-import boldsatchel.build.Build;
-import boldsatchel.build.Face;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.HeatPath;
-import boldsatchel.build.Material;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.HeatPath;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.geometry.Vec;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.List;
@@ -50,7 +52,7 @@ public class HeatEngineTest {
                 List.of(bank, board),
                 List.of(new Vec(10, 10, 8), new Vec(100, 10, 8)));
         return build.withChain(List.of(boldsatchel.Samples.rung("bank", boldsatchel.Samples.rung("board"))))
-                .withBrief(build.brief().withSurroundings(new Brief.Surroundings(25, 25, false, onTable)));
+                .with(build.brief().withSurroundings(new Brief.Surroundings(25, 25, false, onTable)));
     }
 
     private static double board(Build build) {
@@ -75,14 +77,14 @@ public class HeatEngineTest {
     @Test
     public void surroundingsShiftEverythingByAboutAsMuch() {
         Build cool = warm(8, false);
-        Build hot = cool.withBrief(cool.brief().withSurroundings(new Brief.Surroundings(40, 25, false, false)));
+        Build hot = cool.with(cool.brief().withSurroundings(new Brief.Surroundings(40, 25, false, false)));
         assertThat(board(hot) - board(cool)).isBetween(13.0, 15.0);
     }
 
     @Test
     public void aPadToTheWallCoolsThePart() {
         Build build = warm(8, false);
-        Build padded = build.withHeatPaths(List.of(new HeatPath("board", Face.BOTTOM, exact(2), "pad")));
+        Build padded = build.with(new Cooling(List.of(new HeatPath("board", Face.BOTTOM, exact(2), "pad"))));
         assertThat(board(padded)).isLessThan(board(build) - 5);
     }
 
@@ -95,11 +97,11 @@ public class HeatEngineTest {
     @Test
     public void inTheHandsTheTouchLimitIsLower() {
         Build build = warm(8, false);
-        Build held = build.withBrief(build.brief().withSurroundings(new Brief.Surroundings(25, 25, true, false)));
+        Build held = build.with(build.brief().withSurroundings(new Brief.Surroundings(25, 25, true, false)));
         assertThat(wallLimit(held)).isEqualTo(48);
         assertThat(wallLimit(build)).isEqualTo(60);
         assertThat(wallLimit(
-                        build.withShells(List.of(build.shells().getFirst().withMaterial(Material.ALUMINIUM_PAINTED)))))
+                        build.with(Casing.NONE.withShells(List.of(build.casing().shells().getFirst().withMaterial(Material.ALUMINIUM_PAINTED))))))
                 .isEqualTo(51);
     }
 
@@ -128,7 +130,7 @@ public class HeatEngineTest {
                 d.startW(),
                 d.startSeconds(),
                 d.backlightW());
-        Evaluation evaluation = Evaluator.evaluate(doubtful.withPart(board.withFacet(unsure)));
+        Evaluation evaluation = Evaluator.evaluate(doubtful.with(board.withFacet(unsure)));
         double nominal = evaluation.heat().margin().orElseThrow().nominal();
         double moved = 85 - board(warm(8.4, false));
         var blame = evaluation.heat().margin().orElseThrow().blame().stream()

@@ -5,17 +5,17 @@ import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.part;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Brief;
-import boldsatchel.build.Build;
-import boldsatchel.build.Face;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Material;
-import boldsatchel.build.Part;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vec;
-import boldsatchel.build.Vent;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Vent;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Spread;
@@ -34,7 +34,7 @@ public class HeatReferenceTest {
     private static HeatResult heat(Shell shell, double watts, Part... parts) {
         Build build = boldsatchel.Samples.packed(
                         shell, List.of(parts), java.util.Collections.nCopies(parts.length, new Vec(20, 20, 10)))
-                .withBrief(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
+                .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
         // All heat goes straight into the air, as wire heat does.
         PowerResult power = new PowerResult(List.of(), List.of(), Spread.exact(0), List.of(), Map.of(), watts);
         return HeatEngine.evaluate(build, FitEngine.evaluate(build), power);

@@ -3,10 +3,11 @@ package boldsatchel.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.machine.Rung;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.shelf.Library;
 import boldsatchel.shelf.Picks;
@@ -83,7 +84,7 @@ public class PlanTest {
     }
 
     private static Rung root(Build build, Supplies.School school) {
-        return Supplies.reckon(build, school).orElseThrow().build().chain().getFirst();
+        return Supplies.reckon(build, school).orElseThrow().build().wiring().chain().getFirst();
     }
 
     @Test
@@ -116,9 +117,9 @@ public class PlanTest {
     public void withoutLoadsNothingIsSuggestedAndWithoutASourceAPackIsChosen() {
         assertThat(Supplies.suggest(Build.empty("x"))).isEmpty();
         Build board = Build.empty("x")
-                .withParts(List.of(Picks.shelf().part("x86-palm").orElseThrow()));
+                .with(new Parts(List.of(Picks.shelf().part("x86-palm").orElseThrow())));
         Build after = Supplies.suggest(board).orElseThrow().edit().change().apply(board);
-        assertThat(after.parts()).anyMatch(p -> p.facet(Facet.Cells.class).isPresent());
+        assertThat(after.parts().list()).anyMatch(p -> p.facet(Facet.Cells.class).isPresent());
         assertThat(stops(after)).isEmpty();
     }
 
@@ -143,7 +144,7 @@ public class PlanTest {
     @Test(dataProvider = "demos")
     public void theVoltmeterFallsWithTheChargeAndWithTheLoad(String name) {
         Build build = demo(name);
-        VoltTable table = VoltTable.of(build, build.chain().getFirst()).orElseThrow();
+        VoltTable table = VoltTable.of(build, build.wiring().chain().getFirst()).orElseThrow();
         assertThat(table.rows()).hasSize(11);
         for (int i = 0; i < 11; i++) {
             VoltTable.Row row = table.rows().get(i);

@@ -9,12 +9,12 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Family;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits;
 import java.util.List;
 import java.util.Optional;
@@ -47,7 +47,7 @@ public class ChargeTest {
         Part board = part("board", Family.SINGLE_BOARD, 1, 1, 1, 1, load(loadW, 2, 5));
         Build build = chain(rung("pack", rung("board")), 25, pack, board, charger(chargerA), adapter(adapterA));
         return build.withChain(List.of(
-                build.chain().getFirst(),
+                build.wiring().chain().getFirst(),
                 rung("adapter", Rung.of("charging", new Rung.Charging(Optional.of("charger"), "pack")))));
     }
 
@@ -128,7 +128,7 @@ public class ChargeTest {
     @Test
     public void aSupplyOutsideTheChargersRangeChargesNothing() {
         Build build = charged(pack(0.02), 1, 3, 0)
-                .withPart(part("adapter", Family.CHARGER, 1, 1, 1, 1, new Facet.Adapter(12, 3, exact(0))));
+                .with(part("adapter", Family.CHARGER, 1, 1, 1, 1, new Facet.Adapter(12, 3, exact(0))));
         assertThat(only(build).fits()).isFalse();
         assertThat(only(build).off().hours()).isInfinite();
     }

@@ -3,9 +3,9 @@ package boldsatchel.power;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.RandomBuilds;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Rung;
 import boldsatchel.quantity.Reading;
 import java.util.List;
 import org.assertj.core.data.Percentage;
@@ -26,13 +26,13 @@ public class EnergyBalanceTest {
         for (long seed = 0; run < CHAINS; seed++) {
             Build build = seed % 3 == 0 ? RandomBuilds.joined(seed) : RandomBuilds.of(seed);
             Network network =
-                    Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+                    Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
             Discharge discharge = Discharge.run(network, build.brief().profile());
             if (discharge.hours() == 0 || Double.isInfinite(discharge.hours())) {
                 continue;
             }
             run++;
-            joined += build.chain().getFirst().joined().isEmpty() ? 0 : 1;
+            joined += build.wiring().chain().getFirst().joined().isEmpty() ? 0 : 1;
             assertThat(Ledger.of(network, build.brief().profile()).total())
                     .as("seed " + seed)
                     .isCloseTo(given(build, discharge), Percentage.withPercentage(0.1));
@@ -41,7 +41,7 @@ public class EnergyBalanceTest {
     }
 
     private static double given(Build build, Discharge discharge) {
-        List<Rung> sources = build.chain().getFirst().sources();
+        List<Rung> sources = build.wiring().chain().getFirst().sources();
         List<Double> left = discharge.samples().getLast().levels();
         double sum = 0;
         for (int k = 0; k < sources.size(); k++) {

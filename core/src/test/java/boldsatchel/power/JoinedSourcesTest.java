@@ -9,13 +9,13 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Family;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.List;
@@ -85,7 +85,7 @@ public class JoinedSourcesTest {
     }
 
     private static Network network(Build build) {
-        return Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
     }
 
     private static double amps(OperatingPoint point, String source) {
@@ -142,7 +142,7 @@ public class JoinedSourcesTest {
                 part("board", Family.X86_BOARD, 1, 1, 1, 1, load(15, 10, 20)),
                 adapter(19, 3),
                 part("pack", Family.BATTERY, 1, 1, 1, 1, cells(Chemistry.LI_ION, 4, 2, 3, 0.035, 0.02, 3)));
-        Rung root = build.chain().getFirst();
+        Rung root = build.wiring().chain().getFirst();
         OperatingPoint plugged =
                 Network.plugged(build, root, Reading.NOMINAL).orElseThrow().solve(0.5, BUSY);
         assertThat(amps(plugged, "pack")).isZero();

@@ -11,17 +11,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Facet.ConverterKind;
-import boldsatchel.build.Family;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
-import boldsatchel.build.UseProfile.Program;
-import boldsatchel.build.UseProfile.Step;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Facet.ConverterKind;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.machine.UseProfile.Program;
+import boldsatchel.machine.UseProfile.Step;
 import boldsatchel.quantity.Reading;
 import java.util.List;
 import java.util.Optional;
@@ -39,7 +39,7 @@ public class LoadsTest {
     }
 
     private static Network network(Build build) {
-        return Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
     }
 
     private static double watts(Build build, Demand demand, String rung) {

@@ -10,15 +10,15 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Facet.ConverterKind;
-import boldsatchel.build.Family;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Facet.ConverterKind;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Reading;
 import java.util.List;
 import org.assertj.core.data.Percentage;
@@ -42,7 +42,7 @@ public class PowerClosedFormTest {
     }
 
     private static OperatingPoint solve(Build build) {
-        return Network.of(build, build.chain().getFirst(), Reading.NOMINAL)
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
                 .orElseThrow()
                 .solve(0.5, BUSY);
     }
@@ -252,7 +252,7 @@ public class PowerClosedFormTest {
                         new UseProfile.Step("work", Mode.BUSY, cycleMinutes / 2, 1),
                         new UseProfile.Step("wait", Mode.IDLE, cycleMinutes / 2, 1)));
         Build build = chain(rung("pack", rung("board")), 25, pack, board);
-        return build.withBrief(build.brief().withProfiles(List.of(profile)));
+        return build.with(build.brief().withProfiles(List.of(profile)));
     }
 
     @Test
@@ -267,7 +267,7 @@ public class PowerClosedFormTest {
         // Three hours of work first: the pack is flat within them, as if there were no waiting at all.
         double walked = PowerEngine.evaluate(alternating(360)).hours().nominal();
         Build always = alternating(2);
-        always = always.withBrief(always.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))));
+        always = always.with(always.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))));
         assertThat(walked).isCloseTo(PowerEngine.evaluate(always).hours().nominal(), Percentage.withPercentage(0.1));
     }
 
@@ -277,8 +277,8 @@ public class PowerClosedFormTest {
                 "mostly off",
                 List.of(new UseProfile.Step("work", Mode.BUSY, 30, 1), new UseProfile.Step("off", Mode.OFF, 90, 0)));
         Build build = alternating(2);
-        Build mostlyOff = build.withBrief(build.brief().withProfiles(List.of(profile)));
-        Build always = build.withBrief(build.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))));
+        Build mostlyOff = build.with(build.brief().withProfiles(List.of(profile)));
+        Build always = build.with(build.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))));
         double work = PowerEngine.evaluate(always).hours().nominal();
         double cycles = Math.floor(work / 0.5);
         assertThat(PowerEngine.evaluate(mostlyOff).hours().nominal()).isCloseTo(work + cycles * 1.5, within(0.01));

@@ -9,13 +9,13 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Family;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import java.util.List;
@@ -56,7 +56,7 @@ public class PowerEngineTest {
     public void otherProfilesAreRunToo() {
         Build build = chain(rung("a", rung("x")), 25, bank("a", 20), load1("x", 5));
         UseProfile lazy = new UseProfile("lazy", List.of(new UseProfile.Step("wait", Mode.IDLE, 10, 0)));
-        build = build.withBrief(build.brief().withProfiles(List.of(build.brief().profile(), lazy)));
+        build = build.with(build.brief().withProfiles(List.of(build.brief().profile(), lazy)));
         PowerResult.ChainResult only = PowerEngine.evaluate(build).chains().getFirst();
         assertThat(only.run().hours()).isCloseTo(4, within(0.05));
         assertThat(only.otherRuns())
@@ -69,7 +69,7 @@ public class PowerEngineTest {
         UseProfile mixed = new UseProfile(
                 "mixed",
                 List.of(new UseProfile.Step("work", Mode.BUSY, 15, 0), new UseProfile.Step("wait", Mode.IDLE, 45, 0)));
-        build = build.withBrief(build.brief().withProfiles(List.of(mixed)));
+        build = build.with(build.brief().withProfiles(List.of(mixed)));
         // A quarter of the time 8 W, three quarters 4 W.
         assertThat(PowerEngine.evaluate(build).heatByPart().get("x")).isCloseTo(5, within(1e-6));
     }
@@ -137,8 +137,8 @@ public class PowerEngineTest {
     public void aColdPackLastsShorterAndAnOldOneToo() {
         double warm = PowerEngine.evaluate(doubtful(3.0, 20)).hours().nominal();
         Build build = doubtful(3.0, 20);
-        Build cold = build.withBrief(
-                build.brief().withSurroundings(new boldsatchel.build.Brief.Surroundings(25, -10, false, true)));
+        Build cold = build.with(
+                build.brief().withSurroundings(new boldsatchel.machine.Brief.Surroundings(25, -10, false, true)));
         assertThat(PowerEngine.evaluate(cold).hours().nominal()).isLessThan(warm * 0.85);
         assertThat(PowerEngine.evaluate(doubtful(2.4, 20)).hours().nominal())
                 .isCloseTo(warm * 0.8, Percentage.withPercentage(1));

@@ -9,14 +9,14 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Facet.ConverterKind;
-import boldsatchel.build.Family;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Facet.ConverterKind;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.quantity.Reading;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
@@ -62,7 +62,7 @@ public class PowerReferenceTest {
     public void aStepUpChainRunsAndShowsTheExpectedTerminalsHalfFull() {
         Build build = stepUp(4.2, 4.2);
         assertThat(only(build).run().hours()).isCloseTo(5.858, ONE_PERCENT);
-        OperatingPoint half = Network.of(build, build.chain().getFirst(), Reading.NOMINAL)
+        OperatingPoint half = Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
                 .orElseThrow()
                 .solve(0.5, Demand.of(Mode.BUSY));
         assertThat(half.terminalVolts()).isCloseTo(3.684, within(0.002));

@@ -11,9 +11,15 @@ public class SpreadTest {
     private final Figure a = new Figure(10, 2, Basis.MEASURED);
     private final Figure b = new Figure(20, 4, Basis.GUESS);
 
+    private record Two(@Label("a") Figure a, @Label("b") Figure b) {}
+
+    private static Input input(String owner, String field, Figure figure) {
+        return new Input(owner, owner, Two.class, field, figure);
+    }
+
     @Test
     public void aSumSpreadsByTheRootOfTheSquares() {
-        Spread spread = Spread.of(r -> r.of("x", "a", a) + r.of("x", "b", b));
+        Spread spread = Spread.of(r -> r.of(input("x", "a", a)) + r.of(input("x", "b", b)));
         double sigma = Math.sqrt(1 * 1 + 2 * 2);
         assertThat(spread.nominal()).isEqualTo(30);
         assertThat(spread.high() - spread.nominal()).isCloseTo(1.6449 * sigma, within(1e-9));
@@ -22,7 +28,7 @@ public class SpreadTest {
 
     @Test
     public void blameIsSharedByVarianceLargestFirst() {
-        Spread spread = Spread.of(r -> r.of("x", "a", a) + r.of("x", "b", b));
+        Spread spread = Spread.of(r -> r.of(input("x", "a", a)) + r.of(input("x", "b", b)));
         assertThat(spread.blame()).hasSize(2);
         assertThat(spread.blame().getFirst().input().what()).isEqualTo("b");
         assertThat(spread.blame().getFirst().share()).isCloseTo(0.8, within(1e-9));
@@ -32,21 +38,21 @@ public class SpreadTest {
 
     @Test
     public void aFigureUsedTwiceErrsTogether() {
-        Spread difference = Spread.of(r -> r.of("x", "a", a) - r.of("y", "a", a));
+        Spread difference = Spread.of(r -> r.of(input("shelf x", "a", a)) - r.of(input("shelf x", "a", a)));
         assertThat(difference.low()).isEqualTo(difference.high()).isZero();
     }
 
     @Test
     public void equalFiguresOfTwoPartsErrEachByItself() {
         Figure twin = new Figure(10, 2, Basis.MEASURED);
-        Spread sum = Spread.of(r -> r.of("x", "a", a) + r.of("y", "a", twin));
+        Spread sum = Spread.of(r -> r.of(input("x", "a", a)) + r.of(input("y", "a", twin)));
         assertThat(sum.high() - sum.nominal()).isCloseTo(1.6449 * Math.sqrt(2), within(1e-9));
     }
 
     @Test
     public void exactInputsLeaveNoDoubt() {
         Figure exact = new Figure(5, 0, Basis.MEASURED);
-        Spread spread = Spread.of(r -> r.of("x", "a", exact) * 2);
+        Spread spread = Spread.of(r -> r.of(input("x", "a", exact)) * 2);
         assertThat(spread.low()).isEqualTo(spread.high());
         assertThat(spread.blame()).isEmpty();
     }

@@ -3,7 +3,7 @@ package boldsatchel.report;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -68,7 +68,7 @@ public class ReportTest {
         for (String at : new String[] {"full", "half", "nearlyEmpty"}) {
             JsonNode rungs = chain.path("rungs").path(at);
             assertThat(rungs.size()).isEqualTo((int)
-                    evaluation.build().chain().getFirst().walk().count());
+                    evaluation.build().wiring().chain().getFirst().walk().count());
             rungs.forEach(r -> assertThat(r.path("watts").asDouble()).isNotNegative());
             assertThat(rungs.get(0).path("volts").asDouble()).isPositive();
         }

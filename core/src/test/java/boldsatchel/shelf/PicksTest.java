@@ -7,11 +7,11 @@ import static boldsatchel.Samples.part;
 import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
@@ -48,7 +48,7 @@ public class PicksTest {
             Part board = part("board", Family.X86_BOARD, 1, 1, 1, 1, load(job.watts(), job.leastV(), job.mostV()));
             Build build = chain(
                     rung("supply", rung("converter", rung("board"))), 25, supply, converter.withId("converter"), board);
-            OperatingPoint point = Network.of(build, build.chain().getFirst(), Reading.NOMINAL)
+            OperatingPoint point = Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
                     .orElseThrow()
                     .solve(1, Demand.of(Mode.BUSY));
             assertThat(point.breaches())

@@ -1,18 +1,19 @@
 package boldsatchel.verdict;
 
+import boldsatchel.machine.Casing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.RandomBuilds;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Orientation;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Shell;
-import boldsatchel.build.UseProfile;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.geometry.Vec;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.power.CellCurve;
@@ -37,7 +38,7 @@ public class InvariantsTest {
     }
 
     private static Network network(Build build) {
-        return Network.of(build, build.chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
     }
 
     @Test(dataProvider = "seeds")
@@ -61,12 +62,12 @@ public class InvariantsTest {
     @Test(dataProvider = "seeds")
     public void overAWholeRunTheChargeSpentIsTheChargeTaken(long seed) {
         Build build = RandomBuilds.of(seed);
-        build = build.withBrief(build.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))));
+        build = build.with(build.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))));
         Discharge run = Discharge.run(network(build), build.brief().profile());
         if (run.hours() == 0) {
             return;
         }
-        Facet.Cells cells = build.parts().getFirst().facet(Facet.Cells.class).orElseThrow();
+        Facet.Cells cells = build.parts().list().getFirst().facet(Facet.Cells.class).orElseThrow();
         double taken = cells.capacityAh().value() * cells.parallel() * (1 - run.endLevel());
         double spent = 0;
         for (int i = 1; i < run.samples().size(); i++) {
@@ -81,7 +82,7 @@ public class InvariantsTest {
     public void moreWattsNeverLastLonger(long seed) {
         Build build = RandomBuilds.of(seed);
         double before = PowerEngine.evaluate(build).hours().nominal();
-        for (Part part : build.parts()) {
+        for (Part part : build.parts().list()) {
             if (part.facet(Facet.DrawsPower.class).isPresent()) {
                 Facet.DrawsPower d = part.facet(Facet.DrawsPower.class).get();
                 Facet more = new Facet.DrawsPower(
@@ -96,7 +97,7 @@ public class InvariantsTest {
                         d.startW(),
                         d.startSeconds(),
                         d.backlightW());
-                double after = PowerEngine.evaluate(build.withPart(part.withFacet(more)))
+                double after = PowerEngine.evaluate(build.with(part.withFacet(more)))
                         .hours()
                         .nominal();
                 assertThat(after).isLessThanOrEqualTo(before + 1e-6);
@@ -107,10 +108,10 @@ public class InvariantsTest {
     @Test(dataProvider = "seeds")
     public void movingAPartAwayNeverMakesAClashWithIt(long seed) {
         Build build = RandomBuilds.of(seed);
-        Part part = build.parts().getFirst();
+        Part part = build.parts().list().getFirst();
         Placement at = build.placement(part.id()).orElseThrow();
         List<String> before = clashesOf(build, part.id());
-        Build away = build.withPlacement(at.at(at.at().plus(new Vec(2000, 0, 0))));
+        Build away = build.with(at.at(at.at().plus(new Vec(2000, 0, 0))));
         assertThat(clashesOf(away, part.id())).isEmpty();
         assertThat(before).allSatisfy(id -> assertThat(id).isNotEqualTo(part.id()));
     }
@@ -124,15 +125,15 @@ public class InvariantsTest {
 
     /** A quarter turn of everything about the vertical: the shell's width and depth change places. */
     private static Build turned(Build build) {
-        Shell shell = build.shells().getFirst();
-        Build turned = build.withShells(List.of(
-                shell.withInside(/* width= */ shell.depthMm(), /* depth= */ shell.widthMm(), shell.heightMm())));
-        for (Placement p : build.placements()) {
+        Shell shell = build.casing().shells().getFirst();
+        Build turned = build.with(Casing.NONE.withShells(List.of(
+                shell.withInside(/* width= */ shell.depthMm(), /* depth= */ shell.widthMm(), shell.heightMm()))));
+        for (Placement p : build.layout().placements()) {
             Part part = build.part(p.part()).orElseThrow();
             var placed = p.place(part.body().bounds(), part.body().bounds());
             Orientation orientation = p.orientation().turned();
             Vec at = new Vec(shell.depthMm() - placed.high(1), placed.x(), placed.z());
-            turned = turned.withPlacement(new Placement(p.part(), p.shell(), at, orientation, p.touches()));
+            turned = turned.with(new Placement(p.part(), p.shell(), at, orientation, p.touches()));
         }
         return turned;
     }

@@ -11,14 +11,15 @@ import static boldsatchel.Samples.part;
 import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.build.Brief;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Family;
-import boldsatchel.build.Material;
-import boldsatchel.build.Part;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
+import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import java.util.List;
@@ -62,7 +63,7 @@ public class JudgesTest {
 
     @Test
     public void withoutASourceTheFirstStepIsNamed() {
-        Finding f = finding(Build.empty("x").withParts(List.of(board(8, 8, 4, 6))), "power.no-source");
+        Finding f = finding(Build.empty("x").with(new Parts(List.of(board(8, 8, 4, 6)))), "power.no-source");
         assertThat(f.remedies().getFirst().words()).contains("Add a battery");
     }
 
@@ -90,7 +91,7 @@ public class JudgesTest {
     public void aCaseBeyondTheBriefIsSeenWhateverTheGaps() {
         Build build = two(2);
         Brief.Limits l = build.brief().limits();
-        Build tight = build.withBrief(build.brief()
+        Build tight = build.with(build.brief()
                 .withLimits(new Brief.Limits(
                         l.hours(),
                         l.massG(),
@@ -186,9 +187,9 @@ public class JudgesTest {
                 Part.Standing.TO_BUY,
                 block("dear", 1, 1, 1).body(),
                 List.of());
-        Build build = Build.empty("x").withParts(List.of(dear));
+        Build build = Build.empty("x").with(new Parts(List.of(dear)));
         Brief.Limits l = build.brief().limits();
-        Build limited = build.withBrief(build.brief()
+        Build limited = build.with(build.brief()
                 .withLimits(new Brief.Limits(
                         Optional.empty(),
                         Optional.of(400.0),
@@ -211,7 +212,7 @@ public class JudgesTest {
                 Part.Standing.OWNED,
                 dear.body(),
                 List.of());
-        Evaluation evaluation = Evaluator.evaluate(limited.withParts(List.of(owned)));
+        Evaluation evaluation = Evaluator.evaluate(limited.with(new Parts(List.of(owned))));
         assertThat(evaluation.cost().toSpend().nominal()).isZero();
         assertThat(evaluation.cost().inHand()).isEqualTo(200);
     }

@@ -2,12 +2,12 @@ package boldsatchel.verdict;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.build.Box;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Port;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
 import boldsatchel.shelf.Library;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;

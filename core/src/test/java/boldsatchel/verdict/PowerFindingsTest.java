@@ -9,14 +9,14 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.Samples;
-import boldsatchel.build.Brief;
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Facet.Chemistry;
-import boldsatchel.build.Facet.ConverterKind;
-import boldsatchel.build.Family;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Facet.Chemistry;
+import boldsatchel.machine.Facet.ConverterKind;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.Edit;
 import java.util.ArrayList;
@@ -129,7 +129,7 @@ public class PowerFindingsTest {
         parts.addAll(List.of(more));
         Build build = chain(rung("pack", behindPack), 25, parts.toArray(Part[]::new));
         return build.withChain(
-                List.of(build.chain().getFirst(), rung("adapter", charging(Optional.of("charger"), "pack"))));
+                List.of(build.wiring().chain().getFirst(), rung("adapter", charging(Optional.of("charger"), "pack"))));
     }
 
     private static final Part FOUR_CELL_CHARGER = charger(Chemistry.LI_ION, 4, 2, false, 9, 21);
@@ -177,7 +177,7 @@ public class PowerFindingsTest {
         List<Part> parts = new ArrayList<>(List.of(bank, gauge(), adapter));
         parts.addAll(List.of(loads));
         Build build = chain(rung("bank", rung("gauge", behind)), 25, parts.toArray(Part[]::new));
-        return build.withChain(List.of(build.chain().getFirst(), rung("adapter", charging(Optional.empty(), "bank"))));
+        return build.withChain(List.of(build.wiring().chain().getFirst(), rung("adapter", charging(Optional.empty(), "bank"))));
     }
 
     private static Build soundBank() {
@@ -211,7 +211,7 @@ public class PowerFindingsTest {
                 charger(Chemistry.LI_ION, 1, 2, true, 4.5, 5.5),
                 adapter(5, 2.4));
         return build.withChain(
-                List.of(build.chain().getFirst(), rung("adapter", charging(Optional.of("charger"), "pack"))));
+                List.of(build.wiring().chain().getFirst(), rung("adapter", charging(Optional.of("charger"), "pack"))));
     }
 
     private static Rung switchedUp() {
@@ -247,7 +247,7 @@ public class PowerFindingsTest {
 
     private static Build lasting(Build build, double hours) {
         Brief.Limits l = build.brief().limits();
-        return build.withBrief(build.brief()
+        return build.with(build.brief()
                 .withLimits(new Brief.Limits(
                         Optional.of(hours),
                         l.massG(),

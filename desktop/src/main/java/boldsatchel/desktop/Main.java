@@ -1,7 +1,7 @@
 package boldsatchel.desktop;
 
 import boldsatchel.book.Book;
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.desktop.document.AppFolders;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;

@@ -1,7 +1,7 @@
 package boldsatchel.desktop;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.document.Recovery;
 import boldsatchel.edit.Edit;

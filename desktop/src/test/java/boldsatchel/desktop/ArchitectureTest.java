@@ -17,7 +17,7 @@ public class ArchitectureTest {
     };
     private static final String[] CORE = {
         "boldsatchel.quantity..",
-        "boldsatchel.build..",
+        "boldsatchel.machine..",
         "boldsatchel.power..",
         "boldsatchel.fit..",
         "boldsatchel.balance..",
@@ -80,7 +80,7 @@ public class ArchitectureTest {
     public void whatABuildIsKnowsNoEngine() {
         noClasses()
                 .that()
-                .resideInAnyPackage("boldsatchel.build..", "boldsatchel.quantity..")
+                .resideInAnyPackage("boldsatchel.machine..", "boldsatchel.quantity..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage(ENGINES)

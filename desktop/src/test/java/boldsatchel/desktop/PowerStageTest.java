@@ -3,10 +3,10 @@ package boldsatchel.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Family;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Rung;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.drawing.Mark;
 import boldsatchel.plan.Supplies;
@@ -116,7 +116,7 @@ public class PowerStageTest extends WindowHarness {
         assertThat(codes()).doesNotContain("power.no-source", "power.unfed");
         assertThat(hours()).isCloseTo(37 * 0.87 / 6.5, within(0.3));
         // A wire dropped on the upper edge of a rung goes before it.
-        String board = build().rungOf("arm-card").orElseThrow().id();
+        String board = build().wiring().rungOf("arm-card").orElseThrow().id();
         drag(middle("#chip-wire"), rung(board).add(0, -9));
         assertThat(rungs()).as(hint()).contains("wire");
         assertThat(build().rung("wire").orElseThrow().feeds().getFirst().id()).isEqualTo(board);
@@ -252,7 +252,7 @@ public class PowerStageTest extends WindowHarness {
                 Supplies.reckon(build(), Supplies.School.HOT_SWAP).orElseThrow();
         robot.clickOn("#take-hot_swap");
         settle();
-        assertThat(build().chain().getFirst().joined()).hasSize(2);
+        assertThat(build().wiring().chain().getFirst().joined()).hasSize(2);
         assertThat(hours()).isCloseTo(swap.hours(), within(1e-9));
         assertThat(text("#undo")).startsWith("Undo: feed it by two packs");
         assertThat(robot.lookup("#ladder").tryQuery()).isPresent();
@@ -266,7 +266,7 @@ public class PowerStageTest extends WindowHarness {
         settle();
         robot.clickOn("#take");
         settle();
-        assertThat(build().chain()).isNotEqualTo(before.chain());
+        assertThat(build().wiring().chain()).isNotEqualTo(before.wiring().chain());
         assertThat(evaluation().findings().stream()
                         .filter(f -> f.code().startsWith("power."))
                         .map(f -> f.severity().words()))

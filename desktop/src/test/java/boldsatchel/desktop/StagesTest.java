@@ -3,14 +3,14 @@ package boldsatchel.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Family;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Port;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.edit.Edits;
 import boldsatchel.power.PowerEngine;
@@ -149,8 +149,8 @@ public class StagesTest extends WindowHarness {
                 .findFirst()
                 .orElseThrow();
         choose("#cases", steel);
-        assertThat(build().shells()).isEqualTo(steel.shells());
-        assertThat(build().hinge()).isEqualTo(steel.hinge());
+        assertThat(build().casing().shells()).isEqualTo(steel.casing().shells());
+        assertThat(build().casing().hinge()).isEqualTo(steel.casing().hinge());
         assertThat(codes()).contains("fit.on-the-table");
     }
 
@@ -234,7 +234,7 @@ public class StagesTest extends WindowHarness {
         assertThat(session().selection().get()).isNotEqualTo(first);
         robot.type(KeyCode.DELETE);
         settle();
-        assertThat(build().placements()).hasSize(11);
+        assertThat(build().layout().placements()).hasSize(11);
     }
 
     @Test
@@ -282,7 +282,7 @@ public class StagesTest extends WindowHarness {
     public void twoPartsThatAreMeantToTouchAreNoFinding() {
         onFx(() -> {
             Part sound = build().part("sound").orElseThrow();
-            session().does(Edits.move(sound, new boldsatchel.build.Vec(8, 4, 11.3)));
+            session().does(Edits.move(sound, new boldsatchel.geometry.Vec(8, 4, 11.3)));
             return 0;
         });
         assertThat(codes()).contains("fit.gap");

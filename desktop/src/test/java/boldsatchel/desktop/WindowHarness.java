@@ -1,6 +1,6 @@
 package boldsatchel.desktop;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.document.AppFolders;
 import boldsatchel.format.BuildFormat;

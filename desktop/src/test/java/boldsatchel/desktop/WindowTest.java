@@ -3,10 +3,10 @@ package boldsatchel.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.geometry.Vec;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.edit.Edits;
@@ -203,7 +203,7 @@ public class WindowTest extends WindowHarness {
         assertThat(to.resolve("build-sheet.pdf")).isNotEmptyFile();
         assertThat(Files.readString(to.resolve("plan-of-slab.svg"))).contains("data-subject=\"battery\"");
         assertThat(Files.readAllLines(to.resolve("parts.csv")))
-                .hasSize(build().parts().size() + 1);
+                .hasSize(build().parts().list().size() + 1);
     }
 
     @Test
@@ -318,11 +318,11 @@ public class WindowTest extends WindowHarness {
         focus("#lid-angle");
         robot.type(KeyCode.LEFT);
         settle();
-        double now = build().hinge().orElseThrow().useAngleDeg();
+        double now = build().casing().hinge().orElseThrow().useAngleDeg();
         assertThat(now).isLessThan(115);
         robot.clickOn("#undo");
         settle();
-        assertThat(build().hinge().orElseThrow().useAngleDeg()).isEqualTo(115);
+        assertThat(build().casing().hinge().orElseThrow().useAngleDeg()).isEqualTo(115);
     }
 
     @Test

@@ -1,8 +1,8 @@
 package boldsatchel.desktop.brief;
 
-import boldsatchel.build.Brief;
-import boldsatchel.build.Mode;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;

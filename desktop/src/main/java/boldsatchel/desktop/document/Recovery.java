@@ -1,6 +1,6 @@
 package boldsatchel.desktop.document;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.format.FormatException;

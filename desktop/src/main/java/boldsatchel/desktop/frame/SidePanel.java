@@ -1,6 +1,6 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.TrialBox;

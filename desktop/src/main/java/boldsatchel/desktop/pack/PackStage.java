@@ -1,11 +1,11 @@
 package boldsatchel.desktop.pack;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Hinge;
-import boldsatchel.build.Part;
-import boldsatchel.build.Placement;
-import boldsatchel.build.Shell;
-import boldsatchel.build.Vec;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import boldsatchel.geometry.Vec;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
@@ -165,10 +165,10 @@ public final class PackStage implements WorkStage {
         filling = true;
         Build build = desk.session().build();
         String current = shell().map(Shell::id).orElse("");
-        shells.getItems().setAll(build.shells());
+        shells.getItems().setAll(build.casing().shells());
         shells.setValue(build.shell(current)
-                .orElse(build.shells().isEmpty() ? null : build.shells().getFirst()));
-        boolean cased = !build.shells().isEmpty();
+                .orElse(build.casing().shells().isEmpty() ? null : build.casing().shells().getFirst()));
+        boolean cased = !build.casing().shells().isEmpty();
         for (Node node : List.of(plan, front, side)) {
             node.setVisible(cased);
         }
@@ -200,11 +200,11 @@ public final class PackStage implements WorkStage {
     }
 
     private void fillPlace(Build build) {
-        List<Part> loose = build.parts().stream()
+        List<Part> loose = build.parts().list().stream()
                 .filter(p -> build.placement(p.id()).isEmpty())
                 .toList();
         place.setText(loose.isEmpty() ? "All parts are placed" : "Place one of " + loose.size());
-        place.setDisable(loose.isEmpty() || build.shells().isEmpty());
+        place.setDisable(loose.isEmpty() || build.casing().shells().isEmpty());
         place.getItems()
                 .setAll(loose.stream()
                         .map(p -> {
@@ -219,7 +219,7 @@ public final class PackStage implements WorkStage {
     }
 
     private void showLid(Build build) {
-        Optional<Hinge> hinge = build.hinge();
+        Optional<Hinge> hinge = build.casing().hinge();
         lidBox.setVisible(hinge.isPresent());
         lidBox.setManaged(hinge.isPresent());
         hinge.ifPresent(h -> {
@@ -233,7 +233,7 @@ public final class PackStage implements WorkStage {
         if (!filling) {
             desk.session()
                     .build()
-                    .hinge()
+                    .casing().hinge()
                     .ifPresent(h -> desk.session()
                             .drags(Edits.changeHinge("lid angle", h.withUseAngle(Math.rint(lid.getValue())))));
         }
@@ -354,7 +354,7 @@ public final class PackStage implements WorkStage {
 
     /** The next part of this shell, so that everything can be reached without a mouse. */
     private void selectNext() {
-        List<String> here = desk.session().build().placements().stream()
+        List<String> here = desk.session().build().layout().placements().stream()
                 .filter(p -> shell().map(Shell::id).equals(Optional.of(p.shell())))
                 .map(Placement::part)
                 .toList();

@@ -1,7 +1,7 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;

@@ -1,6 +1,6 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.plan.Supplies;

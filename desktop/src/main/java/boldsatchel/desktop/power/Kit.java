@@ -1,9 +1,9 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.shelf.Library;
@@ -27,7 +27,7 @@ final class Kit {
 
     /** Parts of the build that could hang in a chain and do not. */
     static List<Piece> loose(Build build) {
-        return build.parts().stream()
+        return build.parts().list().stream()
                 .filter(Kit::electric)
                 .filter(p -> build.rungs().noneMatch(r -> r.parts().contains(p.id())))
                 .map(Piece::of)

@@ -1,9 +1,9 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Family;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Rung;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
@@ -172,7 +172,7 @@ final class LadderEditor extends VBox {
 
     private Optional<Rung> selected() {
         String id = desk.session().selection().get();
-        return build().rung(id).or(() -> build().rungOf(id));
+        return build().rung(id).or(() -> build().wiring().rungOf(id));
     }
 
     private void fillChips() {

@@ -1,7 +1,7 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Rung;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.TrialBox;
 import boldsatchel.desktop.controls.Ui;

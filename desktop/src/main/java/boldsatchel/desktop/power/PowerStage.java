@@ -1,9 +1,9 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Mode;
-import boldsatchel.build.Rung;
-import boldsatchel.build.UseProfile;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
@@ -217,11 +217,11 @@ public final class PowerStage implements WorkStage {
                 .findFirst()
                 .orElse(demands.getFirst()));
         Optional<Rung> root = rootToShow(build);
-        chain.getItems().setAll(build.chain());
+        chain.getItems().setAll(build.wiring().chain());
         chain.getSelectionModel().clearSelection();
         root.ifPresent(chain::setValue);
-        chain.setVisible(build.chain().size() > 1);
-        chain.setManaged(build.chain().size() > 1);
+        chain.setVisible(build.wiring().chain().size() > 1);
+        chain.setManaged(build.wiring().chain().size() > 1);
         filling = false;
         showChain();
     }
@@ -230,13 +230,13 @@ public final class PowerStage implements WorkStage {
     private Optional<Rung> rootToShow(Build build) {
         String selected = selectedRung(build);
         String shown = Optional.ofNullable(chain.getValue()).map(Rung::id).orElse("");
-        Optional<Rung> ofSelected = build.chain().stream()
+        Optional<Rung> ofSelected = build.wiring().chain().stream()
                 .filter(r -> r.walk().anyMatch(x -> x.id().equals(selected)))
                 .findFirst();
         return ofSelected
                 .or(() ->
-                        build.chain().stream().filter(r -> r.id().equals(shown)).findFirst())
-                .or(() -> build.chain().stream().findFirst());
+                        build.wiring().chain().stream().filter(r -> r.id().equals(shown)).findFirst())
+                .or(() -> build.wiring().chain().stream().findFirst());
     }
 
     /** A demand or a level was chosen by hand. */
@@ -337,6 +337,6 @@ public final class PowerStage implements WorkStage {
 
     private String selectedRung(Build build) {
         String id = desk.session().selection().get();
-        return build.rung(id).or(() -> build.rungOf(id)).map(Rung::id).orElse("");
+        return build.rung(id).or(() -> build.wiring().rungOf(id)).map(Rung::id).orElse("");
     }
 }

@@ -1,8 +1,8 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.build.Build;
-import boldsatchel.build.Part;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.FigureField;
 import boldsatchel.desktop.controls.Ui;
@@ -193,7 +193,7 @@ public final class RungDetails extends VBox {
                 "Charge lithium cells attended and on a surface that cannot burn. Damaged or swollen cells go to a collection"
                         + " point; the cell maker's limits stand above these figures.");
         ComboBox<Part> store = Ui.choice("charging-store", Part::name);
-        store.getItems().setAll(build().parts().stream().filter(Part::isSource).toList());
+        store.getItems().setAll(build().parts().list().stream().filter(Part::isSource).toList());
         build().part(charging.store()).ifPresent(store::setValue);
         store.setOnAction(e -> change(
                 "what is charged",

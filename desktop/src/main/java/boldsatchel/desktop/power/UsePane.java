@@ -1,9 +1,9 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.build.Mode;
-import boldsatchel.build.UseProfile;
-import boldsatchel.build.UseProfile.Program;
-import boldsatchel.build.UseProfile.Step;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.machine.UseProfile.Program;
+import boldsatchel.machine.UseProfile.Step;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;

@@ -1,10 +1,10 @@
 package boldsatchel.desktop.shelf;
 
-import boldsatchel.build.Body;
-import boldsatchel.build.Facet;
-import boldsatchel.build.Part;
-import boldsatchel.build.Port;
-import boldsatchel.build.Rung;
+import boldsatchel.machine.Body;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Rung;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.FigureField;

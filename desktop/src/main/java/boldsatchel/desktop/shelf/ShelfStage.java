@@ -1,7 +1,7 @@
 package boldsatchel.desktop.shelf;
 
-import boldsatchel.build.Family;
-import boldsatchel.build.Part;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
 import boldsatchel.desktop.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
@@ -82,7 +82,7 @@ public final class ShelfStage implements WorkStage {
         State costs = evaluation.verdict(Verdict.Kind.COSTS).state();
         State carries = evaluation.verdict(Verdict.Kind.CARRIES).state();
         State worse = costs.compareTo(carries) > 0 ? costs : carries;
-        return evaluation.build().parts().isEmpty() ? State.WATCH : worse;
+        return evaluation.build().parts().list().isEmpty() ? State.WATCH : worse;
     }
 
     private VBox buildSide() {
@@ -189,7 +189,7 @@ public final class ShelfStage implements WorkStage {
             fill();
         }
         selecting = true;
-        table.getItems().setAll(desk.session().build().parts());
+        table.getItems().setAll(desk.session().build().parts().list());
         desk.session()
                 .selectedPart()
                 .ifPresentOrElse(

@@ -3,7 +3,7 @@ package boldsatchel.desktop.document;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import boldsatchel.build.Build;
+import boldsatchel.machine.Build;
 import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;

@@ -1,4 +1,4 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
 /** What a load is doing. */
 public enum Mode {

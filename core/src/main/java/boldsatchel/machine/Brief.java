@@ -1,5 +1,7 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Label;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,7 +15,11 @@ import java.util.Optional;
  * @param profiles ways of use; the first is the one verdicts are about
  */
 public record Brief(
-        String purpose, String currency, Limits limits, Surroundings surroundings, List<UseProfile> profiles) {
+@Label("purpose") String purpose,
+@Label("currency") String currency,
+@Label("limits") Limits limits,
+@Label("surroundings") Surroundings surroundings,
+@Label(value = "use profiles", absent = 1) List<UseProfile> profiles) {
 
     /**
      * The limits.
@@ -29,15 +35,15 @@ public record Brief(
      * @param heatMarginK least distance from any temperature limit
      */
     public record Limits(
-            Optional<Double> hours,
-            Optional<Double> massG,
-            Optional<Double> money,
-            Optional<Double> widthMm,
-            Optional<Double> depthMm,
-            Optional<Double> heightMm,
-            double gapMm,
-            double tipMarginDeg,
-            double heatMarginK) {
+@Label(value = "Runs at least", in = Quantity.TIME) Optional<Double> hours,
+@Label(value = "Weighs at most", in = Quantity.MASS) Optional<Double> massG,
+@Label(value = "Costs at most", in = Quantity.MONEY) Optional<Double> money,
+@Label(value = "Width at most", in = Quantity.LENGTH) Optional<Double> widthMm,
+@Label(value = "Depth at most", in = Quantity.LENGTH) Optional<Double> depthMm,
+@Label(value = "Height closed at most", in = Quantity.LENGTH) Optional<Double> heightMm,
+@Label(value = "Gap between parts", in = Quantity.LENGTH, absent = 0.8) double gapMm,
+@Label(value = "Bears a tilt of", in = Quantity.ANGLE, absent = 10) double tipMarginDeg,
+@Label(value = "Stays below limits by", in = Quantity.TEMPERATURE_DIFFERENCE, absent = 5) double heatMarginK) {
 
         /** No limits but the usual care: 0.8 mm gaps, 10° before tipping, 5 K before too hot. */
         public static Limits usual() {
@@ -62,7 +68,11 @@ public record Brief(
      * @param inHands whether it is held for minutes, so that 48 °C is the most a wall may reach
      * @param onTable whether the underside gives off no heat
      */
-    public record Surroundings(double ambientC, double packC, boolean inHands, boolean onTable) {}
+    public record Surroundings(
+@Label(value = "Air around it", in = Quantity.TEMPERATURE, absent = 25) double ambientC,
+@Label(value = "Cells at first", in = Quantity.TEMPERATURE, absent = 25) double packC,
+@Label("held in the hands for minutes") boolean inHands,
+@Label(value = "stands on a table", absent = 1) boolean onTable) {}
 
     /** Copies the list; at least one profile is needed. */
     public Brief {

@@ -1,4 +1,9 @@
-package boldsatchel.build;
+package boldsatchel.machine;
+
+import boldsatchel.quantity.Label;
+import boldsatchel.geometry.Vec;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 
 /**
  * A socket of a part.
@@ -9,7 +14,12 @@ package boldsatchel.build;
  * @param at centre of its mouth in the part's frame
  * @param use what this build does with it
  */
-public record Port(String name, Connector connector, Face face, Vec at, Use use) {
+public record Port(
+@Label("name") String name,
+@Label("connector") Connector connector,
+@Label("opens on the") Face face,
+@Label("centre of its mouth") Vec at,
+@Label("use") Use use) {
 
     /** What a build does with a socket. */
     public enum Use {

@@ -1,4 +1,9 @@
-package boldsatchel.build;
+package boldsatchel.machine;
+
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Label;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 
 /**
  * An opening in a wall for air.
@@ -8,7 +13,11 @@ package boldsatchel.build;
  * @param box its extent in the shell's frame; flat along the wall's axis
  * @param openShare of that extent, 0 to 1
  */
-public record Vent(String name, Face wall, Box box, double openShare) {
+public record Vent(
+@Label("name") String name,
+@Label("wall") Face wall,
+@Label("extent") Box box,
+@Label(value = "open share", in = Quantity.SHARE, absent = 0.5) double openShare) {
 
     /** Free area, mm². */
     public double areaMm2() {

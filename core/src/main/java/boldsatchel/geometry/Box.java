@@ -1,5 +1,7 @@
-package boldsatchel.build;
+package boldsatchel.geometry;
 
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Label;
 /**
  * A box with faces along the axes.
  *
@@ -10,7 +12,13 @@ package boldsatchel.build;
  * @param dy size along y, mm, zero or more
  * @param dz size along z, mm, zero or more
  */
-public record Box(double x, double y, double z, double dx, double dy, double dz) {
+public record Box(
+@Label(value = "from the left", in = Quantity.LENGTH) double x,
+@Label(value = "from the front", in = Quantity.LENGTH) double y,
+@Label(value = "from below", in = Quantity.LENGTH) double z,
+@Label(value = "width", in = Quantity.LENGTH) double dx,
+@Label(value = "depth", in = Quantity.LENGTH) double dy,
+@Label(value = "height", in = Quantity.LENGTH) double dz) {
 
     /** Refuses negative sizes. */
     public Box {

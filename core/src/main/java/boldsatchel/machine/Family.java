@@ -1,4 +1,4 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
 /** What a part is for; decides its hatch and tint in drawings and where the shelf lists it. */
 public enum Family {

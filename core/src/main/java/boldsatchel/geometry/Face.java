@@ -1,4 +1,4 @@
-package boldsatchel.build;
+package boldsatchel.geometry;
 
 /** The six faces of a box or walls of a shell; x runs right, y to the back, z up. */
 public enum Face {

@@ -1,5 +1,7 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;
@@ -15,7 +17,10 @@ import java.util.stream.Stream;
  * @param stage what it is
  * @param feeds the rungs behind it
  */
-public record Rung(String id, Stage stage, List<Rung> feeds) {
+public record Rung(
+@Label(value = "id", needed = true) String id,
+@Label(value = "what it is", needed = true) Stage stage,
+@Label("feeds") List<Rung> feeds) {
 
     /** What a rung is. */
     public sealed interface Stage {}
@@ -25,7 +30,8 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
      *
      * @param part its id
      */
-    public record OfPart(String part) implements Stage {}
+    public record OfPart(
+@Label(value = "part", needed = true) String part) implements Stage {}
 
     /**
      * A pair of copper wires.
@@ -34,7 +40,10 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
      * @param lengthMm one way
      * @param finish colours and joints, once they are known
      */
-    public record Wire(int awg, double lengthMm, Optional<Finish> finish) implements Stage {
+    public record Wire(
+@Label(value = "gauge", absent = 24) int awg,
+@Label(value = "length, one way", in = Quantity.LENGTH, absent = 100) double lengthMm,
+@Label("colours and joints") Optional<Finish> finish) implements Stage {
         /** A pair of wires of which nothing more is known. */
         public Wire(int awg, double lengthMm) {
             this(awg, lengthMm, Optional.empty());
@@ -53,7 +62,10 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
      * @param minus colour of the minus wire
      * @param sleeved whether each joint is insulated and held against pull
      */
-    public record Finish(String plus, String minus, boolean sleeved) {
+    public record Finish(
+@Label("plus") String plus,
+@Label("minus") String minus,
+@Label("joints sleeved and held") boolean sleeved) {
         /** Red and black, sleeved. */
         public static final Finish USUAL = new Finish("red", "black", true);
 
@@ -112,7 +124,10 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
      * @param ohms its resistance
      * @param ratedA the most current it is made for
      */
-    public record Contact(ContactKind kind, Figure ohms, double ratedA) implements Stage {}
+    public record Contact(
+@Label("kind") ContactKind kind,
+@Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.01) Figure ohms,
+@Label(value = "rated for", in = Quantity.CURRENT, absent = 3) double ratedA) implements Stage {}
 
     /**
      * A diode.
@@ -121,14 +136,18 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
      * @param ohms and what is lost with current
      * @param ratedA the most current it is made for
      */
-    public record Diode(Figure kneeV, Figure ohms, double ratedA) implements Stage {}
+    public record Diode(
+@Label(value = "knee voltage", in = Quantity.VOLTAGE, absent = 0.3) Figure kneeV,
+@Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.04) Figure ohms,
+@Label(value = "rated for", in = Quantity.CURRENT, absent = 3) double ratedA) implements Stage {}
 
     /**
      * A capacitor across a rail, which bridges a gap in the supply.
      *
      * @param farads its capacity
      */
-    public record Capacitor(Figure farads) implements Stage {}
+    public record Capacitor(
+@Label(value = "capacity", in = Quantity.CAPACITANCE, absent = 0.001) Figure farads) implements Stage {}
 
     /**
      * Fills a store of the build from the supply it hangs on.
@@ -136,14 +155,17 @@ public record Rung(String id, Stage stage, List<Rung> feeds) {
      * @param charger part that does it; absent when the store has a charger of its own
      * @param store part that is filled
      */
-    public record Charging(Optional<String> charger, String store) implements Stage {}
+    public record Charging(
+@Label("charger") Optional<String> charger,
+@Label(value = "fills", needed = true) String store) implements Stage {}
 
     /**
      * Several sources on one rail. Each comes by its own row of rungs; a diode in the row keeps one source from feeding another.
      *
      * @param sources one row each, from the source down; no rung of a row feeds more than one other
      */
-    public record Join(List<Rung> sources) implements Stage {
+    public record Join(
+@Label("sources") List<Rung> sources) implements Stage {
         /** Copies the list. */
         public Join {
             sources = List.copyOf(sources);

@@ -1,5 +1,9 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Label;
+import boldsatchel.geometry.Vec;
+import boldsatchel.geometry.Box;
 import boldsatchel.quantity.Figure;
 
 /**
@@ -16,15 +20,15 @@ import boldsatchel.quantity.Figure;
  * @param frictionNm friction torque of all hinges together
  */
 public record Hinge(
-        String baseShell,
-        String lidShell,
-        double axisYMm,
-        double axisZMm,
-        double lidAxisYMm,
-        double lidAxisZMm,
-        double maxAngleDeg,
-        double useAngleDeg,
-        Figure frictionNm) {
+@Label(value = "base", needed = true) String baseShell,
+@Label(value = "lid", needed = true) String lidShell,
+@Label(value = "axis in the base, from the front", in = Quantity.LENGTH) double axisYMm,
+@Label(value = "axis in the base, from below", in = Quantity.LENGTH) double axisZMm,
+@Label(value = "axis in the lid, from its hinge side", in = Quantity.LENGTH) double lidAxisYMm,
+@Label(value = "axis in the lid, from its outside", in = Quantity.LENGTH) double lidAxisZMm,
+@Label(value = "opens to", in = Quantity.ANGLE, absent = 135) double maxAngleDeg,
+@Label(value = "used at", in = Quantity.ANGLE, absent = 110) double useAngleDeg,
+@Label(value = "friction torque", in = Quantity.TORQUE, absent = 0.5) Figure frictionNm) {
 
     /**
      * A point of the lid in the base's frame.

@@ -1,4 +1,4 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
 /**
  * Connectors with the room a plug needs in front of the socket: plug body plus the tightest bend a usual cable takes.

@@ -1,4 +1,4 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
 /** What shells are made of. Densities, conductivities and emissivities as in the usual engineering tables. */
 public enum Material {

@@ -1,12 +1,15 @@
-package boldsatchel.build;
+package boldsatchel.geometry;
 
+import boldsatchel.quantity.Label;
 /**
  * One of the 24 ways to lay a box squarely: which of its faces looks up, then quarter turns seen from above.
  *
  * @param up the face of the part that looks up in the shell
  * @param quarterTurns anticlockwise, 0 to 3
  */
-public record Orientation(Face up, int quarterTurns) {
+public record Orientation(
+@Label(value = "top face up is", absent = 5) Face up,
+@Label("quarter turns") int quarterTurns) {
 
     /** As the part is drawn on the shelf. */
     public static final Orientation AS_DRAWN = new Orientation(Face.TOP, 0);

@@ -1,5 +1,7 @@
-package boldsatchel.build;
+package boldsatchel.geometry;
 
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Label;
 /**
  * A point or a displacement in a frame of a part or a shell.
  *
@@ -7,7 +9,10 @@ package boldsatchel.build;
  * @param y to the back, mm
  * @param z up, mm
  */
-public record Vec(double x, double y, double z) {
+public record Vec(
+@Label(value = "from the left", in = Quantity.LENGTH) double x,
+@Label(value = "from the front", in = Quantity.LENGTH) double y,
+@Label(value = "from below", in = Quantity.LENGTH) double z) {
 
     /** Sum. */
     public Vec plus(Vec other) {

@@ -1,4 +1,7 @@
-package boldsatchel.build;
+package boldsatchel.machine;
+
+import boldsatchel.quantity.Label;
+import boldsatchel.geometry.Box;
 
 /**
  * Space around a part that must stay free.
@@ -6,7 +9,9 @@ package boldsatchel.build;
  * @param kind why
  * @param box where, in the part's frame; may reach beyond the part
  */
-public record Zone(Kind kind, Box box) {
+public record Zone(
+@Label("kind") Kind kind,
+@Label("box") Box box) {
 
     /** Why a zone must stay free. */
     public enum Kind {

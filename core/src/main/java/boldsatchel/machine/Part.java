@@ -1,6 +1,10 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Input;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,17 +21,19 @@ import java.util.Optional;
  * @param standing whether it is still to be bought
  * @param body its shape
  * @param facets what it does, at most one of a kind
+ * @param origin id of the shelf entry it came from: parts of one origin share the errors of its data sheet
  */
 public record Part(
-        String id,
-        String name,
-        Family family,
-        String note,
-        Figure massG,
-        Figure price,
-        Standing standing,
-        Body body,
-        List<Facet> facets) {
+@Label(value = "id", needed = true) String id,
+@Label("name") String name,
+@Label("family") Family family,
+@Label("note") String note,
+@Label(value = "mass", in = Quantity.MASS) Figure massG,
+@Label(value = "price", in = Quantity.MONEY) Figure price,
+@Label("to be had") Standing standing,
+@Label("body") Body body,
+@Label("what it does") List<Facet> facets,
+@Label("shelf entry") Optional<String> origin) {
 
     /** How a part is to be had. */
     public enum Standing {
@@ -63,6 +69,39 @@ public record Part(
         if (facets.stream().map(Object::getClass).distinct().count() != facets.size()) {
             throw new IllegalArgumentException("part " + id + " has two facets of one kind");
         }
+    }
+
+    /** A part that came from no shelf. */
+    public Part(
+            String id,
+            String name,
+            Family family,
+            String note,
+            Figure massG,
+            Figure price,
+            Standing standing,
+            Body body,
+            List<Facet> facets) {
+        this(id, name, family, note, massG, price, standing, body, facets, Optional.empty());
+    }
+
+    /** The same part as an entry of a shelf. */
+    public Part onShelf() {
+        return new Part(id, name, family, note, massG, price, standing, body, facets, Optional.of(id));
+    }
+
+    /**
+     * One of its figures as an input of a result. What a data sheet says is shared by all parts off one shelf entry; what was measured or
+     * guessed is this part's own.
+     *
+     * @param of the record that holds the figure: the part itself, its body or a facet
+     * @param field its name there
+     */
+    public Input input(Class<?> of, String field, Figure figure) {
+        String owner = figure.basis() == Basis.DATA_SHEET
+                ? origin.map(o -> "shelf " + o).orElse(id)
+                : id;
+        return new Input(owner, name, of, field, figure);
     }
 
     /** The facet of a kind, if the part has it. */
@@ -151,17 +190,27 @@ public record Part(
 
     /** The same part under another id. */
     public Part withId(String newId) {
-        return new Part(newId, name, family, note, massG, price, standing, body, facets);
+        return new Part(newId, name, family, note, massG, price, standing, body, facets, origin);
     }
 
     /** The same part under another name. */
     public Part named(String newName) {
-        return new Part(id, newName, family, note, massG, price, standing, body, facets);
+        return new Part(id, newName, family, note, massG, price, standing, body, facets, origin);
+    }
+
+    /** The same part with another mass. */
+    public Part weighing(Figure newMassG) {
+        return new Part(id, name, family, note, newMassG, price, standing, body, facets, origin);
+    }
+
+    /** The same part with another price. */
+    public Part priced(Figure newPrice) {
+        return new Part(id, name, family, note, massG, newPrice, standing, body, facets, origin);
     }
 
     /** The same part with another body. */
     public Part withBody(Body newBody) {
-        return new Part(id, name, family, note, massG, price, standing, newBody, facets);
+        return new Part(id, name, family, note, massG, price, standing, newBody, facets, origin);
     }
 
     /** The same part with a facet set in place of the one of its kind. */
@@ -177,6 +226,6 @@ public record Part(
         if (!replaced) {
             changed.add(facet);
         }
-        return new Part(id, name, family, note, massG, price, standing, body, changed);
+        return new Part(id, name, family, note, massG, price, standing, body, changed, origin);
     }
 }

@@ -1,5 +1,9 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
+import boldsatchel.quantity.Label;
+import boldsatchel.geometry.Vec;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Orientation;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -12,7 +16,12 @@ import java.util.TreeSet;
  * @param orientation how it is turned
  * @param touches ids of parts it is meant to touch: stuck, screwed or plugged to them
  */
-public record Placement(String part, String shell, Vec at, Orientation orientation, Set<String> touches) {
+public record Placement(
+@Label(value = "part", needed = true) String part,
+@Label(value = "shell", needed = true) String shell,
+@Label("low corner") Vec at,
+@Label("turned") Orientation orientation,
+@Label("meant to touch") Set<String> touches) {
 
     /** Copies the set, in a stable order. */
     public Placement {
@@ -27,6 +36,15 @@ public record Placement(String part, String shell, Vec at, Orientation orientati
     /** The same part turned. */
     public Placement turned(Orientation newOrientation) {
         return new Placement(part, shell, at, newOrientation, touches);
+    }
+
+    /** The same place, meant to touch another part or not. */
+    public Placement touching(String otherPart, boolean meant) {
+        Set<String> all = new TreeSet<>(touches);
+        if (meant ? all.add(otherPart) : all.remove(otherPart)) {
+            return new Placement(part, shell, at, orientation, all);
+        }
+        return this;
     }
 
     /**

@@ -1,4 +1,9 @@
-package boldsatchel.build;
+package boldsatchel.machine;
+
+import boldsatchel.geometry.Vec;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,5 +1,9 @@
-package boldsatchel.build;
+package boldsatchel.machine;
 
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Label;
+import boldsatchel.geometry.Vec;
+import boldsatchel.geometry.Box;
 import boldsatchel.quantity.Figure;
 import java.util.List;
 import java.util.Optional;
@@ -16,13 +20,13 @@ import java.util.Optional;
  * @param centreOfMass if it is not the middle of the box
  */
 public record Body(
-        Figure widthMm,
-        Figure depthMm,
-        Figure heightMm,
-        List<Box> solids,
-        List<Zone> zones,
-        List<Port> ports,
-        Optional<Vec> centreOfMass) {
+@Label(value = "width", in = Quantity.LENGTH, absent = 10) Figure widthMm,
+@Label(value = "depth", in = Quantity.LENGTH, absent = 10) Figure depthMm,
+@Label(value = "height", in = Quantity.LENGTH, absent = 10) Figure heightMm,
+@Label("solids") List<Box> solids,
+@Label("rooms to keep free") List<Zone> zones,
+@Label("sockets") List<Port> ports,
+@Label("centre of mass") Optional<Vec> centreOfMass) {
 
     /** Copies the lists; sizes must be positive. */
     public Body {
