@@ -1,23 +1,23 @@
 package boldsatchel;
 
-import boldsatchel.machine.Layout;
-import boldsatchel.machine.Casing;
 import static boldsatchel.Samples.exact;
 
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
-import boldsatchel.geometry.Orientation;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.geometry.Vec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

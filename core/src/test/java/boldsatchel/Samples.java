@@ -1,22 +1,22 @@
 package boldsatchel;
 
-import boldsatchel.machine.Layout;
-import boldsatchel.machine.Casing;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
-import boldsatchel.geometry.Orientation;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
@@ -141,6 +141,9 @@ public final class Samples {
         for (int i = 0; i < parts.size(); i++) {
             placements.add(new Placement(parts.get(i).id(), shell.id(), at.get(i), Orientation.AS_DRAWN, Set.of()));
         }
-        return Build.empty("test").with(Casing.NONE.withShells(List.of(shell))).with(new Parts(parts)).with(new Layout(placements));
+        return Build.empty("test")
+                .with(Casing.NONE.withShells(List.of(shell)))
+                .with(new Parts(parts))
+                .with(new Layout(placements));
     }
 }

@@ -1,13 +1,13 @@
 package boldsatchel.balance;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
-import boldsatchel.geometry.Vec;
 import boldsatchel.power.Copper;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
@@ -65,7 +65,8 @@ public final class BalanceEngine {
 
     /** The shell that stands on the table: the hinge's base, or the first. */
     private static Optional<Shell> base(Build build) {
-        return build.casing().hinge()
+        return build.casing()
+                .hinge()
                 .flatMap(h -> build.shell(h.baseShell()))
                 .or(() -> build.casing().shells().stream().findFirst());
     }
@@ -161,7 +162,8 @@ public final class BalanceEngine {
 
     private static List<BalanceResult.Item> items(Build build) {
         List<BalanceResult.Item> items = new ArrayList<>();
-        build.parts().list()
+        build.parts()
+                .list()
                 .forEach(p ->
                         items.add(new BalanceResult.Item(p.name(), p.massG().value())));
         build.casing().shells().forEach(s -> items.add(new BalanceResult.Item(s.name(), shellG(s, Reading.NOMINAL))));

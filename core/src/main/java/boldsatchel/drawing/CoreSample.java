@@ -1,9 +1,9 @@
 package boldsatchel.drawing;
 
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Part;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.fit.Stack;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.quantity.Units;
 
 /** The stack at a point like a drilled core: every layer and gap with its thickness, and what the tolerances add up to. */

@@ -1,18 +1,18 @@
 package boldsatchel.drawing;
 
+import boldsatchel.drawing.Mark.Align;
+import boldsatchel.drawing.Mark.Point;
+import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
-import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
-import boldsatchel.drawing.Mark.Align;
-import boldsatchel.drawing.Mark.Point;
-import boldsatchel.fit.FitResult;
-import boldsatchel.fit.Placed;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import java.util.ArrayList;

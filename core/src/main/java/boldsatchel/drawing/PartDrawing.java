@@ -1,11 +1,11 @@
 package boldsatchel.drawing;
 
+import boldsatchel.drawing.Mark.Align;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
-import boldsatchel.drawing.Mark.Align;
 import boldsatchel.quantity.Units;
 
 /** A part alone: from above and from the front, with its sockets and main dimensions. */

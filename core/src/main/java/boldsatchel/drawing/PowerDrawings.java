@@ -1,10 +1,10 @@
 package boldsatchel.drawing;
 
+import boldsatchel.drawing.Mark.Align;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.drawing.Mark.Align;
 import boldsatchel.power.Breach;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.quantity.Units;

@@ -1,12 +1,12 @@
 package boldsatchel.drawing;
 
+import boldsatchel.drawing.Mark.Align;
+import boldsatchel.drawing.Mark.Point;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.drawing.Mark.Align;
-import boldsatchel.drawing.Mark.Point;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Charge;
 import boldsatchel.power.Demand;

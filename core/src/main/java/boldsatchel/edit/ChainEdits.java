@@ -3,7 +3,6 @@ package boldsatchel.edit;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
@@ -192,8 +191,8 @@ public final class ChainEdits {
                 build,
                 "insert",
                 piece,
-                p -> p.build.withChain(
-                        Chains.with(p.build.wiring().chain(), above, r -> r.feeding(List.of(p.rung.feeding(r.feeds()))))));
+                p -> p.build.withChain(Chains.with(
+                        p.build.wiring().chain(), above, r -> r.feeding(List.of(p.rung.feeding(r.feeds()))))));
     }
 
     /** Puts a piece between a rung and the one that feeds it. */
@@ -252,13 +251,14 @@ public final class ChainEdits {
                 build,
                 new Edit(
                         "raise " + moved.get().name(build),
-                        b -> b.withChain(Chains.with(b.wiring().chain(), above.get().id(), r -> {
-                            List<Rung> feeds = new ArrayList<>();
-                            for (Rung fed : r.feeds()) {
-                                feeds.addAll(fed.id().equals(rung) ? fed.feeds() : List.of(fed));
-                            }
-                            return moved.get().feeding(List.of(r.feeding(feeds)));
-                        }))));
+                        b -> b.withChain(Chains.with(
+                                b.wiring().chain(), above.get().id(), r -> {
+                                    List<Rung> feeds = new ArrayList<>();
+                                    for (Rung fed : r.feeds()) {
+                                        feeds.addAll(fed.id().equals(rung) ? fed.feeds() : List.of(fed));
+                                    }
+                                    return moved.get().feeding(List.of(r.feeding(feeds)));
+                                }))));
     }
 
     /** Lets a rung change places with the only one it feeds. */
@@ -283,7 +283,9 @@ public final class ChainEdits {
         if (!begins) {
             return Attempt.on(
                     build,
-                    new Edit("remove " + name, b -> b.withChain(Chains.without(b.wiring().chain(), r -> r.id().equals(rung)))));
+                    new Edit(
+                            "remove " + name,
+                            b -> b.withChain(Chains.without(b.wiring().chain(), r -> r.id().equals(rung)))));
         }
         return gone.get().feeds().isEmpty()
                 ? new Attempt.Allowed(dropChain(name, rung))
@@ -296,8 +298,9 @@ public final class ChainEdits {
     public static Edit dropChain(String name, String root) {
         return new Edit(
                 "remove the chain of " + name,
-                b -> b.withChain(
-                        b.wiring().chain().stream().filter(r -> !r.id().equals(root)).toList()));
+                b -> b.withChain(b.wiring().chain().stream()
+                        .filter(r -> !r.id().equals(root))
+                        .toList()));
     }
 
     /** Takes a joined source out with its whole row. */
@@ -312,7 +315,8 @@ public final class ChainEdits {
 
     /** Changes what a rung is: a wire's gauge, a fuse's rating. */
     public static Edit change(String what, String rung, Rung.Stage stage) {
-        return new Edit("change " + what, b -> b.withChain(Chains.with(b.wiring().chain(), rung, r -> r.as(stage))));
+        return new Edit(
+                "change " + what, b -> b.withChain(Chains.with(b.wiring().chain(), rung, r -> r.as(stage))));
     }
 
     /**

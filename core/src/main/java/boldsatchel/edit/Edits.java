@@ -1,15 +1,14 @@
 package boldsatchel.edit;
 
-import boldsatchel.machine.Brief;
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Layout;
-import boldsatchel.machine.Hinge;
 import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.geometry.Vec;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;
@@ -83,14 +82,12 @@ public final class Edits {
     public static Edit place(Part part, Shell shell) {
         return new Edit(
                 "place " + part.name(),
-                b -> b.with(
-                        new Placement(part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of())));
+                b -> b.with(new Placement(part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of())));
     }
 
     /** Puts a part back on the table. */
     public static Edit unplace(Part part) {
-        return new Edit(
-                "take out " + part.name(), b -> b.with(b.layout().without(part.id())));
+        return new Edit("take out " + part.name(), b -> b.with(b.layout().without(part.id())));
     }
 
     /** Says that two parts are meant to touch, or not. */

@@ -1,13 +1,13 @@
 package boldsatchel.fit;
 
 import boldsatchel.geometry.Box;
-import boldsatchel.machine.Build;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
-import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Reading;
@@ -43,7 +43,8 @@ public final class FitEngine {
     /** Evaluates a build. */
     public static FitResult evaluate(Build build) {
         List<Placed> placed = Placed.all(build, Reading.NOMINAL);
-        Set<String> ids = build.layout().placements().stream().map(Placement::part).collect(Collectors.toSet());
+        Set<String> ids =
+                build.layout().placements().stream().map(Placement::part).collect(Collectors.toSet());
         List<String> loose = build.parts().list().stream()
                 .filter(p -> !p.staysOutside())
                 .map(p -> p.id())

@@ -1,7 +1,7 @@
 package boldsatchel.fit;
 
-import boldsatchel.machine.Body;
 import boldsatchel.geometry.Box;
+import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;

@@ -1,10 +1,10 @@
 package boldsatchel.fit;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
-import boldsatchel.geometry.Vec;
 import java.util.Optional;
 
 /**

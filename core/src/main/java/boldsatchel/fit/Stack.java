@@ -64,7 +64,8 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
             }
             fit.placed().stream().filter(p -> p.shell().equals(shell)).forEach(p -> drill(p, x, y, solids));
         });
-        build.casing().hinge()
+        build.casing()
+                .hinge()
                 .filter(h -> h.baseShell().equals(shellId))
                 .ifPresent(hinge -> drillLid(build, fit, hinge, x, y, solids));
         solids.sort(Comparator.comparingDouble(Solid::low).thenComparingDouble(Solid::high));

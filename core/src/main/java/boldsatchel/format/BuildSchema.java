@@ -1,16 +1,15 @@
 package boldsatchel.format;
 
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
-import boldsatchel.quantity.Form;
-import boldsatchel.machine.Facet;
 import boldsatchel.machine.Rung;
+import boldsatchel.quantity.Form;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;

@@ -1,7 +1,8 @@
 package boldsatchel.geometry;
 
-import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
+
 /**
  * A box with faces along the axes.
  *
@@ -13,12 +14,16 @@ import boldsatchel.quantity.Label;
  * @param dz size along z, mm, zero or more
  */
 public record Box(
-@Label(value = "from the left", in = Quantity.LENGTH) double x,
-@Label(value = "from the front", in = Quantity.LENGTH) double y,
-@Label(value = "from below", in = Quantity.LENGTH) double z,
-@Label(value = "width", in = Quantity.LENGTH) double dx,
-@Label(value = "depth", in = Quantity.LENGTH) double dy,
-@Label(value = "height", in = Quantity.LENGTH) double dz) {
+        @Label(value = "from the left", in = Quantity.LENGTH)
+        double x,
+
+        @Label(value = "from the front", in = Quantity.LENGTH)
+        double y,
+
+        @Label(value = "from below", in = Quantity.LENGTH) double z,
+        @Label(value = "width", in = Quantity.LENGTH) double dx,
+        @Label(value = "depth", in = Quantity.LENGTH) double dy,
+        @Label(value = "height", in = Quantity.LENGTH) double dz) {
 
     /** Refuses negative sizes. */
     public Box {

@@ -1,6 +1,7 @@
 package boldsatchel.geometry;
 
 import boldsatchel.quantity.Label;
+
 /**
  * One of the 24 ways to lay a box squarely: which of its faces looks up, then quarter turns seen from above.
  *
@@ -8,8 +9,8 @@ import boldsatchel.quantity.Label;
  * @param quarterTurns anticlockwise, 0 to 3
  */
 public record Orientation(
-@Label(value = "top face up is", absent = 5) Face up,
-@Label("quarter turns") int quarterTurns) {
+        @Label(value = "top face up is", absent = 5) Face up,
+        @Label("quarter turns") int quarterTurns) {
 
     /** As the part is drawn on the shelf. */
     public static final Orientation AS_DRAWN = new Orientation(Face.TOP, 0);

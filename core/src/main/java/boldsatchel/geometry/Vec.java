@@ -1,7 +1,8 @@
 package boldsatchel.geometry;
 
-import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
+
 /**
  * A point or a displacement in a frame of a part or a shell.
  *
@@ -10,9 +11,13 @@ import boldsatchel.quantity.Label;
  * @param z up, mm
  */
 public record Vec(
-@Label(value = "from the left", in = Quantity.LENGTH) double x,
-@Label(value = "from the front", in = Quantity.LENGTH) double y,
-@Label(value = "from below", in = Quantity.LENGTH) double z) {
+        @Label(value = "from the left", in = Quantity.LENGTH)
+        double x,
+
+        @Label(value = "from the front", in = Quantity.LENGTH)
+        double y,
+
+        @Label(value = "from below", in = Quantity.LENGTH) double z) {
 
     /** Sum. */
     public Vec plus(Vec other) {

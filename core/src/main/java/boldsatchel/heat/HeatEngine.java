@@ -1,8 +1,8 @@
 package boldsatchel.heat;
 
-import boldsatchel.machine.Build;
-import boldsatchel.geometry.Face;
 import boldsatchel.fit.FitResult;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Build;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;

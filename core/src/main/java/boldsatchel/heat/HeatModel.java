@@ -1,14 +1,14 @@
 package boldsatchel.heat;
 
+import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
-import boldsatchel.machine.Build;
 import boldsatchel.geometry.Face;
+import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
-import boldsatchel.fit.Placed;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
@@ -32,10 +32,9 @@ final class HeatModel {
      * @param convection factor on all of it: correlations scatter about a fifth around measurements (Incropera and DeWitt, ch. 9)
      */
     private record Doubt(@Label("convection") Figure convection) {
-        static final Input INPUT = new Input(
-                "the model", "the model", Doubt.class, "convection", new Figure(1, 0.2, Basis.GUESS));
+        static final Input INPUT =
+                new Input("the model", "the model", Doubt.class, "convection", new Figure(1, 0.2, Basis.GUESS));
     }
-
 
     /** Cells live longest below this, °C, when the maker says nothing: usual limit for discharging lithium cells. */
     private static final double CELLS_LIMIT_C = 60;
@@ -271,12 +270,13 @@ final class HeatModel {
     }
 
     private void toAir(Placed placed, Room room, int node, Optional<Facet.Thermal> thermal) {
-        boolean moving = room.fanFlowM3s > 0 && thermal.flatMap(Facet.Thermal::fanKW).isPresent();
-        Optional<Figure> given = moving
-                ? thermal.flatMap(Facet.Thermal::fanKW)
-                : thermal.flatMap(Facet.Thermal::stillKW);
+        boolean moving =
+                room.fanFlowM3s > 0 && thermal.flatMap(Facet.Thermal::fanKW).isPresent();
+        Optional<Figure> given =
+                moving ? thermal.flatMap(Facet.Thermal::fanKW) : thermal.flatMap(Facet.Thermal::stillKW);
         if (given.isPresent()) {
-            double ohms = reading.of(placed.part().input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", given.get()));
+            double ohms =
+                    reading.of(placed.part().input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", given.get()));
             network.link(new Link.Fixed(node, room.air, 1 / Math.max(1e-3, ohms)));
             return;
         }
@@ -313,7 +313,8 @@ final class HeatModel {
 
     /** Wires run in the base; what they lose warms its air. */
     private void wiresWarmTheAir() {
-        build.casing().hinge()
+        build.casing()
+                .hinge()
                 .map(h -> rooms.get(h.baseShell()))
                 .or(() -> rooms.values().stream().findFirst())
                 .ifPresent(room -> network.heat(room.air, power.wireHeatW()));

@@ -1,10 +1,10 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
-import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,13 +20,19 @@ import java.util.Optional;
  * @param centreOfMass if it is not the middle of the box
  */
 public record Body(
-@Label(value = "width", in = Quantity.LENGTH, absent = 10) Figure widthMm,
-@Label(value = "depth", in = Quantity.LENGTH, absent = 10) Figure depthMm,
-@Label(value = "height", in = Quantity.LENGTH, absent = 10) Figure heightMm,
-@Label("solids") List<Box> solids,
-@Label("rooms to keep free") List<Zone> zones,
-@Label("sockets") List<Port> ports,
-@Label("centre of mass") Optional<Vec> centreOfMass) {
+        @Label(value = "width", in = Quantity.LENGTH, absent = 10)
+        Figure widthMm,
+
+        @Label(value = "depth", in = Quantity.LENGTH, absent = 10)
+        Figure depthMm,
+
+        @Label(value = "height", in = Quantity.LENGTH, absent = 10)
+        Figure heightMm,
+
+        @Label("solids") List<Box> solids,
+        @Label("rooms to keep free") List<Zone> zones,
+        @Label("sockets") List<Port> ports,
+        @Label("centre of mass") Optional<Vec> centreOfMass) {
 
     /** Copies the lists; sizes must be positive. */
     public Body {

@@ -1,7 +1,7 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,11 +15,11 @@ import java.util.Optional;
  * @param profiles ways of use; the first is the one verdicts are about
  */
 public record Brief(
-@Label("purpose") String purpose,
-@Label("currency") String currency,
-@Label("limits") Limits limits,
-@Label("surroundings") Surroundings surroundings,
-@Label(value = "use profiles", absent = 1) List<UseProfile> profiles) {
+        @Label("purpose") String purpose,
+        @Label("currency") String currency,
+        @Label("limits") Limits limits,
+        @Label("surroundings") Surroundings surroundings,
+        @Label(value = "use profiles", absent = 1) List<UseProfile> profiles) {
 
     /**
      * The limits.
@@ -35,15 +35,32 @@ public record Brief(
      * @param heatMarginK least distance from any temperature limit
      */
     public record Limits(
-@Label(value = "Runs at least", in = Quantity.TIME) Optional<Double> hours,
-@Label(value = "Weighs at most", in = Quantity.MASS) Optional<Double> massG,
-@Label(value = "Costs at most", in = Quantity.MONEY) Optional<Double> money,
-@Label(value = "Width at most", in = Quantity.LENGTH) Optional<Double> widthMm,
-@Label(value = "Depth at most", in = Quantity.LENGTH) Optional<Double> depthMm,
-@Label(value = "Height closed at most", in = Quantity.LENGTH) Optional<Double> heightMm,
-@Label(value = "Gap between parts", in = Quantity.LENGTH, absent = 0.8) double gapMm,
-@Label(value = "Bears a tilt of", in = Quantity.ANGLE, absent = 10) double tipMarginDeg,
-@Label(value = "Stays below limits by", in = Quantity.TEMPERATURE_DIFFERENCE, absent = 5) double heatMarginK) {
+            @Label(value = "Runs at least", in = Quantity.TIME)
+            Optional<Double> hours,
+
+            @Label(value = "Weighs at most", in = Quantity.MASS)
+            Optional<Double> massG,
+
+            @Label(value = "Costs at most", in = Quantity.MONEY)
+            Optional<Double> money,
+
+            @Label(value = "Width at most", in = Quantity.LENGTH)
+            Optional<Double> widthMm,
+
+            @Label(value = "Depth at most", in = Quantity.LENGTH)
+            Optional<Double> depthMm,
+
+            @Label(value = "Height closed at most", in = Quantity.LENGTH)
+            Optional<Double> heightMm,
+
+            @Label(value = "Gap between parts", in = Quantity.LENGTH, absent = 0.8)
+            double gapMm,
+
+            @Label(value = "Bears a tilt of", in = Quantity.ANGLE, absent = 10)
+            double tipMarginDeg,
+
+            @Label(value = "Stays below limits by", in = Quantity.TEMPERATURE_DIFFERENCE, absent = 5)
+            double heatMarginK) {
 
         /** No limits but the usual care: 0.8 mm gaps, 10° before tipping, 5 K before too hot. */
         public static Limits usual() {
@@ -69,10 +86,14 @@ public record Brief(
      * @param onTable whether the underside gives off no heat
      */
     public record Surroundings(
-@Label(value = "Air around it", in = Quantity.TEMPERATURE, absent = 25) double ambientC,
-@Label(value = "Cells at first", in = Quantity.TEMPERATURE, absent = 25) double packC,
-@Label("held in the hands for minutes") boolean inHands,
-@Label(value = "stands on a table", absent = 1) boolean onTable) {}
+            @Label(value = "Air around it", in = Quantity.TEMPERATURE, absent = 25)
+            double ambientC,
+
+            @Label(value = "Cells at first", in = Quantity.TEMPERATURE, absent = 25)
+            double packC,
+
+            @Label("held in the hands for minutes") boolean inHands,
+            @Label(value = "stands on a table", absent = 1) boolean onTable) {}
 
     /** Copies the list; at least one profile is needed. */
     public Brief {

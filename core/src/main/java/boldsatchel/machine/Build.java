@@ -19,15 +19,15 @@ import java.util.stream.Stream;
  * @param journal the builder's notes
  */
 public record Build(
-@Label("name") String name,
-@Label("variant") String variant,
-@Label("brief") Brief brief,
-@Label("parts") Parts parts,
-@Label("case") Casing casing,
-@Label("layout") Layout layout,
-@Label("wiring") Wiring wiring,
-@Label("cooling") Cooling cooling,
-@Label("journal") Journal journal) {
+        @Label("name") String name,
+        @Label("variant") String variant,
+        @Label("brief") Brief brief,
+        @Label("parts") Parts parts,
+        @Label("case") Casing casing,
+        @Label("layout") Layout layout,
+        @Label("wiring") Wiring wiring,
+        @Label("cooling") Cooling cooling,
+        @Label("journal") Journal journal) {
 
     /** A build with nothing in it. */
     public static Build empty(String name) {

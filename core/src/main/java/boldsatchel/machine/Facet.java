@@ -1,9 +1,9 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
 import boldsatchel.geometry.Box;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 import java.util.List;
 import java.util.Optional;
 
@@ -39,17 +39,37 @@ public sealed interface Facet {
      * @param backlightW at full brightness; zero when there is none
      */
     record DrawsPower(
-@Label(value = "works from", in = Quantity.VOLTAGE, absent = 4.75) double lowV,
-@Label(value = "figures hold at", in = Quantity.VOLTAGE, absent = 5) double nominalV,
-@Label(value = "bears up to", in = Quantity.VOLTAGE, absent = 5.25) double highV,
-@Label("current follows voltage as") LoadKind kind,
-@Label(value = "power when off", in = Quantity.POWER) Figure offW,
-@Label(value = "asleep power", in = Quantity.POWER) Figure sleepW,
-@Label(value = "idle power", in = Quantity.POWER) Figure idleW,
-@Label(value = "busy power", in = Quantity.POWER) Figure busyW,
-@Label(value = "start power", in = Quantity.POWER) Figure startW,
-@Label(value = "start lasts", in = Quantity.SHORT_TIME, absent = 3) Figure startSeconds,
-@Label(value = "backlight power", in = Quantity.POWER) Figure backlightW)
+            @Label(value = "works from", in = Quantity.VOLTAGE, absent = 4.75)
+            double lowV,
+
+            @Label(value = "figures hold at", in = Quantity.VOLTAGE, absent = 5)
+            double nominalV,
+
+            @Label(value = "bears up to", in = Quantity.VOLTAGE, absent = 5.25)
+            double highV,
+
+            @Label("current follows voltage as") LoadKind kind,
+
+            @Label(value = "power when off", in = Quantity.POWER)
+            Figure offW,
+
+            @Label(value = "asleep power", in = Quantity.POWER)
+            Figure sleepW,
+
+            @Label(value = "idle power", in = Quantity.POWER)
+            Figure idleW,
+
+            @Label(value = "busy power", in = Quantity.POWER)
+            Figure busyW,
+
+            @Label(value = "start power", in = Quantity.POWER)
+            Figure startW,
+
+            @Label(value = "start lasts", in = Quantity.SHORT_TIME, absent = 3)
+            Figure startSeconds,
+
+            @Label(value = "backlight power", in = Quantity.POWER)
+            Figure backlightW)
             implements Facet {
 
         /** The figure for a mode, without the backlight. */
@@ -109,18 +129,35 @@ public sealed interface Facet {
      * @param health remaining share of the capacity, 0 to 1
      */
     record Cells(
-@Label("chemistry") Chemistry chemistry,
-@Label(value = "cells in series", absent = 1) int series,
-@Label(value = "cells in parallel", absent = 1) int parallel,
-@Label(value = "cell capacity", in = Quantity.CHARGE, absent = 3) Figure capacityAh,
-@Label(value = "cell nominal voltage", in = Quantity.VOLTAGE, absent = 3.6) double nominalV,
-@Label(value = "cell resistance", in = Quantity.RESISTANCE, absent = 0.04) Figure cellOhms,
-@Label(value = "pack resistance", in = Quantity.RESISTANCE, absent = 0.02) Figure packOhms,
-@Label(value = "cell cut-off", in = Quantity.VOLTAGE, absent = 3) double cutoffV,
-@Label(value = "most discharge current", in = Quantity.CURRENT, absent = 5) double maxDischargeA,
-@Label(value = "protection trips at", in = Quantity.CURRENT, absent = 10) double tripA,
-@Label("switches itself off when empty") boolean ownCutoff,
-@Label(value = "health", in = Quantity.SHARE, absent = 1) Figure health)
+            @Label("chemistry") Chemistry chemistry,
+            @Label(value = "cells in series", absent = 1) int series,
+            @Label(value = "cells in parallel", absent = 1) int parallel,
+
+            @Label(value = "cell capacity", in = Quantity.CHARGE, absent = 3)
+            Figure capacityAh,
+
+            @Label(value = "cell nominal voltage", in = Quantity.VOLTAGE, absent = 3.6)
+            double nominalV,
+
+            @Label(value = "cell resistance", in = Quantity.RESISTANCE, absent = 0.04)
+            Figure cellOhms,
+
+            @Label(value = "pack resistance", in = Quantity.RESISTANCE, absent = 0.02)
+            Figure packOhms,
+
+            @Label(value = "cell cut-off", in = Quantity.VOLTAGE, absent = 3)
+            double cutoffV,
+
+            @Label(value = "most discharge current", in = Quantity.CURRENT, absent = 5)
+            double maxDischargeA,
+
+            @Label(value = "protection trips at", in = Quantity.CURRENT, absent = 10)
+            double tripA,
+
+            @Label("switches itself off when empty") boolean ownCutoff,
+
+            @Label(value = "health", in = Quantity.SHARE, absent = 1)
+            Figure health)
             implements Facet {
 
         /** Refuses packs without cells. */
@@ -147,12 +184,23 @@ public sealed interface Facet {
      * @param shutOffA switches itself off below this current
      */
     record PowerBank(
-@Label(value = "rated energy", in = Quantity.ENERGY, absent = 37) Figure ratedWh,
-@Label(value = "efficiency", in = Quantity.SHARE, absent = 0.87) Figure efficiency,
-@Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5) double outV,
-@Label(value = "most output current", in = Quantity.CURRENT, absent = 3) double outA,
-@Label(value = "output resistance", in = Quantity.RESISTANCE, absent = 0.05) Figure outOhms,
-@Label(value = "switches off below", in = Quantity.CURRENT) double shutOffA)
+            @Label(value = "rated energy", in = Quantity.ENERGY, absent = 37)
+            Figure ratedWh,
+
+            @Label(value = "efficiency", in = Quantity.SHARE, absent = 0.87)
+            Figure efficiency,
+
+            @Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5)
+            double outV,
+
+            @Label(value = "most output current", in = Quantity.CURRENT, absent = 3)
+            double outA,
+
+            @Label(value = "output resistance", in = Quantity.RESISTANCE, absent = 0.05)
+            Figure outOhms,
+
+            @Label(value = "switches off below", in = Quantity.CURRENT)
+            double shutOffA)
             implements Facet {
         /** The same bank with another figure for its energy. */
         public PowerBank rated(Figure newRatedWh) {
@@ -184,9 +232,12 @@ public sealed interface Facet {
      * @param maxChargeA most charge current of the whole pack
      */
     record Manages(
-@Label("balances its cells") boolean balances,
-@Label("tells the computer its level") boolean reports,
-@Label(value = "most charge current", in = Quantity.CURRENT, absent = 1) double maxChargeA) implements Facet {
+            @Label("balances its cells") boolean balances,
+            @Label("tells the computer its level") boolean reports,
+
+            @Label(value = "most charge current", in = Quantity.CURRENT, absent = 1)
+            double maxChargeA)
+            implements Facet {
         /** Charge current usual where the maker gives none, as a share of the capacity an hour; a guess. */
         public static final double USUAL_CHARGE_PER_HOUR = 0.5;
     }
@@ -198,8 +249,11 @@ public sealed interface Facet {
      * @param amps the most at that voltage
      */
     record Offer(
-@Label(value = "voltage", in = Quantity.VOLTAGE, absent = 5) double volts,
-@Label(value = "most current", in = Quantity.CURRENT, absent = 3) double amps) {
+            @Label(value = "voltage", in = Quantity.VOLTAGE, absent = 5)
+            double volts,
+
+            @Label(value = "most current", in = Quantity.CURRENT, absent = 3)
+            double amps) {
         /** Most power, W. */
         public double watts() {
             return volts * amps;
@@ -211,8 +265,7 @@ public sealed interface Facet {
      *
      * @param offers what can be had, the one in use among them
      */
-    record Offers(
-@Label("can be asked for") List<Offer> offers) implements Facet {
+    record Offers(@Label("can be asked for") List<Offer> offers) implements Facet {
         /** Copies the list. */
         public Offers {
             offers = List.copyOf(offers);
@@ -227,9 +280,15 @@ public sealed interface Facet {
      * @param outOhms fall of the output with current
      */
     record Adapter(
-@Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5) double outV,
-@Label(value = "most output current", in = Quantity.CURRENT, absent = 3) double outA,
-@Label(value = "output resistance", in = Quantity.RESISTANCE, absent = 0.05) Figure outOhms) implements Facet {}
+            @Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5)
+            double outV,
+
+            @Label(value = "most output current", in = Quantity.CURRENT, absent = 3)
+            double outA,
+
+            @Label(value = "output resistance", in = Quantity.RESISTANCE, absent = 0.05)
+            Figure outOhms)
+            implements Facet {}
 
     /** Stands beside the machine rather than in it: a charging dock. It needs no place and is not carried. */
     record StaysBeside() implements Facet {}
@@ -242,9 +301,15 @@ public sealed interface Facet {
      * @param gapSeconds how long its output is away when the charger is plugged in or out; 0 for none
      */
     record Recharges(
-@Label(value = "charge power", in = Quantity.POWER, absent = 15) Figure watts,
-@Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.85) Figure efficiency,
-@Label(value = "output gap when plugged", in = Quantity.SHORT_TIME) Figure gapSeconds) implements Facet {}
+            @Label(value = "charge power", in = Quantity.POWER, absent = 15)
+            Figure watts,
+
+            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.85)
+            Figure efficiency,
+
+            @Label(value = "output gap when plugged", in = Quantity.SHORT_TIME)
+            Figure gapSeconds)
+            implements Facet {}
 
     /**
      * Charges a pack: constant current, then constant voltage.
@@ -259,14 +324,25 @@ public sealed interface Facet {
      * @param backA current it takes from the pack when nothing is plugged in
      */
     record Charges(
-@Label("made for") Chemistry chemistry,
-@Label(value = "cells in series", absent = 1) int series,
-@Label(value = "charge current", in = Quantity.CURRENT, absent = 1) Figure amps,
-@Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.88) Figure efficiency,
-@Label("linear: burns the difference") boolean linear,
-@Label(value = "input from", in = Quantity.VOLTAGE, absent = 4.5) double lowV,
-@Label(value = "input up to", in = Quantity.VOLTAGE, absent = 6) double highV,
-@Label(value = "taken back unplugged", in = Quantity.CURRENT) Figure backA)
+            @Label("made for") Chemistry chemistry,
+            @Label(value = "cells in series", absent = 1) int series,
+
+            @Label(value = "charge current", in = Quantity.CURRENT, absent = 1)
+            Figure amps,
+
+            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.88)
+            Figure efficiency,
+
+            @Label("linear: burns the difference") boolean linear,
+
+            @Label(value = "input from", in = Quantity.VOLTAGE, absent = 4.5)
+            double lowV,
+
+            @Label(value = "input up to", in = Quantity.VOLTAGE, absent = 6)
+            double highV,
+
+            @Label(value = "taken back unplugged", in = Quantity.CURRENT)
+            Figure backA)
             implements Facet {}
 
     /**
@@ -276,8 +352,11 @@ public sealed interface Facet {
      * @param ohms its resistance in the current's way
      */
     record ShowsLevel(
-@Label("tells the computer") boolean toComputer,
-@Label(value = "resistance", in = Quantity.RESISTANCE) Figure ohms) implements Facet {}
+            @Label("tells the computer") boolean toComputer,
+
+            @Label(value = "resistance", in = Quantity.RESISTANCE)
+            Figure ohms)
+            implements Facet {}
 
     /**
      * Takes energy for each new picture and hardly any between: a paper-like panel.
@@ -286,8 +365,12 @@ public sealed interface Facet {
      * @param mostPerMinute refreshes it can do
      */
     record Refreshes(
-@Label(value = "energy a refresh", in = Quantity.PULSE, absent = 1) Figure joules,
-@Label(value = "refreshes a minute at most", absent = 60) double mostPerMinute) implements Facet {}
+            @Label(value = "energy a refresh", in = Quantity.PULSE, absent = 1)
+            Figure joules,
+
+            @Label(value = "refreshes a minute at most", absent = 60)
+            double mostPerMinute)
+            implements Facet {}
 
     /**
      * A converter that can be told to be off; its output is dead then. One without this facet never switches off.
@@ -295,7 +378,8 @@ public sealed interface Facet {
      * @param offW what leaks through it then
      */
     record SwitchesOff(
-@Label(value = "leakage when off", in = Quantity.POWER) Figure offW) implements Facet {}
+            @Label(value = "leakage when off", in = Quantity.POWER)
+            Figure offW) implements Facet {}
 
     /**
      * How well a converter holds its set voltage.
@@ -303,7 +387,8 @@ public sealed interface Facet {
      * @param tolerance share of the set voltage, up and down
      */
     record Holds(
-@Label(value = "holds its voltage within", in = Quantity.SHARE, absent = 0.02) double tolerance) implements Facet {}
+            @Label(value = "holds its voltage within", in = Quantity.SHARE, absent = 0.02)
+            double tolerance) implements Facet {}
 
     /** Kinds of converter. */
     enum ConverterKind {
@@ -344,16 +429,34 @@ public sealed interface Facet {
      * @param noLoadV output before any load settles it
      */
     record Converts(
-@Label("kind") ConverterKind kind,
-@Label(value = "output voltage", in = Quantity.VOLTAGE, absent = 5) double outV,
-@Label(value = "quiet power", in = Quantity.POWER, absent = 0.1) Figure quietW,
-@Label(value = "loss voltage", in = Quantity.VOLTAGE, absent = 0.08) Figure dropV,
-@Label(value = "loss resistance", in = Quantity.RESISTANCE, absent = 0.04) Figure lossOhms,
-@Label(value = "current limit", in = Quantity.CURRENT, absent = 3) double limitA,
-@Label(value = "dropout", in = Quantity.VOLTAGE, absent = 0.4) double dropoutV,
-@Label(value = "input from", in = Quantity.VOLTAGE, absent = 3) double lowV,
-@Label(value = "input up to", in = Quantity.VOLTAGE, absent = 24) double highV,
-@Label(value = "output without load", in = Quantity.VOLTAGE, absent = 5) double noLoadV)
+            @Label("kind") ConverterKind kind,
+
+            @Label(value = "output voltage", in = Quantity.VOLTAGE, absent = 5)
+            double outV,
+
+            @Label(value = "quiet power", in = Quantity.POWER, absent = 0.1)
+            Figure quietW,
+
+            @Label(value = "loss voltage", in = Quantity.VOLTAGE, absent = 0.08)
+            Figure dropV,
+
+            @Label(value = "loss resistance", in = Quantity.RESISTANCE, absent = 0.04)
+            Figure lossOhms,
+
+            @Label(value = "current limit", in = Quantity.CURRENT, absent = 3)
+            double limitA,
+
+            @Label(value = "dropout", in = Quantity.VOLTAGE, absent = 0.4)
+            double dropoutV,
+
+            @Label(value = "input from", in = Quantity.VOLTAGE, absent = 3)
+            double lowV,
+
+            @Label(value = "input up to", in = Quantity.VOLTAGE, absent = 24)
+            double highV,
+
+            @Label(value = "output without load", in = Quantity.VOLTAGE, absent = 5)
+            double noLoadV)
             implements Facet {}
 
     /**
@@ -364,9 +467,15 @@ public sealed interface Facet {
      * @param fanKW the same with moving air
      */
     record Thermal(
-@Label(value = "may reach", in = Quantity.TEMPERATURE, absent = 85) double limitC,
-@Label(value = "to still air", in = Quantity.THERMAL_RESISTANCE) Optional<Figure> stillKW,
-@Label(value = "to moving air", in = Quantity.THERMAL_RESISTANCE) Optional<Figure> fanKW) implements Facet {}
+            @Label(value = "may reach", in = Quantity.TEMPERATURE, absent = 85)
+            double limitC,
+
+            @Label(value = "to still air", in = Quantity.THERMAL_RESISTANCE)
+            Optional<Figure> stillKW,
+
+            @Label(value = "to moving air", in = Quantity.THERMAL_RESISTANCE)
+            Optional<Figure> fanKW)
+            implements Facet {}
 
     /**
      * Moves air.
@@ -375,8 +484,12 @@ public sealed interface Facet {
      * @param shutOffPa pressure at no flow
      */
     record MovesAir(
-@Label(value = "free flow", in = Quantity.AIR_FLOW, absent = 2) Figure freeLs,
-@Label(value = "shut-off pressure", in = Quantity.PRESSURE, absent = 20) Figure shutOffPa) implements Facet {}
+            @Label(value = "free flow", in = Quantity.AIR_FLOW, absent = 2)
+            Figure freeLs,
+
+            @Label(value = "shut-off pressure", in = Quantity.PRESSURE, absent = 20)
+            Figure shutOffPa)
+            implements Facet {}
 
     /**
      * Shows a picture.
@@ -386,9 +499,10 @@ public sealed interface Facet {
      * @param picture its visible rectangle in the part's frame, on the top face
      */
     record ShowsPicture(
-@Label(value = "pixels across", absent = 1280) int widthPx,
-@Label(value = "pixels down", absent = 800) int heightPx,
-@Label("visible rectangle") Box picture) implements Facet {}
+            @Label(value = "pixels across", absent = 1280) int widthPx,
+            @Label(value = "pixels down", absent = 800) int heightPx,
+            @Label("visible rectangle") Box picture)
+            implements Facet {}
 
     /** Sends or receives; metal around it matters. */
     record Radiates() implements Facet {}

@@ -1,10 +1,10 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
 import boldsatchel.geometry.Face;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 
 /**
  * A way for heat from a part to a wall: pad, spreader or heat pipe.
@@ -15,10 +15,13 @@ import boldsatchel.quantity.Input;
  * @param note what it is
  */
 public record HeatPath(
-@Label(value = "part", needed = true) String part,
-@Label("wall") Face wall,
-@Label(value = "thermal resistance", in = Quantity.THERMAL_RESISTANCE, absent = 1) Figure ohmsKW,
-@Label("note") String note) {
+        @Label(value = "part", needed = true) String part,
+        @Label("wall") Face wall,
+
+        @Label(value = "thermal resistance", in = Quantity.THERMAL_RESISTANCE, absent = 1)
+        Figure ohmsKW,
+
+        @Label("note") String note) {
 
     /** Its resistance as an input of a result. */
     public Input input() {

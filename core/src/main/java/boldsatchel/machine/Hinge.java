@@ -1,10 +1,10 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
-import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 
 /**
  * Joins a lid to a base about an axis along x. The lid's frame is that of the lid laid open flat, 180° behind the base.
@@ -20,15 +20,29 @@ import boldsatchel.quantity.Figure;
  * @param frictionNm friction torque of all hinges together
  */
 public record Hinge(
-@Label(value = "base", needed = true) String baseShell,
-@Label(value = "lid", needed = true) String lidShell,
-@Label(value = "axis in the base, from the front", in = Quantity.LENGTH) double axisYMm,
-@Label(value = "axis in the base, from below", in = Quantity.LENGTH) double axisZMm,
-@Label(value = "axis in the lid, from its hinge side", in = Quantity.LENGTH) double lidAxisYMm,
-@Label(value = "axis in the lid, from its outside", in = Quantity.LENGTH) double lidAxisZMm,
-@Label(value = "opens to", in = Quantity.ANGLE, absent = 135) double maxAngleDeg,
-@Label(value = "used at", in = Quantity.ANGLE, absent = 110) double useAngleDeg,
-@Label(value = "friction torque", in = Quantity.TORQUE, absent = 0.5) Figure frictionNm) {
+        @Label(value = "base", needed = true) String baseShell,
+        @Label(value = "lid", needed = true) String lidShell,
+
+        @Label(value = "axis in the base, from the front", in = Quantity.LENGTH)
+        double axisYMm,
+
+        @Label(value = "axis in the base, from below", in = Quantity.LENGTH)
+        double axisZMm,
+
+        @Label(value = "axis in the lid, from its hinge side", in = Quantity.LENGTH)
+        double lidAxisYMm,
+
+        @Label(value = "axis in the lid, from its outside", in = Quantity.LENGTH)
+        double lidAxisZMm,
+
+        @Label(value = "opens to", in = Quantity.ANGLE, absent = 135)
+        double maxAngleDeg,
+
+        @Label(value = "used at", in = Quantity.ANGLE, absent = 110)
+        double useAngleDeg,
+
+        @Label(value = "friction torque", in = Quantity.TORQUE, absent = 0.5)
+        Figure frictionNm) {
 
     /**
      * A point of the lid in the base's frame.

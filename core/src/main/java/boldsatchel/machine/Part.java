@@ -1,10 +1,10 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,16 +24,16 @@ import java.util.Optional;
  * @param origin id of the shelf entry it came from: parts of one origin share the errors of its data sheet
  */
 public record Part(
-@Label(value = "id", needed = true) String id,
-@Label("name") String name,
-@Label("family") Family family,
-@Label("note") String note,
-@Label(value = "mass", in = Quantity.MASS) Figure massG,
-@Label(value = "price", in = Quantity.MONEY) Figure price,
-@Label("to be had") Standing standing,
-@Label("body") Body body,
-@Label("what it does") List<Facet> facets,
-@Label("shelf entry") Optional<String> origin) {
+        @Label(value = "id", needed = true) String id,
+        @Label("name") String name,
+        @Label("family") Family family,
+        @Label("note") String note,
+        @Label(value = "mass", in = Quantity.MASS) Figure massG,
+        @Label(value = "price", in = Quantity.MONEY) Figure price,
+        @Label("to be had") Standing standing,
+        @Label("body") Body body,
+        @Label("what it does") List<Facet> facets,
+        @Label("shelf entry") Optional<String> origin) {
 
     /** How a part is to be had. */
     public enum Standing {

@@ -1,9 +1,9 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Label;
-import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
+import boldsatchel.quantity.Label;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -17,11 +17,11 @@ import java.util.TreeSet;
  * @param touches ids of parts it is meant to touch: stuck, screwed or plugged to them
  */
 public record Placement(
-@Label(value = "part", needed = true) String part,
-@Label(value = "shell", needed = true) String shell,
-@Label("low corner") Vec at,
-@Label("turned") Orientation orientation,
-@Label("meant to touch") Set<String> touches) {
+        @Label(value = "part", needed = true) String part,
+        @Label(value = "shell", needed = true) String shell,
+        @Label("low corner") Vec at,
+        @Label("turned") Orientation orientation,
+        @Label("meant to touch") Set<String> touches) {
 
     /** Copies the set, in a stable order. */
     public Placement {

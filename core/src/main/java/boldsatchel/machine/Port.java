@@ -1,9 +1,9 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Label;
-import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
+import boldsatchel.quantity.Label;
 
 /**
  * A socket of a part.
@@ -15,11 +15,11 @@ import boldsatchel.geometry.Face;
  * @param use what this build does with it
  */
 public record Port(
-@Label("name") String name,
-@Label("connector") Connector connector,
-@Label("opens on the") Face face,
-@Label("centre of its mouth") Vec at,
-@Label("use") Use use) {
+        @Label("name") String name,
+        @Label("connector") Connector connector,
+        @Label("opens on the") Face face,
+        @Label("centre of its mouth") Vec at,
+        @Label("use") Use use) {
 
     /** What a build does with a socket. */
     public enum Use {

@@ -1,8 +1,8 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,9 +18,9 @@ import java.util.stream.Stream;
  * @param feeds the rungs behind it
  */
 public record Rung(
-@Label(value = "id", needed = true) String id,
-@Label(value = "what it is", needed = true) Stage stage,
-@Label("feeds") List<Rung> feeds) {
+        @Label(value = "id", needed = true) String id,
+        @Label(value = "what it is", needed = true) Stage stage,
+        @Label("feeds") List<Rung> feeds) {
 
     /** What a rung is. */
     public sealed interface Stage {}
@@ -31,7 +31,7 @@ public record Rung(
      * @param part its id
      */
     public record OfPart(
-@Label(value = "part", needed = true) String part) implements Stage {}
+            @Label(value = "part", needed = true) String part) implements Stage {}
 
     /**
      * A pair of copper wires.
@@ -41,9 +41,13 @@ public record Rung(
      * @param finish colours and joints, once they are known
      */
     public record Wire(
-@Label(value = "gauge", absent = 24) int awg,
-@Label(value = "length, one way", in = Quantity.LENGTH, absent = 100) double lengthMm,
-@Label("colours and joints") Optional<Finish> finish) implements Stage {
+            @Label(value = "gauge", absent = 24) int awg,
+
+            @Label(value = "length, one way", in = Quantity.LENGTH, absent = 100)
+            double lengthMm,
+
+            @Label("colours and joints") Optional<Finish> finish)
+            implements Stage {
         /** A pair of wires of which nothing more is known. */
         public Wire(int awg, double lengthMm) {
             this(awg, lengthMm, Optional.empty());
@@ -63,9 +67,9 @@ public record Rung(
      * @param sleeved whether each joint is insulated and held against pull
      */
     public record Finish(
-@Label("plus") String plus,
-@Label("minus") String minus,
-@Label("joints sleeved and held") boolean sleeved) {
+            @Label("plus") String plus,
+            @Label("minus") String minus,
+            @Label("joints sleeved and held") boolean sleeved) {
         /** Red and black, sleeved. */
         public static final Finish USUAL = new Finish("red", "black", true);
 
@@ -125,9 +129,14 @@ public record Rung(
      * @param ratedA the most current it is made for
      */
     public record Contact(
-@Label("kind") ContactKind kind,
-@Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.01) Figure ohms,
-@Label(value = "rated for", in = Quantity.CURRENT, absent = 3) double ratedA) implements Stage {}
+            @Label("kind") ContactKind kind,
+
+            @Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.01)
+            Figure ohms,
+
+            @Label(value = "rated for", in = Quantity.CURRENT, absent = 3)
+            double ratedA)
+            implements Stage {}
 
     /**
      * A diode.
@@ -137,9 +146,15 @@ public record Rung(
      * @param ratedA the most current it is made for
      */
     public record Diode(
-@Label(value = "knee voltage", in = Quantity.VOLTAGE, absent = 0.3) Figure kneeV,
-@Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.04) Figure ohms,
-@Label(value = "rated for", in = Quantity.CURRENT, absent = 3) double ratedA) implements Stage {}
+            @Label(value = "knee voltage", in = Quantity.VOLTAGE, absent = 0.3)
+            Figure kneeV,
+
+            @Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.04)
+            Figure ohms,
+
+            @Label(value = "rated for", in = Quantity.CURRENT, absent = 3)
+            double ratedA)
+            implements Stage {}
 
     /**
      * A capacitor across a rail, which bridges a gap in the supply.
@@ -147,7 +162,8 @@ public record Rung(
      * @param farads its capacity
      */
     public record Capacitor(
-@Label(value = "capacity", in = Quantity.CAPACITANCE, absent = 0.001) Figure farads) implements Stage {}
+            @Label(value = "capacity", in = Quantity.CAPACITANCE, absent = 0.001)
+            Figure farads) implements Stage {}
 
     /**
      * Fills a store of the build from the supply it hangs on.
@@ -156,16 +172,15 @@ public record Rung(
      * @param store part that is filled
      */
     public record Charging(
-@Label("charger") Optional<String> charger,
-@Label(value = "fills", needed = true) String store) implements Stage {}
+            @Label("charger") Optional<String> charger,
+            @Label(value = "fills", needed = true) String store) implements Stage {}
 
     /**
      * Several sources on one rail. Each comes by its own row of rungs; a diode in the row keeps one source from feeding another.
      *
      * @param sources one row each, from the source down; no rung of a row feeds more than one other
      */
-    public record Join(
-@Label("sources") List<Rung> sources) implements Stage {
+    public record Join(@Label("sources") List<Rung> sources) implements Stage {
         /** Copies the list. */
         public Join {
             sources = List.copyOf(sources);

@@ -1,10 +1,10 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
 import boldsatchel.geometry.Box;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 import java.util.List;
 import java.util.Optional;
 
@@ -26,19 +26,28 @@ import java.util.Optional;
  * @param price in the currency of the brief
  */
 public record Shell(
-@Label(value = "id", needed = true) String id,
-@Label("name") String name,
-@Label(value = "inside width", in = Quantity.LENGTH, absent = 200) double widthMm,
-@Label(value = "inside depth", in = Quantity.LENGTH, absent = 120) double depthMm,
-@Label(value = "inside height", in = Quantity.LENGTH, absent = 30) double heightMm,
-@Label(value = "wall thickness", in = Quantity.LENGTH, absent = 2.5) Figure wallMm,
-@Label("material") Material material,
-@Label("made by") Making making,
-@Label("top left open") boolean openTop,
-@Label("ribs and bosses") List<Box> ribs,
-@Label("vents") List<Vent> vents,
-@Label(value = "weighed mass", in = Quantity.MASS) Optional<Figure> weighedG,
-@Label(value = "price", in = Quantity.MONEY) Figure price) {
+        @Label(value = "id", needed = true) String id,
+        @Label("name") String name,
+
+        @Label(value = "inside width", in = Quantity.LENGTH, absent = 200)
+        double widthMm,
+
+        @Label(value = "inside depth", in = Quantity.LENGTH, absent = 120)
+        double depthMm,
+
+        @Label(value = "inside height", in = Quantity.LENGTH, absent = 30)
+        double heightMm,
+
+        @Label(value = "wall thickness", in = Quantity.LENGTH, absent = 2.5)
+        Figure wallMm,
+
+        @Label("material") Material material,
+        @Label("made by") Making making,
+        @Label("top left open") boolean openTop,
+        @Label("ribs and bosses") List<Box> ribs,
+        @Label("vents") List<Vent> vents,
+        @Label(value = "weighed mass", in = Quantity.MASS) Optional<Figure> weighedG,
+        @Label(value = "price", in = Quantity.MONEY) Figure price) {
 
     /** How a shell comes to be. */
     public enum Making {

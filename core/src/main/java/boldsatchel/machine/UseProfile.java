@@ -1,8 +1,8 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,8 +14,8 @@ import java.util.Optional;
  * @param steps in their order, at least one
  */
 public record UseProfile(
-@Label("name") String name,
-@Label(value = "steps", absent = 1) List<Step> steps) {
+        @Label("name") String name,
+        @Label(value = "steps", absent = 1) List<Step> steps) {
 
     /**
      * One step.
@@ -28,12 +28,17 @@ public record UseProfile(
      * @param program what the computer runs, which says better than the mode what its board draws
      */
     public record Step(
-@Label("what is done") String name,
-@Label(value = "all parts are", absent = 3) Mode mode,
-@Label(value = "for", in = Quantity.MINUTES, absent = 60) double minutes,
-@Label(value = "screen", in = Quantity.SHARE, absent = 1) double brightness,
-@Label("refreshes a minute") Optional<Double> refreshesPerMinute,
-@Label("program") Optional<Program> program) {
+            @Label("what is done") String name,
+            @Label(value = "all parts are", absent = 3) Mode mode,
+
+            @Label(value = "for", in = Quantity.MINUTES, absent = 60)
+            double minutes,
+
+            @Label(value = "screen", in = Quantity.SHARE, absent = 1)
+            double brightness,
+
+            @Label("refreshes a minute") Optional<Double> refreshesPerMinute,
+            @Label("program") Optional<Program> program) {
         /** Refuses steps that take no time. */
         public Step {
             if (!(minutes > 0)) {
@@ -93,11 +98,17 @@ public record UseProfile(
      * @param watts of the whole board, if they were read; estimated from the loads otherwise
      */
     public record Program(
-@Label("name") String name,
-@Label("frames a second") double framesPerSecond,
-@Label(value = "processor load", in = Quantity.SHARE) double processor,
-@Label(value = "graphics load", in = Quantity.SHARE) double graphics,
-@Label(value = "board power", in = Quantity.POWER) Optional<Figure> watts) {
+            @Label("name") String name,
+            @Label("frames a second") double framesPerSecond,
+
+            @Label(value = "processor load", in = Quantity.SHARE)
+            double processor,
+
+            @Label(value = "graphics load", in = Quantity.SHARE)
+            double graphics,
+
+            @Label(value = "board power", in = Quantity.POWER)
+            Optional<Figure> watts) {
         /** Share of the way from idle to busy that the processor alone makes; a guess, as boards differ. */
         public static final double PROCESSOR_SHARE = 0.7;
 

@@ -1,9 +1,9 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Quantity;
-import boldsatchel.quantity.Label;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 
 /**
  * An opening in a wall for air.
@@ -14,10 +14,12 @@ import boldsatchel.geometry.Face;
  * @param openShare of that extent, 0 to 1
  */
 public record Vent(
-@Label("name") String name,
-@Label("wall") Face wall,
-@Label("extent") Box box,
-@Label(value = "open share", in = Quantity.SHARE, absent = 0.5) double openShare) {
+        @Label("name") String name,
+        @Label("wall") Face wall,
+        @Label("extent") Box box,
+
+        @Label(value = "open share", in = Quantity.SHARE, absent = 0.5)
+        double openShare) {
 
     /** Free area, mm². */
     public double areaMm2() {

@@ -1,7 +1,7 @@
 package boldsatchel.machine;
 
-import boldsatchel.quantity.Label;
 import boldsatchel.geometry.Box;
+import boldsatchel.quantity.Label;
 
 /**
  * Space around a part that must stay free.
@@ -9,9 +9,7 @@ import boldsatchel.geometry.Box;
  * @param kind why
  * @param box where, in the part's frame; may reach beyond the part
  */
-public record Zone(
-@Label("kind") Kind kind,
-@Label("box") Box box) {
+public record Zone(@Label("kind") Kind kind, @Label("box") Box box) {
 
     /** Why a zone must stay free. */
     public enum Kind {

@@ -1,11 +1,11 @@
 package boldsatchel.plan;
 
+import boldsatchel.edit.ChainEdits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.ChainEdits;
 import boldsatchel.power.Copper;
 import boldsatchel.power.Sizing;
 import boldsatchel.quantity.Figure;

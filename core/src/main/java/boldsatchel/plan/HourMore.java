@@ -1,14 +1,14 @@
 package boldsatchel.plan;
 
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
+import boldsatchel.edit.Packs;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.edit.Edit;
-import boldsatchel.edit.Edits;
-import boldsatchel.edit.Packs;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.power.Sizing;

@@ -1,13 +1,13 @@
 package boldsatchel.plan;
 
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Packs;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.Edit;
-import boldsatchel.edit.Packs;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
 import boldsatchel.shelf.Picks;
@@ -132,9 +132,11 @@ public final class Supplies {
     public static Optional<Suggestion> suggest(Build build) {
         return suggested(build)
                 .map(p -> new Suggestion(
-                        new Edit("suggest a chain", b -> suggested(b)
-                                .map(ChainPlanner.Planned::build)
-                                .orElse(b)),
+                        new Edit(
+                                "suggest a chain",
+                                b -> suggested(b)
+                                        .map(ChainPlanner.Planned::build)
+                                        .orElse(b)),
                         p.reasons()));
     }
 
@@ -186,7 +188,9 @@ public final class Supplies {
             return Optional.empty();
         }
         if (school == School.PRESENT) {
-            return build.wiring().chain().isEmpty() ? Optional.empty() : Optional.of(new ChainPlanner.Planned(build, List.of()));
+            return build.wiring().chain().isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(new ChainPlanner.Planned(build, List.of()));
         }
         Build bare = bare(build);
         return wish(bare, school).map(w -> ChainPlanner.plan(bare, w));

@@ -109,7 +109,13 @@ public final class Charge {
             return new Intake(c.linear(), c.lowV(), nominal, c.highV(), watts, amps);
         }));
         return by.or(() -> store.flatMap(p -> p.facet(Facet.Recharges.class)
-                .map(r -> new Intake(false, 4.5, 5, 21, reading.of(p.input(Facet.Recharges.class, "watts", r.watts())), Double.NaN))));
+                .map(r -> new Intake(
+                        false,
+                        4.5,
+                        5,
+                        21,
+                        reading.of(p.input(Facet.Recharges.class, "watts", r.watts())),
+                        Double.NaN))));
     }
 
     /** Every charging of a build. */

@@ -195,7 +195,8 @@ public final class Network {
             Optional<Store> bank = part.facet(Facet.PowerBank.class)
                     .map(b -> new Store.Bank(
                             b,
-                            read(part, Facet.PowerBank.class, "ratedWh", b.ratedWh()) * read(part, Facet.PowerBank.class, "efficiency", b.efficiency()),
+                            read(part, Facet.PowerBank.class, "ratedWh", b.ratedWh())
+                                    * read(part, Facet.PowerBank.class, "efficiency", b.efficiency()),
                             read(part, Facet.PowerBank.class, "outOhms", b.outOhms())));
             Optional<Store> mains = part.facet(Facet.Adapter.class)
                     .map(a -> new Store.Mains(a, read(part, Facet.Adapter.class, "outOhms", a.outOhms())));
@@ -289,7 +290,12 @@ public final class Network {
                     build.part(of.part())
                             .flatMap(p -> p.facet(Facet.ShowsLevel.class)
                                     .map(g -> new Node.Resistor(
-                                            rung.id(), 0, read(p, Facet.ShowsLevel.class, "ohms", g.ohms()), never, never, false)));
+                                            rung.id(),
+                                            0,
+                                            read(p, Facet.ShowsLevel.class, "ohms", g.ohms()),
+                                            never,
+                                            never,
+                                            false)));
                 case Rung.Capacitor c -> Optional.empty();
                 case Rung.Charging c -> Optional.empty();
                 case Rung.Join j -> Optional.empty();
@@ -309,7 +315,8 @@ public final class Network {
         private Node converter(Rung rung, Part part, Facet.Converts c, Demand demand) {
             Optional<Facet.SwitchesOff> off = part.facet(Facet.SwitchesOff.class);
             if (demand.mode() == Mode.OFF && off.isPresent()) {
-                double watts = read(part, Facet.SwitchesOff.class, "offW", off.get().offW());
+                double watts =
+                        read(part, Facet.SwitchesOff.class, "offW", off.get().offW());
                 return new Node.Load(rung.id(), LoadKind.POWER, c.lowV(), c.outV(), c.highV(), watts, false);
             }
             Node next = feeds(rung, demand);
@@ -339,7 +346,11 @@ public final class Network {
                         Math.min(demand.refreshesPerMinute(), refreshes.get().mostPerMinute());
                 watts += perMinute
                         / 60
-                        * read(part, Facet.Refreshes.class, "joules", refreshes.get().joules());
+                        * read(
+                                part,
+                                Facet.Refreshes.class,
+                                "joules",
+                                refreshes.get().joules());
             }
             Node load = new Node.Load(
                     rung.id(),
@@ -362,7 +373,8 @@ public final class Network {
             }
             Optional<Figure> known = program.get().watts();
             if (known.isPresent()) {
-                return reading.of(new Input(part.id(), program.get().name(), UseProfile.Program.class, "watts", known.get()));
+                return reading.of(
+                        new Input(part.id(), program.get().name(), UseProfile.Program.class, "watts", known.get()));
             }
             double idle = read(part, Facet.DrawsPower.class, "idleW", draws.idleW());
             return idle + program.get().effort() * (read(part, Facet.DrawsPower.class, "busyW", draws.busyW()) - idle);

@@ -1,10 +1,10 @@
 package boldsatchel.quantity;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -72,7 +72,8 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
      */
     public static Spread linear(double nominal, Map<Input, Double> slopes) {
         Map<Input, Double> effects = new LinkedHashMap<>();
-        slopes.forEach((input, slope) -> effects.put(input, slope * input.figure().sigma()));
+        slopes.forEach(
+                (input, slope) -> effects.put(input, slope * input.figure().sigma()));
         return ofEffects(nominal, effects);
     }
 

@@ -1,7 +1,7 @@
 package boldsatchel.report;
 
-import boldsatchel.machine.Build;
 import boldsatchel.format.BuildFormat;
+import boldsatchel.machine.Build;
 import boldsatchel.power.Charge;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.power.PowerResult;

@@ -1,10 +1,10 @@
 package boldsatchel.shelf;
 
+import boldsatchel.format.BuildFormat;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
-import boldsatchel.format.BuildFormat;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

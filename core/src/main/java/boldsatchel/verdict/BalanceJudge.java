@@ -128,8 +128,10 @@ final class BalanceJudge {
         if (build.casing().hinge().isPresent()) {
             remedies.add("Stop the lid at a smaller angle, or move the hinge forward");
         }
-        List<String> subjects =
-                build.casing().hinge().map(h -> List.of(h.lidShell(), h.baseShell())).orElse(List.of());
+        List<String> subjects = build.casing()
+                .hinge()
+                .map(h -> List.of(h.lidShell(), h.baseShell()))
+                .orElse(List.of());
         String lid = build.casing().hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
         String message = margin < 0
                 ? "It tips over by itself" + lid + " (" + degrees(margin) + ")."

@@ -4,13 +4,13 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.name;
 import static boldsatchel.verdict.Words.numbers;
 
+import boldsatchel.edit.ChainEdits;
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.ChainEdits;
-import boldsatchel.edit.Edit;
-import boldsatchel.edit.Edits;
 import boldsatchel.power.Charge;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Reading;

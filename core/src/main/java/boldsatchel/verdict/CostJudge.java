@@ -3,9 +3,9 @@ package boldsatchel.verdict;
 import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 
+import boldsatchel.cost.CostResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
-import boldsatchel.cost.CostResult;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,10 +1,10 @@
 package boldsatchel.verdict;
 
 import boldsatchel.balance.BalanceResult;
-import boldsatchel.machine.Build;
 import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.heat.HeatResult;
+import boldsatchel.machine.Build;
 import boldsatchel.power.PowerResult;
 import java.util.List;
 

@@ -2,13 +2,13 @@ package boldsatchel.verdict;
 
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.balance.BalanceResult;
-import boldsatchel.machine.Build;
 import boldsatchel.cost.CostEngine;
 import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.heat.HeatEngine;
 import boldsatchel.heat.HeatResult;
+import boldsatchel.machine.Build;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
 import java.util.ArrayList;

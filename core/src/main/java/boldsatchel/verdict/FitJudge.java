@@ -4,14 +4,14 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.name;
 import static boldsatchel.verdict.Words.numbers;
 
+import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Zone;
-import boldsatchel.fit.FitResult;
-import boldsatchel.fit.Placed;
 import boldsatchel.quantity.Spread;
 import java.util.List;
 import java.util.Optional;

@@ -3,10 +3,10 @@ package boldsatchel.verdict;
 import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 
+import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
-import boldsatchel.heat.HeatResult;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;

@@ -1,11 +1,11 @@
 package boldsatchel.verdict;
 
+import boldsatchel.edit.Edit;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.Edit;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;

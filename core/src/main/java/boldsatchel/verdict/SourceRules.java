@@ -4,14 +4,14 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 import static boldsatchel.verdict.Words.percent;
 
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Facet;
-import boldsatchel.machine.Part;
-import boldsatchel.machine.Rung;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.edit.Packs;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.power.Breach;
 import boldsatchel.power.CellCurve;
 import boldsatchel.power.OperatingPoint;

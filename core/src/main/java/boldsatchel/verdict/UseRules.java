@@ -4,10 +4,10 @@ import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 import static boldsatchel.verdict.Words.percent;
 
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Rung;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Rung;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.quantity.Reading;

@@ -3,11 +3,11 @@ package boldsatchel.verdict;
 import static boldsatchel.verdict.Words.n;
 import static boldsatchel.verdict.Words.numbers;
 
+import boldsatchel.edit.ChainEdits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.ChainEdits;
 import boldsatchel.power.CellCurve;
 import boldsatchel.power.Copper;
 import boldsatchel.power.Sizing;

@@ -1,23 +1,23 @@
 package boldsatchel.balance;
 
-import boldsatchel.machine.Layout;
-import boldsatchel.machine.Casing;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.part;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
-import boldsatchel.geometry.Orientation;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
-import boldsatchel.geometry.Vec;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -54,7 +54,10 @@ public class BalanceEngineTest {
     /** Base 240 × 160 × 25 mm of 900 g; lid 240 × 160 × 12 mm of 700 g, hinged along the back top edge. */
     private static Build laptop(double useAngle, double maxAngle, double friction) {
         return Build.empty("laptop")
-                .with(Casing.NONE.withShells(List.of(slab("base", 240, 160, 25, 900), slab("lid", 240, 160, 12, 700))).withHinge(Optional.of(new Hinge("base", "lid", 160, 25, 0, 12, maxAngle, useAngle, exact(friction)))));
+                .with(Casing.NONE
+                        .withShells(List.of(slab("base", 240, 160, 25, 900), slab("lid", 240, 160, 12, 700)))
+                        .withHinge(Optional.of(
+                                new Hinge("base", "lid", 160, 25, 0, 12, maxAngle, useAngle, exact(friction)))));
     }
 
     /**

@@ -3,10 +3,10 @@ package boldsatchel.drawing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.fit.Stack;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.fit.Stack;
 import boldsatchel.plan.Supplies;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Network;
@@ -42,8 +42,8 @@ public class DrawingsTest {
         all.add(PackDrawings.side(e));
         ChainResult chain = e.power().chains().getFirst();
         all.add(PowerDrawings.ladder(build, build.wiring().chain().getFirst(), chain.busiest(), ""));
-        Network network =
-                Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        Network network = Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
+                .orElseThrow();
         all.add(RunDrawings.discharge(
                 build,
                 chain,
@@ -55,7 +55,10 @@ public class DrawingsTest {
                 "pack", VoltTable.of(build, build.wiring().chain().getFirst()).orElseThrow()));
         e.power().charges().forEach(c -> all.add(RunDrawings.charge(c)));
         all.add(CoreSample.of(
-                build, Stack.at(build, e.fit(), build.casing().shells().getFirst().id(), 60, 60), 60, 60));
+                build,
+                Stack.at(build, e.fit(), build.casing().shells().getFirst().id(), 60, 60),
+                60,
+                60));
         return all;
     }
 

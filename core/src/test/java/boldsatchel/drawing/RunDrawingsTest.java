@@ -100,8 +100,7 @@ public class RunDrawingsTest {
                 .build();
         assertThat(words(discharge(mains, Optional.empty()))).contains("goes on for more than a year");
         Build cave = demo("cave-survey");
-        Build weak =
-                cave.with(boldsatchel.edit.Packs.with(cave.part("battery").orElseThrow(), 1, 1));
+        Build weak = cave.with(boldsatchel.edit.Packs.with(cave.part("battery").orElseThrow(), 1, 1));
         assertThat(words(discharge(weak, Optional.empty()))).anyMatch(w -> w.startsWith("does not run: "));
     }
 

@@ -9,6 +9,8 @@ import static boldsatchel.Samples.part;
 import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.edit.ChainEdits.Piece;
+import boldsatchel.edit.ChainEdits.Place;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Facet.Chemistry;
@@ -16,8 +18,6 @@ import boldsatchel.machine.Facet.ConverterKind;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.ChainEdits.Piece;
-import boldsatchel.edit.ChainEdits.Place;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

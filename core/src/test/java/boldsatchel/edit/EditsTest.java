@@ -1,6 +1,5 @@
 package boldsatchel.edit;
 
-import boldsatchel.machine.Cooling;
 import static boldsatchel.Samples.block;
 import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
@@ -8,13 +7,14 @@ import static boldsatchel.Samples.packed;
 import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Cooling;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Material;
-import boldsatchel.geometry.Orientation;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.geometry.Vec;
 import boldsatchel.shelf.Library;
 import java.util.List;
 import org.testng.annotations.Test;
@@ -85,7 +85,10 @@ public class EditsTest {
                 .isEqualTo(1);
         Build out = after(Edits.unplace(a));
         assertThat(out.placement("a")).isEmpty();
-        assertThat(Edits.place(a, out.casing().shells().getFirst()).change().apply(out).placement("a"))
+        assertThat(Edits.place(a, out.casing().shells().getFirst())
+                        .change()
+                        .apply(out)
+                        .placement("a"))
                 .isPresent();
         assertThat(Edits.move(a, new Vec(1, 1, 1)).change().apply(out)).isEqualTo(out);
     }
@@ -94,9 +97,9 @@ public class EditsTest {
     public void anotherCaseKeepsPartsInShellsOfTheSameId() {
         Library.Case slab = new Library.Case(
                 "Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());
-        assertThat(after(Edits.takeCase(slab)).placements()).hasSize(2);
+        assertThat(after(Edits.takeCase(slab)).layout().placements()).hasSize(2);
         Library.Case other = Library.shipped().cases().getFirst();
-        assertThat(after(Edits.takeCase(other)).placements()).isEmpty();
+        assertThat(after(Edits.takeCase(other)).layout().placements()).isEmpty();
     }
 
     @Test

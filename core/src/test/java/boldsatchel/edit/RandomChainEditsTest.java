@@ -2,11 +2,11 @@ package boldsatchel.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.edit.ChainEdits.Piece;
+import boldsatchel.edit.ChainEdits.Place;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.ChainEdits.Piece;
-import boldsatchel.edit.ChainEdits.Place;
 import boldsatchel.plan.Supplies;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.shelf.Library;
@@ -58,7 +58,10 @@ public class RandomChainEditsTest {
             Build after = history.present();
             done++;
             assertThat(after.rungs().map(Rung::id)).as(edit.name()).doesNotHaveDuplicates();
-            assertThat(after.parts().list()).as(edit.name()).extracting(Part::id).doesNotHaveDuplicates();
+            assertThat(after.parts().list())
+                    .as(edit.name())
+                    .extracting(Part::id)
+                    .doesNotHaveDuplicates();
             assertThat(ChainRules.refusal(after)).as(edit.name()).isEmpty();
             assertThat(after.rungs().flatMap(r -> r.parts().stream()))
                     .as("every part a rung names is there")
@@ -106,7 +109,9 @@ public class RandomChainEditsTest {
         }
         List<Part> shelf = Picks.shelf().parts();
         return random.nextInt(3) == 0 && !build.parts().list().isEmpty()
-                ? Piece.of(build.parts().list().get(random.nextInt(build.parts().list().size())))
+                ? Piece.of(build.parts()
+                        .list()
+                        .get(random.nextInt(build.parts().list().size())))
                 : Piece.fresh(shelf.get(random.nextInt(shelf.size())));
     }
 }

@@ -1,7 +1,5 @@
 package boldsatchel.fit;
 
-import boldsatchel.machine.Layout;
-import boldsatchel.machine.Casing;
 import static boldsatchel.Samples.block;
 import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
@@ -9,22 +7,24 @@ import static boldsatchel.Samples.packed;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.machine.Body;
 import boldsatchel.geometry.Box;
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Connector;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Body;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Connector;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
-import boldsatchel.geometry.Orientation;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
-import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Basis;
@@ -197,8 +197,7 @@ public class FitEngineTest {
     @Test
     public void aSocketTurnsWithItsPart() {
         Build build = packed(BOX, List.of(withPort(Port.Use.OUTSIDE)), List.of(new Vec(75, 50, 0)))
-                .with(
-                        new Placement("board", "box", new Vec(75, 50, 0), new Orientation(Face.TOP, 1), Set.of()));
+                .with(new Placement("board", "box", new Vec(75, 50, 0), new Orientation(Face.TOP, 1), Set.of()));
         assertThat(FitEngine.evaluate(build).stranded()).isEmpty();
     }
 
@@ -261,7 +260,9 @@ public class FitEngineTest {
                 Optional.empty(),
                 exact(0));
         return Build.empty("hinged")
-                .with(Casing.NONE.withShells(List.of(base, lid)).withHinge(Optional.of(new Hinge("base", "lid", 102, 20, -2, 10, 140, 110, exact(1)))))
+                .with(Casing.NONE
+                        .withShells(List.of(base, lid))
+                        .withHinge(Optional.of(new Hinge("base", "lid", 102, 20, -2, 10, 140, 110, exact(1)))))
                 .with(new Parts(List.of(block("keys", 100, 50, basePartHeight), block("screen", 180, 80, 4))))
                 .with(new Layout(List.of(
                         new Placement("keys", "base", new Vec(50, 25, 0), Orientation.AS_DRAWN, Set.of()),

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.RandomBuilds;
+import boldsatchel.edit.Edits;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
-import boldsatchel.edit.Edits;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Severity;
@@ -100,8 +100,9 @@ public class BuildFormatTest {
                 .replaceFirst("\"ambientC\"", "\"wind\": [1, 2],\n        \"ambientC\"");
         BuildFormat.Document document = BuildFormat.read(text);
         assertThat(document.extras()).isNotEqualTo(Extras.NONE);
-        Build edited =
-                Edits.removePart(document.build().parts().list().getFirst()).change().apply(document.build());
+        Build edited = Edits.removePart(document.build().parts().list().getFirst())
+                .change()
+                .apply(document.build());
         String written = BuildFormat.write(new BuildFormat.Document(edited, document.extras()));
         assertThat(written).contains("\"colour\": \"orange\"", "\"serial\": 4711", "\"wind\"");
         assertThat(BuildFormat.read(written).build()).isEqualTo(edited);
@@ -190,11 +191,13 @@ public class BuildFormatTest {
     }
 
     @Test
-    public void whatIsUnknownInAFileOfVersionOneSurvivesAndWhatIsWrongIsToldWhereItStandsThere() throws FormatException {
+    public void whatIsUnknownInAFileOfVersionOneSurvivesAndWhatIsWrongIsToldWhereItStandsThere()
+            throws FormatException {
         String old = old("cave-survey")
                 .replaceFirst("\"variant\"", "\"colour\": \"orange\",\n    \"variant\"")
                 .replaceFirst("\"making\"", "\"lacquer\": \"matt\",\n        \"making\"");
-        assertThat(BuildFormat.write(BuildFormat.read(old))).contains("\"colour\": \"orange\"", "\"lacquer\": \"matt\"");
+        assertThat(BuildFormat.write(BuildFormat.read(old)))
+                .contains("\"colour\": \"orange\"", "\"lacquer\": \"matt\"");
         String wrong = old.replaceFirst("\"plastic\"", "\"cheese\"");
         FormatException.Problem problem = failure(wrong).problems().getFirst();
         assertThat(problem.line()).isEqualTo(lineOf(wrong, "cheese"));

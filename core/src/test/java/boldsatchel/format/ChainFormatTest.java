@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import boldsatchel.RandomBuilds;
 import boldsatchel.Samples;
+import boldsatchel.edit.ChainEdits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
@@ -14,7 +15,6 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.edit.ChainEdits;
 import boldsatchel.plan.Supplies;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;

@@ -1,7 +1,5 @@
 package boldsatchel.heat;
 
-import boldsatchel.machine.Cooling;
-import boldsatchel.machine.Casing;
 import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.load;
@@ -10,16 +8,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
-import boldsatchel.geometry.Face;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Cooling;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.geometry.Vec;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.List;
@@ -100,8 +100,8 @@ public class HeatEngineTest {
         Build held = build.with(build.brief().withSurroundings(new Brief.Surroundings(25, 25, true, false)));
         assertThat(wallLimit(held)).isEqualTo(48);
         assertThat(wallLimit(build)).isEqualTo(60);
-        assertThat(wallLimit(
-                        build.with(Casing.NONE.withShells(List.of(build.casing().shells().getFirst().withMaterial(Material.ALUMINIUM_PAINTED))))))
+        assertThat(wallLimit(build.with(Casing.NONE.withShells(
+                        List.of(build.casing().shells().getFirst().withMaterial(Material.ALUMINIUM_PAINTED))))))
                 .isEqualTo(51);
     }
 

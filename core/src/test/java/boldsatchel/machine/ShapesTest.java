@@ -1,15 +1,14 @@
 package boldsatchel.machine;
 
-import boldsatchel.geometry.Vec;
-import boldsatchel.geometry.Box;
-import boldsatchel.geometry.Face;
-import boldsatchel.geometry.Orientation;
-
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.Samples;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;

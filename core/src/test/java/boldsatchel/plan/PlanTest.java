@@ -84,7 +84,12 @@ public class PlanTest {
     }
 
     private static Rung root(Build build, Supplies.School school) {
-        return Supplies.reckon(build, school).orElseThrow().build().wiring().chain().getFirst();
+        return Supplies.reckon(build, school)
+                .orElseThrow()
+                .build()
+                .wiring()
+                .chain()
+                .getFirst();
     }
 
     @Test
@@ -119,7 +124,8 @@ public class PlanTest {
         Build board = Build.empty("x")
                 .with(new Parts(List.of(Picks.shelf().part("x86-palm").orElseThrow())));
         Build after = Supplies.suggest(board).orElseThrow().edit().change().apply(board);
-        assertThat(after.parts().list()).anyMatch(p -> p.facet(Facet.Cells.class).isPresent());
+        assertThat(after.parts().list())
+                .anyMatch(p -> p.facet(Facet.Cells.class).isPresent());
         assertThat(stops(after)).isEmpty();
     }
 

@@ -9,13 +9,13 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.edit.ChainEdits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Facet.Chemistry;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.ChainEdits;
 import java.util.List;
 import java.util.Optional;
 import org.assertj.core.data.Percentage;

@@ -25,8 +25,8 @@ public class EnergyBalanceTest {
         int joined = 0;
         for (long seed = 0; run < CHAINS; seed++) {
             Build build = seed % 3 == 0 ? RandomBuilds.joined(seed) : RandomBuilds.of(seed);
-            Network network =
-                    Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
+            Network network = Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
+                    .orElseThrow();
             Discharge discharge = Discharge.run(network, build.brief().profile());
             if (discharge.hours() == 0 || Double.isInfinite(discharge.hours())) {
                 continue;

@@ -85,7 +85,8 @@ public class JoinedSourcesTest {
     }
 
     private static Network network(Build build) {
-        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
+                .orElseThrow();
     }
 
     private static double amps(OperatingPoint point, String source) {

@@ -39,7 +39,8 @@ public class LoadsTest {
     }
 
     private static Network network(Build build) {
-        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
+                .orElseThrow();
     }
 
     private static double watts(Build build, Demand demand, String rung) {

@@ -38,7 +38,9 @@ public class SpreadTest {
 
     @Test
     public void aFigureUsedTwiceErrsTogether() {
-        Spread difference = Spread.of(r -> r.of(input("shelf x", "a", a)) - r.of(input("shelf x", "a", a)));
+        Input first = new Input("shelf x", "one", Two.class, "a", a);
+        Input second = new Input("shelf x", "the other", Two.class, "a", new Figure(10, 2, Basis.MEASURED));
+        Spread difference = Spread.of(r -> r.of(first) - r.of(second));
         assertThat(difference.low()).isEqualTo(difference.high()).isZero();
     }
 

@@ -1,21 +1,21 @@
 package boldsatchel.verdict;
 
-import boldsatchel.machine.Casing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.RandomBuilds;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.FitResult;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
-import boldsatchel.geometry.Orientation;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.geometry.Vec;
-import boldsatchel.fit.FitEngine;
-import boldsatchel.fit.FitResult;
 import boldsatchel.power.CellCurve;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
@@ -38,7 +38,8 @@ public class InvariantsTest {
     }
 
     private static Network network(Build build) {
-        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
+                .orElseThrow();
     }
 
     @Test(dataProvider = "seeds")
@@ -67,7 +68,8 @@ public class InvariantsTest {
         if (run.hours() == 0) {
             return;
         }
-        Facet.Cells cells = build.parts().list().getFirst().facet(Facet.Cells.class).orElseThrow();
+        Facet.Cells cells =
+                build.parts().list().getFirst().facet(Facet.Cells.class).orElseThrow();
         double taken = cells.capacityAh().value() * cells.parallel() * (1 - run.endLevel());
         double spent = 0;
         for (int i = 1; i < run.samples().size(); i++) {

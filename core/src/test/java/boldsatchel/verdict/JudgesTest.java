@@ -11,6 +11,7 @@ import static boldsatchel.Samples.part;
 import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -19,7 +20,6 @@ import boldsatchel.machine.Family;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
-import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import java.util.List;

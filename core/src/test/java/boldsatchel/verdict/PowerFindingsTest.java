@@ -9,6 +9,8 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.Samples;
+import boldsatchel.edit.ChainEdits;
+import boldsatchel.edit.Edit;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -17,8 +19,6 @@ import boldsatchel.machine.Facet.ConverterKind;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
-import boldsatchel.edit.ChainEdits;
-import boldsatchel.edit.Edit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -177,7 +177,8 @@ public class PowerFindingsTest {
         List<Part> parts = new ArrayList<>(List.of(bank, gauge(), adapter));
         parts.addAll(List.of(loads));
         Build build = chain(rung("bank", rung("gauge", behind)), 25, parts.toArray(Part[]::new));
-        return build.withChain(List.of(build.wiring().chain().getFirst(), rung("adapter", charging(Optional.empty(), "bank"))));
+        return build.withChain(
+                List.of(build.wiring().chain().getFirst(), rung("adapter", charging(Optional.empty(), "bank"))));
     }
 
     private static Build soundBank() {

@@ -1,0 +1,218 @@
+package boldsatchel.quantity;
+
+import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The fields of a kind of record, each with its label, its quantity and a way to read and to change it: one table for whatever shows,
+ * edits, checks or fills records, so that a new record gets all of these for nothing. Made once a class; safe on any thread.
+ *
+ * @param type the record
+ * @param fields in the order of its components
+ */
+public record Form(Class<?> type, List<Field> fields) {
+
+    private static final ClassValue<Form> FORMS = new ClassValue<>() {
+        @Override
+        protected Form computeValue(Class<?> type) {
+            return new Form(
+                    type,
+                    Arrays.stream(type.getRecordComponents())
+                            .map(c -> new Field(type, c))
+                            .toList());
+        }
+    };
+
+    /** Kinds of field, by what they hold. */
+    public enum Kind {
+        /** A figure with its trust. */
+        FIGURE,
+        /** A plain number. */
+        NUMBER,
+        /** A whole number. */
+        WHOLE,
+        /** Yes or no. */
+        FLAG,
+        /** Words. */
+        TEXT,
+        /** One of a list of words. */
+        CHOICE,
+        /** A record of its own. */
+        GROUP,
+        /** Several. */
+        LIST
+    }
+
+    /** The fields of a kind of record. */
+    public static Form of(Class<?> type) {
+        if (!type.isRecord()) {
+            throw new IllegalArgumentException(type + " is no record");
+        }
+        return FORMS.get(type);
+    }
+
+    /** The field of a name. */
+    public Field field(String name) {
+        return fields.stream()
+                .filter(f -> f.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(type.getSimpleName() + " has no field “" + name + "”"));
+    }
+
+    /** The record as it is where a file says nothing. */
+    Object absent() {
+        return make(fields.stream().map(Field::absent).toArray());
+    }
+
+    private Object make(Object[] values) {
+        try {
+            Class<?>[] types = Arrays.stream(type.getRecordComponents())
+                    .map(RecordComponent::getType)
+                    .toArray(Class<?>[]::new);
+            Constructor<?> canonical = type.getDeclaredConstructor(types);
+            return canonical.newInstance(values);
+        } catch (InvocationTargetException e) {
+            if (e.getCause() instanceof IllegalArgumentException refused) {
+                throw refused;
+            }
+            throw new IllegalStateException("cannot make a " + type.getSimpleName(), e);
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException("cannot make a " + type.getSimpleName(), e);
+        }
+    }
+
+    /** One field. */
+    public static final class Field {
+        private final Class<?> owner;
+        private final RecordComponent component;
+        private final Optional<Label> label;
+        private final boolean optional;
+        private final Type held;
+        private final Kind kind;
+
+        private Field(Class<?> owner, RecordComponent component) {
+            this.owner = owner;
+            this.component = component;
+            this.label = Optional.ofNullable(component.getAnnotation(Label.class));
+            this.optional = component.getType() == Optional.class;
+            this.held = optional ? inner(component.getGenericType()) : component.getGenericType();
+            this.kind = kind();
+        }
+
+        private static Type inner(Type type) {
+            return ((ParameterizedType) type).getActualTypeArguments()[0];
+        }
+
+        private static Class<?> raw(Type type) {
+            return (Class<?>) (type instanceof ParameterizedType p ? p.getRawType() : type);
+        }
+
+        private static Kind kind(Class<?> raw) {
+            if (raw == Figure.class) {
+                return Kind.FIGURE;
+            }
+            if (raw == double.class || raw == Double.class) {
+                return Kind.NUMBER;
+            }
+            if (raw == int.class || raw == Integer.class) {
+                return Kind.WHOLE;
+            }
+            if (raw == boolean.class || raw == Boolean.class) {
+                return Kind.FLAG;
+            }
+            return raw == String.class
+                    ? Kind.TEXT
+                    : raw.isEnum() ? Kind.CHOICE : raw.isRecord() ? Kind.GROUP : Kind.LIST;
+        }
+
+        /** What it holds. */
+        public Kind kind() {
+            return kind(raw(held));
+        }
+
+        /** Name in the record and in files. */
+        public String name() {
+            return component.getName();
+        }
+
+        /** What people call it; its name when nobody said. */
+        public String label() {
+            return label.map(Label::value).orElse(name());
+        }
+
+        /** What its number measures. */
+        public Quantity quantity() {
+            return label.map(Label::in).orElse(Quantity.COUNT);
+        }
+
+        /** Whether it may be left empty. */
+        public boolean optional() {
+            return optional;
+        }
+
+        /** Whether a file must have it. */
+        public boolean needed() {
+            return label.map(Label::needed).orElse(false);
+        }
+
+        /** Class of what it holds; of its elements when it is a list. */
+        public Class<?> holds() {
+            return raw(kind == Kind.LIST && held instanceof ParameterizedType ? inner(held) : held);
+        }
+
+        /** Its value in a record; an {@link Optional} when it may be left empty. */
+        public Object get(Object record) {
+            try {
+                return component.getAccessor().invoke(record);
+            } catch (ReflectiveOperationException e) {
+                throw new IllegalStateException("cannot read " + name(), e);
+            }
+        }
+
+        /**
+         * The record with another value here.
+         *
+         * @param value of the field's type; what {@link #get} gives for this field
+         * @throws IllegalArgumentException when the record refuses it, with the reason in words
+         */
+        public <R> R with(R record, Object value) {
+            Form form = Form.of(owner);
+            List<Object> values = new ArrayList<>();
+            for (Field field : form.fields()) {
+                values.add(field.name().equals(name()) ? value : field.get(record));
+            }
+            @SuppressWarnings("unchecked") // The canonical constructor of the record's own class.
+            R made = (R) form.make(values.toArray());
+            return made;
+        }
+
+        /** Its value where a file says nothing. */
+        public Object absent() {
+            double number = label.map(Label::absent).orElse(0.0);
+            if (optional) {
+                return Optional.empty();
+            }
+            return switch (kind) {
+                case FIGURE -> Figure.guess(number);
+                case NUMBER -> number;
+                case WHOLE -> (int) number;
+                case FLAG -> number != 0;
+                case TEXT -> "";
+                case CHOICE -> raw(held).getEnumConstants()[(int) number];
+                case GROUP -> Form.of(raw(held)).absent();
+                case LIST ->
+                    raw(held) == Set.class
+                            ? Set.of()
+                            : number == 0 ? List.of() : List.of(Form.of(holds()).absent());
+            };
+        }
+    }
+}

@@ -1,0 +1,30 @@
+package boldsatchel.quantity;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+
+/**
+ * What people call a field of a record, what it is measured in, and what is taken where a file leaves it out. Stands beside each field
+ * once; forms, files, workings and the schema obey it (see {@link Form}).
+ */
+@Retention(RetentionPolicy.RUNTIME)
+@Target(ElementType.RECORD_COMPONENT)
+public @interface Label {
+
+    /** As written beside a field, without its owner: {@code busy power}. */
+    String value();
+
+    /** What a number measures. */
+    Quantity in() default Quantity.COUNT;
+
+    /**
+     * Taken where a file leaves the field out: the value of a number or figure (a guess then), the place of a word in its list, how many
+     * default elements a list begins with.
+     */
+    double absent() default 0;
+
+    /** Whether a file must have it, because nothing could be taken instead: ids and what points at them. */
+    boolean needed() default false;
+}
