@@ -18,6 +18,7 @@ module boldsatchel.core {
     exports boldsatchel.balance;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
+    exports boldsatchel.engine;
     exports boldsatchel.verdict;
     exports boldsatchel.edit;
     exports boldsatchel.drawing;
@@ -34,4 +35,14 @@ module boldsatchel.core {
             tools.jackson.databind;
     opens boldsatchel.quantity to
             tools.jackson.databind;
+
+    uses boldsatchel.verdict.Judge;
+
+    // Where engines are listed: a new one is its package and a line here.
+    provides boldsatchel.verdict.Judge with
+            boldsatchel.judge.FitJudge,
+            boldsatchel.judge.PowerJudge,
+            boldsatchel.judge.HeatJudge,
+            boldsatchel.judge.BalanceJudge,
+            boldsatchel.judge.CostJudge;
 }

@@ -1,5 +1,6 @@
 package boldsatchel.book;
 
+import boldsatchel.power.PowerResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
@@ -64,10 +65,10 @@ public final class Book {
         if (!build.casing().shells().isEmpty()) {
             drawings.add(PackDrawings.side(evaluation));
         }
-        for (ChainResult chain : evaluation.power().chains()) {
+        for (ChainResult chain : evaluation.of(PowerResult.class).chains()) {
             build.rung(chain.source()).ifPresent(root -> power(drawings, build, chain, root));
         }
-        evaluation.power().charges().forEach(c -> drawings.add(RunDrawings.charge(c)));
+        evaluation.of(PowerResult.class).charges().forEach(c -> drawings.add(RunDrawings.charge(c)));
         return drawings;
     }
 

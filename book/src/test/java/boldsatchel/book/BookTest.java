@@ -1,5 +1,6 @@
 package boldsatchel.book;
 
+import boldsatchel.fit.FitResult;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.machine.Build;
@@ -92,7 +93,7 @@ public class BookTest {
             assertThat(elements).isEqualTo(drawing.marks().size());
         }
         String plan = SvgWriter.svg(Book.drawings(e).getFirst());
-        e.fit().placed().stream()
+        e.of(FitResult.class).placed().stream()
                 .filter(p -> p.shell().equals(e.build().casing().shells().getFirst()))
                 .forEach(p -> assertThat(plan).contains("data-subject=\"" + p.id() + "\""));
     }

@@ -1,5 +1,7 @@
 package boldsatchel.balance;
 
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Results;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
@@ -7,27 +9,68 @@ import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.power.Copper;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Balance: mass, centre of mass, whether it stands. Statics of rigid bodies: a machine tips over an edge of its support polygon
  * when its weight's line leaves it, so the margin is the angle at that edge between the vertical and the centre of mass.
  */
-public final class BalanceEngine {
+public final class BalanceEngine implements Engine<BalanceResult> {
 
     /** Standard acceleration of gravity, m/s² (3rd CGPM, 1901). */
     static final double GRAVITY = 9.80665;
 
     private static final double SWEEP_STEP_DEG = 5;
 
-    private BalanceEngine() {}
+    /** An engine; all are alike. */
+    public BalanceEngine() {}
+
+    @Override
+    public String about() {
+        return "mass and balance";
+    }
+
+    @Override
+    public Class<BalanceResult> result() {
+        return BalanceResult.class;
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING);
+    }
+
+    @Override
+    public BalanceResult work(Build build, Results results) {
+        return evaluate(build);
+    }
+
+    @Override
+    public BalanceResult nothing() {
+        return new BalanceResult(
+                Spread.exact(Double.NaN),
+                List.of(),
+                new Vec(0, 0, 0),
+                List.of(),
+                Optional.empty(),
+                0,
+                List.of(),
+                Optional.empty(),
+                0,
+                false,
+                false,
+                Optional.empty());
+    }
 
     /** Evaluates a build. */
     public static BalanceResult evaluate(Build build) {

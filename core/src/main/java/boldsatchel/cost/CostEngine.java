@@ -1,14 +1,45 @@
 package boldsatchel.cost;
 
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Section;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
+import java.util.EnumSet;
+import java.util.Set;
 
 /** Cost: what is still to be spent, with what is owned or salvaged shown apart. */
-public final class CostEngine {
+public final class CostEngine implements Engine<CostResult> {
 
-    private CostEngine() {}
+    /** An engine; all are alike. */
+    public CostEngine() {}
+
+    @Override
+    public String about() {
+        return "what it costs";
+    }
+
+    @Override
+    public Class<CostResult> result() {
+        return CostResult.class;
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.PARTS, Section.CASING);
+    }
+
+    @Override
+    public CostResult work(Build build, Results results) {
+        return evaluate(build);
+    }
+
+    @Override
+    public CostResult nothing() {
+        return new CostResult(Spread.exact(Double.NaN), Double.NaN);
+    }
 
     /** Adds up a build. */
     public static CostResult evaluate(Build build) {

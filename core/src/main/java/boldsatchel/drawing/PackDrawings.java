@@ -1,5 +1,6 @@
 package boldsatchel.drawing;
 
+import boldsatchel.balance.BalanceResult;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
 import boldsatchel.fit.FitResult;
@@ -49,7 +50,7 @@ public final class PackDrawings {
         Shell shell = build.shell(shellId).orElseThrow();
         Optional<Hinge> lidAbove =
                 up == 2 ? build.casing().hinge().filter(h -> h.baseShell().equals(shellId)) : Optional.empty();
-        List<Placed> parts = new ArrayList<>(evaluation.fit().placed().stream()
+        List<Placed> parts = new ArrayList<>(evaluation.of(FitResult.class).placed().stream()
                 .filter(p -> p.shell().equals(shell))
                 .toList());
         Box extent = shell.outside();
@@ -84,7 +85,7 @@ public final class PackDrawings {
                     lidAbove.orElseThrow().closed(l.outside()),
                     lidAbove.get().closed(l.cavity())));
             List<Placed> all = new ArrayList<>(parts);
-            lid.ifPresent(l -> evaluation.fit().placed().stream()
+            lid.ifPresent(l -> evaluation.of(FitResult.class).placed().stream()
                     .filter(p -> p.shell().equals(l))
                     .map(p -> closed(p, lidAbove.orElseThrow()))
                     .forEach(all::add));
@@ -116,7 +117,7 @@ public final class PackDrawings {
             gaps(evaluation, all);
             boolean lidClosed = up == 2 && lidAbove.isPresent();
             if (!lidClosed && !evaluation.build().casing().isLid(shell)) {
-                Vec centre = evaluation.balance().centre();
+                Vec centre = evaluation.of(BalanceResult.class).centre();
                 s.centreOfMass(centre.along(across), centre.along(up), 2.6);
             }
             overall(shell);
@@ -296,7 +297,7 @@ public final class PackDrawings {
         }
 
         private void clashes(Evaluation evaluation, Shell shell, List<Placed> parts) {
-            for (FitResult.Clash c : evaluation.fit().clashes()) {
+            for (FitResult.Clash c : evaluation.of(FitResult.class).clashes()) {
                 boolean closedLid = c.where() == FitResult.Where.CLOSED_LID;
                 if (!c.shell().equals(shell.id())
                         || (closedLid && up != 2 && parts.stream().noneMatch(p -> p.id().equals(c.a())))) {
@@ -316,7 +317,7 @@ public final class PackDrawings {
 
         /** The three smallest gaps that can be seen in this view, dimensioned. */
         private void gaps(Evaluation evaluation, List<Placed> all) {
-            evaluation.fit().gaps().stream()
+            evaluation.of(FitResult.class).gaps().stream()
                     .filter(g -> g.gapMm() > 0)
                     .flatMap(g -> seen(g, all).stream())
                     .limit(3)
@@ -411,7 +412,7 @@ public final class PackDrawings {
             s.polygon(points, Ink.WALL, 0.6, "");
             s.outline(points, Sketch.WIDE, false, Ink.INK, "");
         }
-        for (Placed p : evaluation.fit().placed()) {
+        for (Placed p : evaluation.of(FitResult.class).placed()) {
             boolean lid = build.casing().isLid(p.shell());
             List<Point> points = rectangle(p.bounds()).stream()
                     .map(v -> lid ? hinge.orElseThrow().toBase(v, angle) : v)
@@ -420,18 +421,21 @@ public final class PackDrawings {
             s.polygon(points, FamilyStyle.of(p.part().family()).tint(), 0.85, p.id());
             s.outline(points, 0.15, false, Ink.SOFT, p.id());
         }
-        Vec centre = evaluation.balance().centre();
-        boolean tips =
-                evaluation.balance().tipMarginDeg().filter(m -> m.nominal() < 0).isPresent();
+        Vec centre = evaluation.of(BalanceResult.class).centre();
+        boolean tips = evaluation
+                .of(BalanceResult.class)
+                .tipMarginDeg()
+                .filter(m -> m.nominal() < 0)
+                .isPresent();
         Ink ink = tips ? Ink.STOP : Ink.INK;
         s.line(centre.y(), centre.z(), centre.y(), lowZ, Sketch.NARROW, true, ink, "");
         s.centreOfMass(centre.y(), centre.z(), 3.2);
-        for (Vec foot : evaluation.balance().support()) {
+        for (Vec foot : evaluation.of(BalanceResult.class).support()) {
             Point p = s.point(foot.y(), lowZ);
             s.polygon(List.of(p, new Point(p.x() - 2, p.y() + 3.4), new Point(p.x() + 2, p.y() + 3.4)), Ink.INK, 1, "");
         }
         evaluation
-                .balance()
+                .of(BalanceResult.class)
                 .tipMarginDeg()
                 .ifPresent(m -> s.text(
                         lowY - MARGIN * 0.7,

@@ -25,6 +25,11 @@ public sealed interface Attempt {
         return this instanceof Allowed a ? Optional.of(a.edit()) : Optional.empty();
     }
 
+    /** A build with it done, or as it was where it cannot be. */
+    default Build applied(Build build) {
+        return allowed().map(e -> e.change().apply(build)).orElse(build);
+    }
+
     /** The reason, if it cannot. */
     default Optional<String> refusal() {
         return this instanceof Refused r ? Optional.of(r.why()) : Optional.empty();

@@ -57,9 +57,11 @@ public final class Edits {
         return new Edit("replace " + old.name() + " by " + by.name(), b -> b.with(by.withId(old.id())));
     }
 
-    /** Changes a figure or a word of a part. */
-    public static Edit changePart(String what, Part changed) {
-        return new Edit("change " + what + " of " + changed.name(), b -> b.with(changed));
+    /** Changes something of a part, as it is then. */
+    public static Edit changePart(String what, Part part, UnaryOperator<Part> change) {
+        return new Edit(
+                "change " + what + " of " + part.name(),
+                b -> b.part(part.id()).map(p -> b.with(change.apply(p))).orElse(b));
     }
 
     /** Lays a part somewhere. */

@@ -1,5 +1,7 @@
 package boldsatchel.fit;
 
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Results;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
@@ -7,6 +9,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
+import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
@@ -14,6 +17,7 @@ import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -24,7 +28,7 @@ import java.util.stream.Collectors;
  * Fit: does everything go in, with room. All solids are boxes along the axes, so every answer is exact. Pairs are found by
  * sweeping along x, sorted by low end, which looks at neighbours only.
  */
-public final class FitEngine {
+public final class FitEngine implements Engine<FitResult> {
 
     /** Overlaps smaller than this are rounding or contact, mm. */
     static final double CONTACT_MM = 0.01;
@@ -38,7 +42,42 @@ public final class FitEngine {
     /** A socket this close behind its wall is reached by a plug, mm. */
     private static final double PORT_REACH_MM = 3;
 
-    private FitEngine() {}
+    /** An engine; all are alike. */
+    public FitEngine() {}
+
+    @Override
+    public String about() {
+        return "the room inside";
+    }
+
+    @Override
+    public Class<FitResult> result() {
+        return FitResult.class;
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.PARTS, Section.CASING, Section.LAYOUT);
+    }
+
+    @Override
+    public FitResult work(Build build, Results results) {
+        return evaluate(build);
+    }
+
+    @Override
+    public FitResult nothing() {
+        return new FitResult(
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
+    }
 
     /** Evaluates a build. */
     public static FitResult evaluate(Build build) {

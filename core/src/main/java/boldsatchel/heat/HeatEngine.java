@@ -1,22 +1,58 @@
 package boldsatchel.heat;
 
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Results;
 import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Section;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Heat: steady temperatures of parts, air and walls at the mean power of the brief's profile. Model, solve, read off.
  */
-public final class HeatEngine {
+public final class HeatEngine implements Engine<HeatResult> {
 
-    private HeatEngine() {}
+    /** An engine; all are alike. */
+    public HeatEngine() {}
+
+    @Override
+    public String about() {
+        return "the temperatures";
+    }
+
+    @Override
+    public Class<HeatResult> result() {
+        return HeatResult.class;
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT, Section.COOLING);
+    }
+
+    @Override
+    public Set<Class<?>> needs() {
+        return Set.of(FitResult.class, PowerResult.class);
+    }
+
+    @Override
+    public HeatResult work(Build build, Results results) {
+        return evaluate(build, results.of(FitResult.class), results.of(PowerResult.class));
+    }
+
+    @Override
+    public HeatResult nothing() {
+        return new HeatResult(List.of(), List.of(), Double.NaN, Optional.empty(), Optional.empty());
+    }
 
     /**
      * Evaluates a build.

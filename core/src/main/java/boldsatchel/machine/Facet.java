@@ -167,6 +167,11 @@ public sealed interface Facet {
             }
         }
 
+        /** Resistance of the whole pack at 25 °C, Ω. */
+        public double ohms() {
+            return cellOhms.value() * series / parallel + packOhms.value();
+        }
+
         /** Energy on the label, Wh. */
         public double nominalWh() {
             return nominalV * capacityAh.value() * series * parallel;

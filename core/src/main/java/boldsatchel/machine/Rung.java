@@ -53,6 +53,11 @@ public record Rung(
             this(awg, lengthMm, Optional.empty());
         }
 
+        /** The same wire with its colours and joints said. */
+        public Wire finished(Finish newFinish) {
+            return new Wire(awg, lengthMm, Optional.of(newFinish));
+        }
+
         /** The same pair in another gauge. */
         public Wire gauge(int newAwg) {
             return new Wire(newAwg, lengthMm, finish);

@@ -6,6 +6,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.Usual;
 import boldsatchel.power.Copper;
 import boldsatchel.power.Sizing;
 import boldsatchel.quantity.Figure;
@@ -91,8 +92,8 @@ final class ChainPlanner {
             feeds = new ArrayList<>(feeds);
             feeds.add(bridge(sources.getFirst(), watts));
         }
-        double mainA = watts / 0.88 / lowV;
-        double peakA = startWatts / 0.88 / lowV;
+        double mainA = watts / Usual.CHAIN_EFFICIENCY / lowV;
+        double peakA = startWatts / Usual.CHAIN_EFFICIENCY / lowV;
         Rung main = wire("main-wire", mainA, peakA, MAIN_WIRE_MM, feeds);
         List<Rung> chain = new ArrayList<>();
         List<Rung> behind = List.of(toggle(peakA, main));
@@ -224,9 +225,9 @@ final class ChainPlanner {
     }
 
     private Rung wire(String id, double steadyA, double peakA, double lengthMm, List<Rung> feeds) {
-        double amps = Math.max(steadyA, peakA / Sizing.HEADROOM);
+        double amps = Math.max(steadyA, peakA / Usual.HEADROOM);
         // A steady supply has little voltage to lose before the board stops; cells have more.
-        double share = highV - lowV < STEADY_V ? STEADY_DROP_SHARE : Sizing.DROP_SHARE;
+        double share = highV - lowV < STEADY_V ? STEADY_DROP_SHARE : Usual.DROP_SHARE;
         OptionalInt awg = Sizing.gauge(amps, lengthMm, lowV * share);
         int gauge = awg.orElse(10);
         if (id.equals("main-wire")) {
@@ -290,7 +291,7 @@ final class ChainPlanner {
     private void chargers(List<Part> sources, Wish wish, List<Rung> chain) {
         List<Rung> chargings = new ArrayList<>();
         double low = 0;
-        double high = 21;
+        double high = Usual.USB_MOST_V;
         double amps5 = 0;
         double watts = 0;
         for (Part source : sources) {
@@ -314,7 +315,7 @@ final class ChainPlanner {
                         + n(c.amps().value()) + " A.");
             } else if (source.facet(Facet.Recharges.class).isPresent()) {
                 chargings.add(Rung.of(free("charging"), new Rung.Charging(Optional.empty(), source.id())));
-                low = Math.max(low, 4.5);
+                low = Math.max(low, Usual.USB_LEAST_V);
                 watts += source.facet(Facet.Recharges.class)
                         .orElseThrow()
                         .watts()
@@ -324,7 +325,7 @@ final class ChainPlanner {
         if (chargings.isEmpty()) {
             return;
         }
-        double margin = chargings.size() > 1 ? 4.0 / 3 : 1.02;
+        double margin = chargings.size() > 1 ? Usual.CHARGERS_MARGIN : Usual.SUPPLY_MARGIN;
         double needed = Math.max(watts, amps5 * low * 1.12) * margin;
         Part adapter = add(Picks.adapter(low, high, needed));
         reasons.add(adapter.name() + ": the charger" + (chargings.size() > 1 ? "s ask" : " asks") + " for " + n(needed)
@@ -359,7 +360,7 @@ final class ChainPlanner {
                 .filter(d -> d.lowV() <= lowV && d.highV() >= highV)
                 .mapToDouble(Facet.DrawsPower::lowV)
                 .max()
-                .orElse(lowV * 0.85);
+                .orElse(lowV * Usual.CONVERTER_EFFICIENCY);
         double volts = lowV * 0.985;
         double farads = Sizing.usualFarads(1.2 * Math.min(40, Sizing.holdUpFarads(watts, seconds, volts, least)));
         reasons.add("A capacitor of " + n(farads) + " F keeps " + n(watts) + " W above " + n(least) + " V for the "

@@ -9,6 +9,7 @@ import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.machine.Usual;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.power.Sizing;
@@ -189,8 +190,8 @@ public final class HourMore {
                 .flatMap(r -> build.partOf(r).flatMap(p -> p.facet(Facet.DrawsPower.class)).stream())
                 .mapToDouble(d -> d.busyW().value() + d.backlightW().value())
                 .sum();
-        Part picked = Picks.converter(
-                new Picks.Conversion(low, high, c.outV() * 0.97, c.outV(), c.outV() * 1.05, watts * 1.3));
+        Part picked = Picks.converter(new Picks.Conversion(
+                low, high, c.outV() * Usual.RAIL_LOW, c.outV(), c.outV() * Usual.RAIL_HIGH, watts * 1.3));
         Facet.Converts p = picked.facet(Facet.Converts.class).orElseThrow();
         boolean wins = Sizing.lossWatts(p, (low + high) / 2, watts / 2 / p.outV())
                 < Sizing.lossWatts(c, (low + high) / 2, watts / 2 / c.outV()) * 0.98;

@@ -8,6 +8,7 @@ import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.Usual;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
 import boldsatchel.shelf.Picks;
@@ -240,8 +241,8 @@ public final class Supplies {
     private static Optional<Part> bank(Build bare, double watts) {
         Facet.DrawsPower heaviest = heaviest(bare);
         return Picks.bank(heaviest.lowV(), heaviest.highV(), watts)
-                .or(() -> Picks.bank(4.5, 21, watts))
-                .or(() -> Picks.bank(4.5, 21, watts / 2));
+                .or(() -> Picks.bank(Usual.USB_LEAST_V, Usual.USB_MOST_V, watts))
+                .or(() -> Picks.bank(Usual.USB_LEAST_V, Usual.USB_MOST_V, watts / 2));
     }
 
     private static Facet.DrawsPower heaviest(Build bare) {
@@ -275,12 +276,13 @@ public final class Supplies {
     /** As many single cells as give the power at a fair current each, at least two. */
     private static int cells(Part cell, double watts) {
         Facet.Cells c = cell.facet(Facet.Cells.class).orElseThrow();
-        return Math.clamp((int) Math.ceil(watts / 0.85 / (c.cutoffV() * c.maxDischargeA() * 0.6)), 2, 12);
+        return Math.clamp(
+                (int) Math.ceil(watts / Usual.CONVERTER_EFFICIENCY / (c.cutoffV() * c.maxDischargeA() * 0.6)), 2, 12);
     }
 
     private static Part mains(Build bare, double watts) {
         Facet.DrawsPower d = heaviest(bare);
-        return Picks.adapter(d.lowV() * 1.02, d.highV(), watts * 1.15);
+        return Picks.adapter(d.lowV() * Usual.SUPPLY_MARGIN, d.highV(), watts * 1.15);
     }
 
     private static Option reckoned(School school, ChainPlanner.Planned planned) {

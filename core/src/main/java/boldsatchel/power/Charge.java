@@ -5,6 +5,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.machine.Usual;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,15 +20,10 @@ import java.util.function.DoubleUnaryOperator;
  */
 public final class Charge {
 
-    /** A supply is loaded with no more than this share of its current, so that chargers start together; the rest is a third on top. */
-    public static final double MARGIN = 4.0 / 3;
-
     private static final int INTERVALS = 60;
     private static final int MACHINE_LEVELS = 6;
     private static final double SLOW_FACTOR = 2;
     private static final Facet.Offer NOTHING = new Facet.Offer(0, 0);
-    /** Voltage that power banks are rated at. */
-    private static final double BANK_CELL_V = 3.7;
 
     private static final double END_PER_HOUR = 1.0 / 20;
 
@@ -111,9 +107,9 @@ public final class Charge {
         return by.or(() -> store.flatMap(p -> p.facet(Facet.Recharges.class)
                 .map(r -> new Intake(
                         false,
-                        4.5,
+                        Usual.USB_LEAST_V,
                         5,
-                        21,
+                        Usual.USB_MOST_V,
                         reading.of(p.input(Facet.Recharges.class, "watts", r.watts())),
                         Double.NaN))));
     }
@@ -342,7 +338,7 @@ public final class Charge {
         }
 
         private double bankCellsA(Facet.PowerBank b, double watts, double takenA) {
-            return bankCellsW(b, watts, takenA) / BANK_CELL_V;
+            return bankCellsW(b, watts, takenA) / Usual.BANK_CELL_V;
         }
 
         private Curve bank(Facet.PowerBank b, double watts, DoubleUnaryOperator taken) {
@@ -354,8 +350,8 @@ public final class Charge {
             return new Curve(
                     hours,
                     List.of(
-                            new Discharge.Sample(0, 0, b.outV(), cells / BANK_CELL_V),
-                            new Discharge.Sample(hours, 1, b.outV(), cells / BANK_CELL_V)));
+                            new Discharge.Sample(0, 0, b.outV(), cells / Usual.BANK_CELL_V),
+                            new Discharge.Sample(hours, 1, b.outV(), cells / Usual.BANK_CELL_V)));
         }
     }
 }

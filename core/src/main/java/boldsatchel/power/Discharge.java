@@ -62,6 +62,11 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
         return run(network, profile, FINE, Optional.empty());
     }
 
+    /** Runs a profile down in few steps: for comparing many runs with one another. */
+    public static Discharge coarse(Network network, UseProfile profile) {
+        return run(network, profile, COARSE, Optional.empty());
+    }
+
     /** Hears of every piece of a run, so that what happens in it can be added up. */
     @FunctionalInterface
     interface Witness {

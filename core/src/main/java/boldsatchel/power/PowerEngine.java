@@ -1,15 +1,19 @@
 package boldsatchel.power;
 
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.Section;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,13 +26,39 @@ import java.util.stream.Collectors;
  * Power: operating points, run time, what ends it, start-up. Sources form trees of wires, converters and loads; each tree is
  * reduced to a network, solved for the high-voltage operating point, and read off rung by rung.
  */
-public final class PowerEngine {
+public final class PowerEngine implements Engine<PowerResult> {
 
     private static final int COARSE = Discharge.COARSE;
     /** Where "nearly empty" is shown. */
     private static final double NEARLY_EMPTY = 0.05;
 
-    private PowerEngine() {}
+    /** An engine; all are alike. */
+    public PowerEngine() {}
+
+    @Override
+    public String about() {
+        return "the power chain";
+    }
+
+    @Override
+    public Class<PowerResult> result() {
+        return PowerResult.class;
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.WIRING);
+    }
+
+    @Override
+    public PowerResult work(Build build, Results results) {
+        return evaluate(build);
+    }
+
+    @Override
+    public PowerResult nothing() {
+        return new PowerResult(List.of(), List.of(), Spread.exact(Double.NaN), List.of(), Map.of(), 0);
+    }
 
     /** Evaluates every chain of a build. */
     public static PowerResult evaluate(Build build) {

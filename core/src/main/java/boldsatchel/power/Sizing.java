@@ -1,16 +1,11 @@
 package boldsatchel.power;
 
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Usual;
 import java.util.OptionalInt;
 
 /** The small sums that decide what a chain is made of. */
 public final class Sizing {
-
-    /** What a wire, fuse or converter is chosen for, over what it carries: the usual quarter on top (IEC 60127-4 practice). */
-    public static final double HEADROOM = 1.25;
-
-    /** Share of the voltage that a wire may lose before it is called too thin. */
-    public static final double DROP_SHARE = 0.03;
 
     private static final int THINNEST = 30;
     private static final int THICKEST = 8;
@@ -31,7 +26,7 @@ public final class Sizing {
      */
     public static OptionalInt gauge(double amps, double lengthMm, double mostDropV) {
         for (int awg = THINNEST; awg >= THICKEST; awg -= 2) {
-            boolean cool = Copper.closedCaseAmps(awg) >= HEADROOM * amps;
+            boolean cool = Copper.closedCaseAmps(awg) >= Usual.HEADROOM * amps;
             boolean stiff = Copper.loopOhms(awg, lengthMm, 20) * amps <= mostDropV;
             if (cool && stiff) {
                 return OptionalInt.of(awg);
@@ -48,7 +43,7 @@ public final class Sizing {
      * @return A
      */
     public static double fuse(double steadyA, double peakA) {
-        double least = Math.max(HEADROOM * steadyA, peakA);
+        double least = Math.max(Usual.HEADROOM * steadyA, peakA);
         for (double rating : FUSES_A) {
             if (rating >= least) {
                 return rating;

@@ -26,12 +26,12 @@ public final class Report {
         evaluation.verdicts().forEach(v -> verdict(verdicts.addObject(), v, evaluation));
         ArrayNode findings = root.putArray("findings");
         evaluation.findings().forEach(f -> finding(findings.addObject(), f));
-        power(root.putObject("power"), evaluation.build(), evaluation.power());
+        power(root.putObject("power"), evaluation.build(), evaluation.of(PowerResult.class));
         return BuildFormat.text(root);
     }
 
     private static void verdict(ObjectNode node, Verdict v, Evaluation evaluation) {
-        boolean money = v.kind() == Verdict.Kind.COSTS;
+        boolean money = v.kind().equals(Verdict.Kind.COSTS);
         node.put("id", v.kind().id());
         node.put("state", v.state().words());
         number(node, "value", v.value());

@@ -5,6 +5,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Facet.ConverterKind;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Usual;
 import boldsatchel.power.Sizing;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Units;
@@ -15,8 +16,6 @@ import java.util.stream.Stream;
 
 /** The part on the shelf that does a job best. Where the shelf has none, a guess at one, which says so. */
 public final class Picks {
-
-    private static final double EFFICIENCY_GUESS = 0.85;
 
     private Picks() {}
 
@@ -71,13 +70,13 @@ public final class Picks {
 
         private double limitA(Facet.Converts c) {
             double out = watts / c.outV();
-            double in = watts / EFFICIENCY_GUESS / lowInV;
+            double in = watts / Usual.CONVERTER_EFFICIENCY / lowInV;
             double carried = switch (c.kind()) {
                 case STEP_DOWN, LINEAR -> out;
                 case STEP_UP -> in;
                 case STEP_UP_DOWN -> Math.max(in, out);
             };
-            return Sizing.HEADROOM * carried;
+            return Usual.HEADROOM * carried;
         }
 
         private double lossW(Part part) {
@@ -96,7 +95,8 @@ public final class Picks {
 
     private static Part guessed(Conversion job) {
         double outV = Math.min(job.nominalV(), job.mostV());
-        double amps = Math.ceil(Sizing.HEADROOM * job.watts() / Math.min(outV, job.lowInV() * EFFICIENCY_GUESS)) + 1;
+        double amps =
+                Math.ceil(Usual.HEADROOM * job.watts() / Math.min(outV, job.lowInV() * Usual.CONVERTER_EFFICIENCY)) + 1;
         Facet.Converts c = new Facet.Converts(
                 job.kind(),
                 outV,
@@ -138,10 +138,10 @@ public final class Picks {
                 cells.chemistry(),
                 cells.series(),
                 Figure.guess(Math.min(amps, 3)),
-                Figure.guess(0.88),
+                Figure.guess(Usual.CHAIN_EFFICIENCY),
                 false,
                 5,
-                Math.max(21, full + 2),
+                Math.max(Usual.USB_MOST_V, full + 2),
                 Figure.guess(5e-5));
         return made(
                 "charger",

@@ -1,34 +1,18 @@
 package boldsatchel.verdict;
 
-import boldsatchel.balance.BalanceResult;
-import boldsatchel.cost.CostResult;
-import boldsatchel.fit.FitResult;
-import boldsatchel.heat.HeatResult;
+import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
-import boldsatchel.power.PowerResult;
 import java.util.List;
 
 /**
  * All that is computed about a build.
  *
  * @param build what was judged
- * @param power of the power engine
- * @param fit of the fit engine
- * @param balance of the balance engine
- * @param heat of the heat engine
- * @param cost of the cost engine
- * @param verdicts in the order of {@link Verdict.Kind}
+ * @param results one an engine
+ * @param verdicts in the order in which builders ask
  * @param findings gravest first
  */
-public record Evaluation(
-        Build build,
-        PowerResult power,
-        FitResult fit,
-        BalanceResult balance,
-        HeatResult heat,
-        CostResult cost,
-        List<Verdict> verdicts,
-        List<Finding> findings) {
+public record Evaluation(Build build, Results results, List<Verdict> verdicts, List<Finding> findings) {
 
     /** Copies the lists. */
     public Evaluation {
@@ -36,9 +20,17 @@ public record Evaluation(
         findings = List.copyOf(findings);
     }
 
+    /** What an engine worked out. */
+    public <R> R of(Class<R> kind) {
+        return results.of(kind);
+    }
+
     /** The answer to a question. */
     public Verdict verdict(Verdict.Kind kind) {
-        return verdicts.get(kind.ordinal());
+        return verdicts.stream()
+                .filter(v -> v.kind().equals(kind))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("nobody answers “" + kind.title() + "”"));
     }
 
     /** Whether anything says stop. */

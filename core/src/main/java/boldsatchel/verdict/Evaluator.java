@@ -1,52 +1,218 @@
 package boldsatchel.verdict;
 
-import boldsatchel.balance.BalanceEngine;
-import boldsatchel.balance.BalanceResult;
-import boldsatchel.cost.CostEngine;
-import boldsatchel.cost.CostResult;
-import boldsatchel.fit.FitEngine;
-import boldsatchel.fit.FitResult;
-import boldsatchel.heat.HeatEngine;
-import boldsatchel.heat.HeatResult;
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
-import boldsatchel.power.PowerEngine;
-import boldsatchel.power.PowerResult;
+import boldsatchel.machine.Section;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.ServiceLoader;
+import java.util.Set;
 
 /**
- * Judges a build: runs the engines, then lets a judge for each answer its questions. Pure: the same build gives the same
- * evaluation, on any thread.
+ * Judges builds: runs the engines that are listed, then each one's judge. {@link #evaluate} is the door for one build; an object of this
+ * class remembers its last answers and works out again only what an edit changed, told by the identity of sections and results, so that
+ * moving a part costs no run of the power chain. What it remembers never shows in an answer: the same build gives the same evaluation,
+ * remembered or not.
+ *
+ * <p>An engine that cannot answer is a finding, {@code engine.cannot}, and its verdicts say stop; those that need it have no answer
+ * either, and all others go on.
+ *
+ * <p>Safe on any thread. Costs one comparison a section and engine where nothing changed.
  */
 public final class Evaluator {
 
-    private Evaluator() {}
+    private static final class Listed {
+        static final List<Judge<?>> JUDGES = inOrder(load());
 
-    /** Judges a build. */
+        private static List<Judge<?>> load() {
+            List<Judge<?>> all = new ArrayList<>();
+            ServiceLoader.load(Judge.class).forEach(all::add);
+            return all;
+        }
+    }
+
+    private final List<Judge<?>> judges;
+    private volatile Map<Class<?>, Answer> memory = Map.of();
+
+    /** Remembers nothing yet; the judges are those the modules list. */
+    public Evaluator() {
+        judges = Listed.JUDGES;
+    }
+
+    /** Remembers nothing yet; with judges of one's own. */
+    public Evaluator(List<Judge<?>> judges) {
+        this.judges = inOrder(judges);
+    }
+
+    /** Judges a build once. */
     public static Evaluation evaluate(Build build) {
-        PowerResult power = PowerEngine.evaluate(build);
-        FitResult fit = FitEngine.evaluate(build);
-        BalanceResult balance = BalanceEngine.evaluate(build);
-        HeatResult heat = HeatEngine.evaluate(build, fit, power);
-        CostResult cost = CostEngine.evaluate(build);
+        return new Evaluator().judge(build);
+    }
 
-        List<Verdict> verdicts = new ArrayList<>(List.of(
-                FitJudge.packs(build, fit),
-                PowerJudge.lasts(build, power),
-                HeatJudge.keepsCool(build, heat),
-                BalanceJudge.carries(build, balance),
-                BalanceJudge.stands(build, balance),
-                CostJudge.costs(build, cost)));
-        verdicts.sort(Comparator.comparing(Verdict::kind));
+    /**
+     * What one engine and its judge said last, and what went in.
+     *
+     * @param read by the engine: sections and results
+     * @param result of the engine
+     * @param failure why it has none; empty when it has
+     * @param seen by the judge beside the result
+     * @param judgement of the judge
+     */
+    private record Answer(List<Object> read, Object result, String failure, List<Object> seen, Judgement judgement) {
+        boolean worked() {
+            return failure.isEmpty();
+        }
+    }
 
+    /** Judges a build, going on from the last one. */
+    public Evaluation judge(Build build) {
+        Map<Class<?>, Answer> before = memory;
+        Map<Class<?>, Answer> now = new LinkedHashMap<>();
+        for (Judge<?> judge : judges) {
+            now.put(judge.engine().result(), answer(judge, build, before, now));
+        }
+        memory = now;
+        Map<Class<?>, Object> results = new HashMap<>();
+        List<Verdict> verdicts = new ArrayList<>();
         List<Finding> findings = new ArrayList<>();
-        findings.addAll(PowerJudge.findings(build, power));
-        findings.addAll(FitJudge.findings(build, fit));
-        findings.addAll(BalanceJudge.findings(build, balance));
-        findings.addAll(HeatJudge.findings(build, heat));
-        findings.addAll(CostJudge.findings(build, cost));
+        now.forEach((kind, answer) -> {
+            results.put(kind, answer.result());
+            verdicts.addAll(answer.judgement().verdicts());
+            findings.addAll(answer.judgement().findings());
+        });
+        verdicts.sort(Comparator.comparingInt(v -> v.kind().order()));
         findings.sort(Comparator.comparing(Finding::severity));
-        return new Evaluation(build, power, fit, balance, heat, cost, verdicts, findings);
+        return new Evaluation(build, new Results(results), verdicts, findings);
+    }
+
+    private static <R> Answer answer(
+            Judge<R> judge, Build build, Map<Class<?>, Answer> before, Map<Class<?>, Answer> now) {
+        Engine<R> engine = judge.engine();
+        List<Object> read = sections(build, engine.reads());
+        Map<Class<?>, Object> needed = new HashMap<>();
+        List<String> missing = new ArrayList<>();
+        for (Class<?> need : engine.needs()) {
+            Answer answer = now.get(need);
+            if (answer == null) {
+                throw new IllegalStateException(
+                        engine.about() + " needs a " + need.getSimpleName() + " that no judge lists");
+            }
+            read.add(answer.result());
+            needed.put(need, answer.result());
+            if (!answer.worked()) {
+                missing.add(need.getSimpleName());
+            }
+        }
+        List<Object> seen = sections(build, judge.reads());
+        Answer last = before.get(engine.result());
+        if (last != null && same(last.read(), read)) {
+            if (!last.worked() || same(last.seen(), seen)) {
+                return last;
+            }
+            R result = engine.result().cast(last.result());
+            return judged(judge, build, read, result, seen);
+        }
+        if (!missing.isEmpty()) {
+            return unanswered(judge, build, read, seen, "what it needs has no answer", false);
+        }
+        try {
+            return judged(judge, build, read, engine.work(build, new Results(needed)), seen);
+        } catch (RuntimeException e) {
+            return unanswered(judge, build, read, seen, reason(e), true);
+        }
+    }
+
+    private static <R> Answer judged(Judge<R> judge, Build build, List<Object> read, R result, List<Object> seen) {
+        try {
+            return new Answer(read, result, "", seen, judge.judge(build, result));
+        } catch (RuntimeException e) {
+            return unanswered(judge, build, read, seen, reason(e), true);
+        }
+    }
+
+    private static String reason(RuntimeException e) {
+        String said = e.getMessage();
+        return said == null || said.isBlank()
+                ? "an error of the program (" + e.getClass().getSimpleName() + ")"
+                : said;
+    }
+
+    private static <R> Answer unanswered(
+            Judge<R> judge, Build build, List<Object> read, List<Object> seen, String why, boolean tell) {
+        String about = judge.engine().about();
+        List<Verdict> verdicts = judge.kinds().stream()
+                .map(kind -> new Verdict(
+                        kind,
+                        State.STOP,
+                        Double.NaN,
+                        OptionalDouble.empty(),
+                        Double.NaN,
+                        Double.NaN,
+                        "No answer: " + why + ".",
+                        Lazy.known(Working.NONE)))
+                .toList();
+        List<Finding> findings = tell
+                ? List.of(Finding.of(
+                        "engine.cannot",
+                        Severity.STOP,
+                        List.of(),
+                        Map.of(),
+                        () -> "Nothing can be said of " + about + " in “" + build.name() + "”: " + why
+                                + ". The other answers stand.",
+                        List::of,
+                        () -> List.of(Remedy.advice(
+                                "Undo the last change, or look for a figure that cannot be, in what it is about"))))
+                : List.of();
+        return new Answer(read, judge.engine().nothing(), why, seen, new Judgement(verdicts, findings));
+    }
+
+    private static List<Object> sections(Build build, Set<Section> which) {
+        List<Object> sections = new ArrayList<>(which.size() + 2);
+        for (Section section : Section.values()) {
+            if (which.contains(section)) {
+                sections.add(section.of(build));
+            }
+        }
+        return sections;
+    }
+
+    @SuppressWarnings(
+            "ReferenceEquality") // An edit shares what it did not change; comparing all of it would cost as much as
+    // working it out.
+    private static boolean same(List<Object> a, List<Object> b) {
+        for (int i = 0; i < a.size(); i++) {
+            if (a.get(i) != b.get(i)) {
+                return false;
+            }
+        }
+        return a.size() == b.size();
+    }
+
+    /** Those whose results others need come first; otherwise by the questions they answer. */
+    private static List<Judge<?>> inOrder(List<Judge<?>> judges) {
+        List<Judge<?>> left = new ArrayList<>(judges);
+        left.sort(Comparator.comparingInt(
+                j -> j.kinds().stream().mapToInt(Verdict.Kind::order).min().orElse(Integer.MAX_VALUE)));
+        List<Judge<?>> ordered = new ArrayList<>();
+        Set<Class<?>> done = new HashSet<>();
+        while (!left.isEmpty()) {
+            Judge<?> next = left.stream()
+                    .filter(j -> done.containsAll(j.engine().needs()))
+                    .findFirst()
+                    .orElseThrow(() ->
+                            new IllegalStateException(left.getFirst().engine().about()
+                                    + " needs a result that nobody works out, or needs itself"));
+            left.remove(next);
+            done.add(next.engine().result());
+            ordered.add(next);
+        }
+        return List.copyOf(ordered);
     }
 }

@@ -30,12 +30,12 @@ public record Remedy(String words, Optional<Edit> edit) {
     }
 
     /** An edit. */
-    static Remedy by(String words, Edit edit) {
+    public static Remedy by(String words, Edit edit) {
         return new Remedy(words, Optional.of(edit));
     }
 
     /** An edit of the chain; only words where the chain does not allow it. */
-    static Remedy by(String words, Attempt attempt) {
+    public static Remedy by(String words, Attempt attempt) {
         return new Remedy(words, attempt.allowed());
     }
 }

@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
  * @param low 5 % of the likely values lie below
  * @param high 5 % of the likely values lie above
  * @param sentence the answer in words
- * @param working how it came about
+ * @param worked how it came about, once somebody looks
  */
 public record Verdict(
         Kind kind,
@@ -23,56 +23,37 @@ public record Verdict(
         double low,
         double high,
         String sentence,
-        Working working) {
+        Lazy<Working> worked) {
 
-    /** The questions. */
-    public enum Kind {
+    /** How it came about. */
+    public Working working() {
+        return worked.get();
+    }
+
+    /**
+     * A question that builders have. A new engine brings its own.
+     *
+     * @param id stable name in files
+     * @param title as shown
+     * @param unit of value, limit, low and high; money has the brief's currency
+     * @param decimals shown
+     * @param moreIsBetter whether a limit is a least rather than a most
+     * @param order in which questions are shown
+     */
+    public record Kind(String id, String title, String unit, int decimals, boolean moreIsBetter, int order) {
+
         /** Does everything go in. */
-        PACKS("packs", "Packs", "mm", 1, true),
+        public static final Kind PACKS = new Kind("packs", "Packs", "mm", 1, true, 10);
         /** How long does it run. */
-        LASTS("lasts", "Lasts", "h", 1, true),
+        public static final Kind LASTS = new Kind("lasts", "Lasts", "h", 1, true, 20);
         /** Does it stay cool enough. */
-        KEEPS_COOL("keeps-cool", "Keeps cool", "K", 0, true),
+        public static final Kind KEEPS_COOL = new Kind("keeps-cool", "Keeps cool", "K", 0, true, 30);
         /** How heavy is it. */
-        CARRIES("carries", "Carries", "g", 0, false),
+        public static final Kind CARRIES = new Kind("carries", "Carries", "g", 0, false, 40);
         /** Does it stand. */
-        STANDS("stands", "Stands", "°", 1, true),
+        public static final Kind STANDS = new Kind("stands", "Stands", "°", 1, true, 50);
         /** What is still to be spent. */
-        COSTS("costs", "Costs", "", 0, false);
-
-        private final String id;
-        private final String title;
-        private final String unit;
-        private final int decimals;
-        private final boolean moreIsBetter;
-
-        Kind(String id, String title, String unit, int decimals, boolean moreIsBetter) {
-            this.id = id;
-            this.title = title;
-            this.unit = unit;
-            this.decimals = decimals;
-            this.moreIsBetter = moreIsBetter;
-        }
-
-        /** Stable name in files. */
-        public String id() {
-            return id;
-        }
-
-        /** As shown. */
-        public String title() {
-            return title;
-        }
-
-        /** Unit of value, limit, low and high; money has the brief's currency. */
-        public String unit() {
-            return unit;
-        }
-
-        /** Whether a limit is a least rather than a most. */
-        public boolean moreIsBetter() {
-            return moreIsBetter;
-        }
+        public static final Kind COSTS = new Kind("costs", "Costs", "", 0, false, 60);
 
         /** A value of this kind with its unit. */
         public String format(double value) {
@@ -85,7 +66,7 @@ public record Verdict(
      *
      * @param moreIsBetter whether the limit is a least
      */
-    static State against(double value, double low, double high, OptionalDouble limit, boolean moreIsBetter) {
+    public static State against(double value, double low, double high, OptionalDouble limit, boolean moreIsBetter) {
         if (limit.isEmpty()) {
             return State.FINE;
         }
@@ -95,7 +76,7 @@ public record Verdict(
     }
 
     /** A margin: stop below zero, watch below the wanted one or when its range reaches below zero. */
-    static State margin(double value, double low, double wanted) {
+    public static State margin(double value, double low, double wanted) {
         return value < 0 ? State.STOP : value < wanted || low < 0 ? State.WATCH : State.FINE;
     }
 }

@@ -12,6 +12,9 @@ import java.util.List;
  */
 public record Working(List<Step> steps, Spread range, String method) {
 
+    /** Nothing was worked out. */
+    public static final Working NONE = new Working(List.of(), Spread.exact(Double.NaN), "");
+
     /**
      * One line of arithmetic.
      *

@@ -3,6 +3,7 @@ package boldsatchel.drawing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Stack;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
@@ -10,6 +11,7 @@ import boldsatchel.machine.Rung;
 import boldsatchel.plan.Supplies;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Network;
+import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.shelf.Library;
@@ -40,7 +42,7 @@ public class DrawingsTest {
             all.add(PackDrawings.front(e, s.id(), ""));
         });
         all.add(PackDrawings.side(e));
-        ChainResult chain = e.power().chains().getFirst();
+        ChainResult chain = e.of(PowerResult.class).chains().getFirst();
         all.add(PowerDrawings.ladder(build, build.wiring().chain().getFirst(), chain.busiest(), ""));
         Network network = Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
                 .orElseThrow();
@@ -53,10 +55,15 @@ public class DrawingsTest {
         all.add(RunDrawings.cycle(build.brief().profile(), 0));
         all.add(RunDrawings.voltCard(
                 "pack", VoltTable.of(build, build.wiring().chain().getFirst()).orElseThrow()));
-        e.power().charges().forEach(c -> all.add(RunDrawings.charge(c)));
+        e.of(PowerResult.class).charges().forEach(c -> all.add(RunDrawings.charge(c)));
         all.add(CoreSample.of(
                 build,
-                Stack.at(build, e.fit(), build.casing().shells().getFirst().id(), 60, 60),
+                Stack.at(
+                        build,
+                        e.of(FitResult.class),
+                        build.casing().shells().getFirst().id(),
+                        60,
+                        60),
                 60,
                 60));
         return all;
@@ -87,17 +94,19 @@ public class DrawingsTest {
         Evaluation e = demo(name);
         e.build().casing().shells().forEach(shell -> {
             Drawing plan = PackDrawings.plan(e, shell.id(), "");
-            e.fit().placed().stream().filter(p -> p.shell().equals(shell)).forEach(p -> {
-                var solid = p.solids().getFirst();
-                assertThat(plan.marks()).anySatisfy(mark -> {
-                    assertThat(mark).isInstanceOf(Mark.Fill.class);
-                    assertThat(mark.subject()).isEqualTo(p.id());
-                    Mark.Point low = points(mark).getFirst();
-                    assertThat(low.x() - plan.originX()).isCloseTo(solid.x(), within(1e-9));
-                    assertThat(plan.originY() - low.y()).isCloseTo(solid.y(), within(1e-9));
-                    assertThat(points(mark).get(1).x() - low.x()).isCloseTo(solid.dx(), within(1e-9));
-                });
-            });
+            e.of(FitResult.class).placed().stream()
+                    .filter(p -> p.shell().equals(shell))
+                    .forEach(p -> {
+                        var solid = p.solids().getFirst();
+                        assertThat(plan.marks()).anySatisfy(mark -> {
+                            assertThat(mark).isInstanceOf(Mark.Fill.class);
+                            assertThat(mark.subject()).isEqualTo(p.id());
+                            Mark.Point low = points(mark).getFirst();
+                            assertThat(low.x() - plan.originX()).isCloseTo(solid.x(), within(1e-9));
+                            assertThat(plan.originY() - low.y()).isCloseTo(solid.y(), within(1e-9));
+                            assertThat(points(mark).get(1).x() - low.x()).isCloseTo(solid.dx(), within(1e-9));
+                        });
+                    });
         });
     }
 
@@ -122,7 +131,11 @@ public class DrawingsTest {
             Drawing ladder = PowerDrawings.ladder(
                     build,
                     root,
-                    Evaluator.evaluate(build).power().chains().getFirst().busiest(),
+                    Evaluator.evaluate(build)
+                            .of(PowerResult.class)
+                            .chains()
+                            .getFirst()
+                            .busiest(),
                     "");
             root.walk()
                     .forEach(rung -> assertThat(ladder.marks())

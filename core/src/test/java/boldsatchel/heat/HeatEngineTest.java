@@ -56,7 +56,11 @@ public class HeatEngineTest {
     }
 
     private static double board(Build build) {
-        return Evaluator.evaluate(build).heat().part("board").orElseThrow().celsius();
+        return Evaluator.evaluate(build)
+                .of(HeatResult.class)
+                .part("board")
+                .orElseThrow()
+                .celsius();
     }
 
     @Test
@@ -106,7 +110,7 @@ public class HeatEngineTest {
     }
 
     private static double wallLimit(Build build) {
-        return Evaluator.evaluate(build).heat().spots().stream()
+        return Evaluator.evaluate(build).of(HeatResult.class).spots().stream()
                 .filter(s -> s.wall().isPresent())
                 .findFirst()
                 .orElseThrow()
@@ -131,13 +135,13 @@ public class HeatEngineTest {
                 d.startSeconds(),
                 d.backlightW());
         Evaluation evaluation = Evaluator.evaluate(doubtful.with(board.withFacet(unsure)));
-        double nominal = evaluation.heat().margin().orElseThrow().nominal();
+        double nominal = evaluation.of(HeatResult.class).margin().orElseThrow().nominal();
         double moved = 85 - board(warm(8.4, false));
-        var blame = evaluation.heat().margin().orElseThrow().blame().stream()
+        var blame = evaluation.of(HeatResult.class).margin().orElseThrow().blame().stream()
                 .filter(b -> b.input().what().equals("busy power"))
                 .findFirst()
                 .orElseThrow();
-        double sigma = (evaluation.heat().margin().orElseThrow().high() - nominal) / 1.6449;
+        double sigma = (evaluation.of(HeatResult.class).margin().orElseThrow().high() - nominal) / 1.6449;
         assertThat(Math.sqrt(blame.share()) * sigma).isCloseTo(nominal - moved, Percentage.withPercentage(3));
     }
 
@@ -187,8 +191,15 @@ public class HeatEngineTest {
                 "r-bank",
                 new Rung.OfPart("bank"),
                 Rung.of("w", new Rung.Wire(30, 300), boldsatchel.Samples.rung("board")))));
-        assertThat(Evaluator.evaluate(wired).heat().shells().getFirst().airC())
-                .isGreaterThan(
-                        Evaluator.evaluate(build).heat().shells().getFirst().airC());
+        assertThat(Evaluator.evaluate(wired)
+                        .of(HeatResult.class)
+                        .shells()
+                        .getFirst()
+                        .airC())
+                .isGreaterThan(Evaluator.evaluate(build)
+                        .of(HeatResult.class)
+                        .shells()
+                        .getFirst()
+                        .airC());
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.machine.Build;
+import boldsatchel.power.PowerResult;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -61,7 +62,14 @@ public class ReportTest {
                         .toList());
         JsonNode judged = chain.path("profiles").get(0);
         assertThat(judged.path("hours").asDouble())
-                .isCloseTo(evaluation.power().chains().getFirst().run().hours(), within(1e-4));
+                .isCloseTo(
+                        evaluation
+                                .of(PowerResult.class)
+                                .chains()
+                                .getFirst()
+                                .run()
+                                .hours(),
+                        within(1e-4));
         assertThat(judged.path("end").asString()).isNotBlank();
         assertThat(chain.path("startsDownTo").isNumber()).isTrue();
         assertThat(chain.path("offDays").asDouble()).isPositive();
@@ -73,7 +81,8 @@ public class ReportTest {
             assertThat(rungs.get(0).path("volts").asDouble()).isPositive();
         }
         JsonNode charges = report(demo).path("power").path("charges");
-        assertThat(charges.size()).isEqualTo(evaluation.power().charges().size());
+        assertThat(charges.size())
+                .isEqualTo(evaluation.of(PowerResult.class).charges().size());
         charges.forEach(c -> assertThat(c.path("hours").asDouble()).isPositive());
     }
 }

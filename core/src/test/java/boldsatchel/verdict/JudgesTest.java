@@ -11,6 +11,7 @@ import static boldsatchel.Samples.part;
 import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.cost.CostResult;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
@@ -213,8 +214,8 @@ public class JudgesTest {
                 dear.body(),
                 List.of());
         Evaluation evaluation = Evaluator.evaluate(limited.with(new Parts(List.of(owned))));
-        assertThat(evaluation.cost().toSpend().nominal()).isZero();
-        assertThat(evaluation.cost().inHand()).isEqualTo(200);
+        assertThat(evaluation.of(CostResult.class).toSpend().nominal()).isZero();
+        assertThat(evaluation.of(CostResult.class).inHand()).isEqualTo(200);
     }
 
     @Test

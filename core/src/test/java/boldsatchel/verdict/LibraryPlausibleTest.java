@@ -2,6 +2,7 @@ package boldsatchel.verdict;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.balance.BalanceResult;
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -89,12 +90,18 @@ public class LibraryPlausibleTest {
         Build more = boldsatchel.edit.Edits.addPart(part).change().apply(build);
         Evaluation evaluation = Evaluator.evaluate(more);
         if (part.staysOutside()) {
-            assertThat(evaluation.balance().massG().nominal())
-                    .isEqualTo(Evaluator.evaluate(build).balance().massG().nominal());
+            assertThat(evaluation.of(BalanceResult.class).massG().nominal())
+                    .isEqualTo(Evaluator.evaluate(build)
+                            .of(BalanceResult.class)
+                            .massG()
+                            .nominal());
             return;
         }
-        assertThat(evaluation.balance().massG().nominal())
-                .isGreaterThan(Evaluator.evaluate(build).balance().massG().nominal());
+        assertThat(evaluation.of(BalanceResult.class).massG().nominal())
+                .isGreaterThan(Evaluator.evaluate(build)
+                        .of(BalanceResult.class)
+                        .massG()
+                        .nominal());
         assertThat(evaluation.findings()).extracting(Finding::code).contains("fit.on-the-table");
     }
 }

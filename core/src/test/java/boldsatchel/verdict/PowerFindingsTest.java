@@ -19,6 +19,7 @@ import boldsatchel.machine.Facet.ConverterKind;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
+import boldsatchel.power.PowerResult;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -479,7 +480,8 @@ public class PowerFindingsTest {
                 r.edit().ifPresent(e -> {
                     Build after = e.change().apply(faulty);
                     assertThat(after).as(f.code() + ": " + r.words()).isNotEqualTo(faulty);
-                    assertThat(Evaluator.evaluate(after).power().chains()).isNotEmpty();
+                    assertThat(Evaluator.evaluate(after).of(PowerResult.class).chains())
+                            .isNotEmpty();
                 });
             }
         }
@@ -487,7 +489,10 @@ public class PowerFindingsTest {
 
     @Test
     public void oneDeadCellOfThreeBehindDiodesLeavesTwoThirdsOfTheRun() {
-        var chain = Evaluator.evaluate(parallel(5, true)).power().chains().getFirst();
+        var chain = Evaluator.evaluate(parallel(5, true))
+                .of(PowerResult.class)
+                .chains()
+                .getFirst();
         assertThat(chain.withoutOne().orElseThrow() / chain.run().hours())
                 .isCloseTo(2.0 / 3, Percentage.withPercentage(3));
     }

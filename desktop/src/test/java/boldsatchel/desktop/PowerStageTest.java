@@ -1,5 +1,6 @@
 package boldsatchel.desktop;
 
+import boldsatchel.power.PowerResult;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -181,7 +182,7 @@ public class PowerStageTest extends WindowHarness {
         DrawingView ladder = robot.lookup("#ladder").query();
         Slider level = robot.lookup("#level").query();
         var half = ladder.drawing();
-        double end = evaluation().power().chains().getFirst().run().hours();
+        double end = evaluation().of(PowerResult.class).chains().getFirst().run().hours();
         drag(onScreen("#discharge", 20, 20), onScreen("#discharge", 150, 20));
         var late = ladder.drawing();
         assertThat(late).isNotEqualTo(half);

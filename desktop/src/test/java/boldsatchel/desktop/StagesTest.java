@@ -1,5 +1,6 @@
 package boldsatchel.desktop;
 
+import boldsatchel.cost.CostResult;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -163,9 +164,9 @@ public class StagesTest extends WindowHarness {
                 .isEqualTo(Basis.MEASURED);
         assertThat(build().part("battery").orElseThrow().body().widthMm().plusMinus())
                 .isCloseTo(1.52, within(1e-9));
-        double before = session().evaluation().get().cost().toSpend().nominal();
+        double before = session().evaluation().get().of(CostResult.class).toSpend().nominal();
         choose("#standing", Part.Standing.SALVAGED);
-        assertThat(session().evaluation().get().cost().toSpend().nominal()).isCloseTo(before - 74, within(1e-6));
+        assertThat(session().evaluation().get().of(CostResult.class).toSpend().nominal()).isCloseTo(before - 74, within(1e-6));
     }
 
     @Test

@@ -1,5 +1,6 @@
 package boldsatchel.desktop.brief;
 
+import boldsatchel.power.PowerResult;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.UseProfile;
@@ -386,7 +387,7 @@ public final class BriefStage implements WorkStage {
         return desk.session()
                 .evaluation()
                 .get()
-                .power()
+                .of(PowerResult.class)
                 .shortest()
                 .flatMap(c -> Optional.ofNullable(c.otherRuns().get(profile.name())))
                 .map(r -> "lasts " + Verdict.Kind.LASTS.format(r.hours()))

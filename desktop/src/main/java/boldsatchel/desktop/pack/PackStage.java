@@ -1,5 +1,6 @@
 package boldsatchel.desktop.pack;
 
+import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
@@ -192,7 +193,7 @@ public final class PackStage implements WorkStage {
                 core.isSelected()
                         ? CoreSample.of(
                                 evaluation.build(),
-                                Stack.at(evaluation.build(), evaluation.fit(), shell.id(), probe.getX(), probe.getY()),
+                                Stack.at(evaluation.build(), evaluation.of(FitResult.class), shell.id(), probe.getX(), probe.getY()),
                                 probe.getX(),
                                 probe.getY())
                         : PackDrawings.side(evaluation),
@@ -320,7 +321,7 @@ public final class PackStage implements WorkStage {
             Build build = desk.session().build();
             Vec rest = e.isAltDown()
                     ? wanted
-                    : Snap.near(build, desk.session().evaluation().get().fit(), g.part(), wanted);
+                    : Snap.near(build, desk.session().evaluation().get().of(FitResult.class), g.part(), wanted);
             build.part(g.part()).ifPresent(p -> desk.session().drags(Edits.move(p, rest)));
         });
     }

@@ -1,5 +1,6 @@
 package boldsatchel.desktop.power;
 
+import boldsatchel.power.PowerResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Rung;
@@ -292,7 +293,7 @@ public final class PowerStage implements WorkStage {
     }
 
     private Optional<ChainResult> result(Rung root) {
-        return desk.session().evaluation().get().power().chains().stream()
+        return desk.session().evaluation().get().of(PowerResult.class).chains().stream()
                 .filter(c -> c.source().equals(root.id()))
                 .findFirst();
     }
@@ -321,7 +322,7 @@ public final class PowerStage implements WorkStage {
         if (shown == run) {
             run.show(build, root.flatMap(this::result), network);
         } else if (shown == charge) {
-            charge.show(build, desk.session().evaluation().get().power().charges());
+            charge.show(build, desk.session().evaluation().get().of(PowerResult.class).charges());
         } else if (shown == use) {
             use.show();
         } else if (shown == more) {

@@ -1,4 +1,4 @@
-package boldsatchel.verdict;
+package boldsatchel.judge;
 
 import boldsatchel.edit.Edit;
 import boldsatchel.machine.Build;
@@ -12,9 +12,11 @@ import boldsatchel.power.OperatingPoint;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
+import boldsatchel.verdict.Remedy;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * One chain and what was found about it: what the rules of power look at.
@@ -22,9 +24,8 @@ import java.util.Optional;
  * @param build it belongs to
  * @param root its first rung
  * @param chain its result
- * @param sheet where findings go
  */
-record Line(Build build, Rung root, ChainResult chain, Words.Sheet sheet) {
+record Line(Build build, Rung root, ChainResult chain) {
 
     /** Voltages that a rung is offered. */
     record Rail(double lowV, double highV, Optional<Rung> converter) {}
@@ -64,6 +65,29 @@ record Line(Build build, Rung root, ChainResult chain, Words.Sheet sheet) {
     /** The sources that store energy. */
     List<Part> stores() {
         return sourceParts().stream().filter(Part::isSource).toList();
+    }
+
+    /** The wires between the sources and a rung. */
+    Stream<Rung> wiresTo(String rung) {
+        return root.pathTo(rung).stream().filter(r -> r.stage() instanceof Rung.Wire);
+    }
+
+    /** Voltage lost in wires and contacts between the sources and a rung, V. */
+    double lostOnTheWay(String rung, OperatingPoint at) {
+        return root.pathTo(rung).stream()
+                .filter(r -> !(r.stage() instanceof Rung.OfPart) && !(r.stage() instanceof Rung.Join))
+                .flatMap(r -> at.rung(r.id()).stream())
+                .mapToDouble(s -> s.voltsIn() - s.voltsOut())
+                .sum();
+    }
+
+    /** The converters whose input current rises as the battery falls and that may run into their limit. */
+    Stream<Rung> steppingUp() {
+        return root.walk()
+                .filter(r -> build.partOf(r)
+                        .flatMap(p -> p.facet(Facet.Converts.class))
+                        .filter(c -> c.kind() != Facet.ConverterKind.STEP_DOWN)
+                        .isPresent());
     }
 
     /** What the brief's hardest step asks for. */

@@ -1,33 +1,69 @@
-package boldsatchel.verdict;
+package boldsatchel.judge;
 
-import static boldsatchel.verdict.Words.n;
-import static boldsatchel.verdict.Words.name;
-import static boldsatchel.verdict.Words.numbers;
-import static boldsatchel.verdict.Words.percent;
+import static boldsatchel.judge.Words.n;
+import static boldsatchel.judge.Words.name;
+import static boldsatchel.judge.Words.numbers;
+import static boldsatchel.judge.Words.percent;
 
+import boldsatchel.engine.Engine;
+import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.Section;
 import boldsatchel.power.CellCurve;
 import boldsatchel.power.Discharge;
+import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Judge;
+import boldsatchel.verdict.Judgement;
+import boldsatchel.verdict.Lazy;
+import boldsatchel.verdict.Remedy;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import boldsatchel.verdict.Working;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /** Lasts, and what the power chain has to say. */
-final class PowerJudge {
+public final class PowerJudge implements Judge<PowerResult> {
 
     private static final String METHOD = "power";
 
-    private PowerJudge() {}
+    /** A judge; all are alike. */
+    public PowerJudge() {}
 
-    static Verdict lasts(Build build, PowerResult power) {
+    @Override
+    public Engine<PowerResult> engine() {
+        return new PowerEngine();
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.WIRING);
+    }
+
+    @Override
+    public List<Verdict.Kind> kinds() {
+        return List.of(Verdict.Kind.LASTS);
+    }
+
+    @Override
+    public Judgement judge(Build build, PowerResult result) {
+        return new Judgement(List.of(lasts(build, result)), findings(build, result));
+    }
+
+    private static Verdict lasts(Build build, PowerResult power) {
         OptionalDouble limit =
                 build.brief().limits().hours().map(OptionalDouble::of).orElse(OptionalDouble.empty());
         Optional<ChainResult> shortest = power.shortest();
@@ -47,7 +83,8 @@ final class PowerJudge {
                 low,
                 power.hours().high(),
                 sentence,
-                new Working(shortest.map(c -> steps(build, c)).orElse(List.of()), power.hours(), METHOD));
+                Lazy.of(() ->
+                        new Working(shortest.map(c -> steps(build, c)).orElse(List.of()), power.hours(), METHOD)));
     }
 
     private static String sentence(Build build, ChainResult chain) {
@@ -130,34 +167,41 @@ final class PowerJudge {
                 .flatMap(build::part);
     }
 
-    static List<Finding> findings(Build build, PowerResult power) {
-        Words.Sheet sheet = new Words.Sheet();
+    private static List<Finding> findings(Build build, PowerResult power) {
+        Sheet sheet = new Sheet(new UnfedTelling(build));
         if (power.chains().isEmpty()) {
-            sheet.add(
-                    "power.no-source",
-                    Severity.WATCH,
-                    List.of(),
-                    "Nothing gives power yet.",
-                    numbers(),
-                    "Add a battery or a power bank from the shelf and make it the first rung of the chain");
+            sheet.add("power.no-source", Severity.WATCH, List.of(), numbers());
         }
-        for (String id : power.unfed()) {
-            sheet.add(
-                    "power.unfed",
-                    Severity.WATCH,
-                    List.of(id),
-                    name(build, id) + " draws power but hangs on no rung of the chain.",
-                    numbers(),
-                    "Hang it on the rail with its voltage in Power");
-        }
+        power.unfed().forEach(id -> sheet.add("power.unfed", Severity.WATCH, List.of(id), numbers()));
+        List<Finding> findings = new ArrayList<>(sheet.findings());
         for (ChainResult chain : power.chains()) {
-            Line line = new Line(build, build.rung(chain.source()).orElseThrow(), chain, sheet);
-            BreachRules.judge(line);
-            SourceRules.judge(line);
-            WiringRules.judge(line);
-            UseRules.judge(line);
+            Line line = new Line(build, build.rung(chain.source()).orElseThrow(), chain);
+            findings.addAll(BreachRules.judge(line));
+            findings.addAll(SourceRules.judge(line));
+            findings.addAll(WiringRules.judge(line));
+            findings.addAll(UseRules.judge(line));
         }
-        ChargeRules.judge(build, power, sheet);
-        return sheet.findings();
+        findings.addAll(ChargeRules.judge(build, power));
+        return findings;
+    }
+
+    /** Tells of what nothing feeds. */
+    private record UnfedTelling(Build build) implements Telling {
+        @Override
+        public String sentence(Noted f) {
+            return switch (f.code()) {
+                case "power.no-source" -> "Nothing gives power yet.";
+                case "power.unfed" -> name(build, f.first()) + " draws power but hangs on no rung of the chain.";
+                default -> throw Telling.unknown(f);
+            };
+        }
+
+        @Override
+        public List<Remedy> cures(Noted f) {
+            return List.of(Remedy.advice(
+                    f.code().equals("power.unfed")
+                            ? "Hang it on the rail with its voltage in Power"
+                            : "Add a battery or a power bank from the shelf and make it the first rung of the chain"));
+        }
     }
 }

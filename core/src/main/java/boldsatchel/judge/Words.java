@@ -1,13 +1,10 @@
-package boldsatchel.verdict;
+package boldsatchel.judge;
 
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Units;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 
 /** Names and numbers as the judges' sentences need them. */
@@ -40,42 +37,5 @@ final class Words {
             map.put((String) namesAndValues[i], ((Number) namesAndValues[i + 1]).doubleValue());
         }
         return map;
-    }
-
-    /** Collects findings. */
-    static final class Sheet {
-        private final List<Finding> findings = new ArrayList<>();
-
-        void add(
-                String code,
-                Severity severity,
-                List<String> subjects,
-                String message,
-                Map<String, Double> numbers,
-                String... remedies) {
-            add(
-                    code,
-                    severity,
-                    subjects,
-                    message,
-                    numbers,
-                    List.of(),
-                    Arrays.stream(remedies).map(Remedy::advice).toList());
-        }
-
-        void add(
-                String code,
-                Severity severity,
-                List<String> subjects,
-                String message,
-                Map<String, Double> numbers,
-                List<Working.Step> working,
-                List<Remedy> remedies) {
-            findings.add(new Finding(code, severity, subjects, message, numbers, working, remedies));
-        }
-
-        List<Finding> findings() {
-            return findings;
-        }
     }
 }

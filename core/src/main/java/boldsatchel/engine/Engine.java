@@ -1,0 +1,39 @@
+package boldsatchel.engine;
+
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Section;
+import java.util.Set;
+
+/**
+ * Works something out about a build. Pure: the same sections and results give the same result, on any thread. It runs again only when a
+ * section it reads, or a result it needs, is another object than last time.
+ *
+ * @param <R> what it works out
+ */
+public interface Engine<R> {
+
+    /** What it is about, as said in a sentence: {@code the power chain}. */
+    String about();
+
+    /** What it works out; results are found by their kind. */
+    Class<R> result();
+
+    /** The sections it reads. */
+    Set<Section> reads();
+
+    /** The kinds of result it needs. */
+    default Set<Class<?>> needs() {
+        return Set.of();
+    }
+
+    /**
+     * Works.
+     *
+     * @param results those it needs
+     * @throws RuntimeException when it cannot answer, with the reason in words
+     */
+    R work(Build build, Results results);
+
+    /** What is known where it cannot answer: nothing. */
+    R nothing();
+}

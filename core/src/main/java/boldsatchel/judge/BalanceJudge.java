@@ -1,0 +1,243 @@
+package boldsatchel.judge;
+
+import static boldsatchel.judge.Words.n;
+import static boldsatchel.judge.Words.numbers;
+
+import boldsatchel.balance.BalanceEngine;
+import boldsatchel.balance.BalanceResult;
+import boldsatchel.engine.Engine;
+import boldsatchel.judge.Telling.Sheet;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Section;
+import boldsatchel.quantity.Spread;
+import boldsatchel.quantity.Units;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Judge;
+import boldsatchel.verdict.Judgement;
+import boldsatchel.verdict.Lazy;
+import boldsatchel.verdict.Remedy;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import boldsatchel.verdict.Working;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** Carries and stands, and what unbalances it. */
+public final class BalanceJudge implements Judge<BalanceResult> {
+
+    private static final String METHOD = "balance";
+
+    /** A judge; all are alike. */
+    public BalanceJudge() {}
+
+    @Override
+    public Engine<BalanceResult> engine() {
+        return new BalanceEngine();
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING);
+    }
+
+    @Override
+    public List<Verdict.Kind> kinds() {
+        return List.of(Verdict.Kind.CARRIES, Verdict.Kind.STANDS);
+    }
+
+    @Override
+    public Judgement judge(Build build, BalanceResult result) {
+        return new Judgement(List.of(carries(build, result), stands(build, result)), findings(build, result));
+    }
+
+    private static Verdict carries(Build build, BalanceResult balance) {
+        OptionalDouble limit =
+                build.brief().limits().massG().map(OptionalDouble::of).orElse(OptionalDouble.empty());
+        Spread mass = balance.massG();
+        String heaviest = balance.items().isEmpty()
+                ? "Nothing weighs anything yet."
+                : "Heaviest: " + balance.items().getFirst().name() + ", "
+                        + Math.round(balance.items().getFirst().massG()) + " g.";
+        return new Verdict(
+                Verdict.Kind.CARRIES,
+                Verdict.against(mass.nominal(), mass.low(), mass.high(), limit, false),
+                mass.nominal(),
+                limit,
+                mass.low(),
+                mass.high(),
+                heaviest,
+                Lazy.of(() -> new Working(items(balance), mass, METHOD)));
+    }
+
+    private static Verdict stands(Build build, BalanceResult balance) {
+        double wanted = build.brief().limits().tipMarginDeg();
+        Spread margin = balance.tipMarginDeg().orElse(Spread.exact(Double.NaN));
+        State state =
+                balance.tipMarginDeg().isEmpty() ? State.WATCH : Verdict.margin(margin.nominal(), margin.low(), wanted);
+        return new Verdict(
+                Verdict.Kind.STANDS,
+                state,
+                margin.nominal(),
+                OptionalDouble.of(wanted),
+                margin.low(),
+                margin.high(),
+                sentence(build, balance, margin),
+                Lazy.of(() -> new Working(steps(build, balance, margin), margin, METHOD)));
+    }
+
+    private static String sentence(Build build, BalanceResult balance, Spread margin) {
+        if (Double.isNaN(margin.nominal())) {
+            return "There is no case yet.";
+        }
+        String lid = build.casing().hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
+        return margin.nominal() < 0
+                ? "Tips over by itself" + lid + "."
+                : "Bears a tilt of " + degrees(margin.nominal()) + lid + " before it tips.";
+    }
+
+    private static List<Working.Step> steps(Build build, BalanceResult balance, Spread margin) {
+        if (Double.isNaN(margin.nominal())) {
+            return List.of();
+        }
+        List<Working.Step> steps = new ArrayList<>();
+        steps.add(new Working.Step(
+                "Centre of mass at the angle of use",
+                "x, y, z = Σ m·x / Σ m",
+                "",
+                n(balance.centre().x()) + ", " + n(balance.centre().y()) + ", "
+                        + n(balance.centre().z()) + " mm"));
+        steps.add(new Working.Step(
+                "Least margin over lid angles",
+                "margin = atan(distance to the edge / height)",
+                "lid at " + n(balance.worstAngleDeg()) + "°",
+                degrees(margin.nominal())));
+        balance.pushN()
+                .ifPresent(push -> steps.add(new Working.Step(
+                        "Push at the screen's top that tips it, at " + n(useAngle(build)) + "°",
+                        "F = m·g·d / h",
+                        "",
+                        n(push) + " N")));
+        return steps;
+    }
+
+    private static double useAngle(Build build) {
+        return build.casing().hinge().map(Hinge::useAngleDeg).orElse(0.0);
+    }
+
+    private static List<Working.Step> items(BalanceResult balance) {
+        return balance.items().stream()
+                .map(item -> new Working.Step(item.name(), "", "", Math.round(item.massG()) + " g"))
+                .toList();
+    }
+
+    private static List<Finding> findings(Build build, BalanceResult balance) {
+        Sheet sheet = new Sheet(new BalanceTelling(build));
+        double wanted = build.brief().limits().tipMarginDeg();
+        balance.tipMarginDeg()
+                .filter(m -> m.nominal() < wanted)
+                .ifPresent(m -> sheet.add(
+                        "balance.tips",
+                        m.nominal() < 0 ? Severity.STOP : Severity.WATCH,
+                        build.casing()
+                                .hinge()
+                                .map(h -> List.of(h.lidShell(), h.baseShell()))
+                                .orElse(List.of()),
+                        numbers(
+                                "marginDeg",
+                                m.nominal(),
+                                "limitDeg",
+                                wanted,
+                                "lidAngleDeg",
+                                balance.worstAngleDeg(),
+                                "counterweightG",
+                                balance.counterweightG().orElse(Double.NaN))));
+        build.casing().hinge().ifPresent(hinge -> hinge(hinge, balance, sheet));
+        build.brief()
+                .limits()
+                .massG()
+                .filter(limit -> balance.massG().nominal() > limit)
+                .ifPresent(limit -> sheet.add(
+                        "balance.too-heavy",
+                        Severity.STOP,
+                        List.of(),
+                        numbers("massG", balance.massG().nominal(), "limitG", limit)));
+        return sheet.findings();
+    }
+
+    private static void hinge(Hinge hinge, BalanceResult balance, Sheet sheet) {
+        double friction = hinge.frictionNm().value();
+        if (!balance.holds()) {
+            sheet.add(
+                    "balance.hinge-weak",
+                    Severity.WATCH,
+                    List.of(hinge.lidShell()),
+                    numbers("torqueNm", balance.lidTorqueNm(), "frictionNm", friction));
+        }
+        if (balance.liftsBase()) {
+            sheet.add(
+                    "balance.hinge-lifts", Severity.WATCH, List.of(hinge.baseShell()), numbers("frictionNm", friction));
+        }
+    }
+
+    private static String degrees(double value) {
+        return Units.format(value, 1, "°");
+    }
+
+    /** Tells of what unbalances a machine. */
+    private record BalanceTelling(Build build) implements Telling {
+
+        private boolean lidded() {
+            return build.casing().hinge().isPresent();
+        }
+
+        @Override
+        public String sentence(Noted f) {
+            return switch (f.code()) {
+                case "balance.tips" -> {
+                    String lid = lidded() ? " with the lid at " + f.n("lidAngleDeg") + "°" : "";
+                    double margin = f.number("marginDeg");
+                    yield margin < 0
+                            ? "It tips over by itself" + lid + " (" + degrees(margin) + ")."
+                            : "Only " + degrees(margin) + " before it tips" + lid + "; " + f.n("limitDeg")
+                                    + "° is wanted.";
+                }
+                case "balance.hinge-weak" ->
+                    "The lid pulls with up to " + f.n("torqueNm") + " N·m; the hinge holds " + f.n("frictionNm")
+                            + " N·m and will not keep it at " + n(useAngle(build)) + "°.";
+                case "balance.hinge-lifts" ->
+                    "The hinge is stiffer than the base is heavy: opening the lid with one hand lifts the base.";
+                case "balance.too-heavy" ->
+                    "It weighs " + Math.round(f.number("massG")) + " g; the brief allows " + f.n("limitG") + " g.";
+                default -> throw Telling.unknown(f);
+            };
+        }
+
+        @Override
+        public List<Remedy> cures(Noted f) {
+            return switch (f.code()) {
+                case "balance.tips" -> {
+                    List<Remedy> remedies = new ArrayList<>();
+                    double weight = f.number("counterweightG");
+                    if (weight > 0) {
+                        remedies.add(Remedy.advice("Add " + Math.round(weight) + " g at the front edge of the base"));
+                    }
+                    remedies.add(Remedy.advice("Move the battery to the front"));
+                    if (lidded()) {
+                        remedies.add(Remedy.advice("Stop the lid at a smaller angle, or move the hinge forward"));
+                    }
+                    yield remedies;
+                }
+                case "balance.hinge-weak" -> List.of(Remedy.advice("Take stiffer hinges or one more"));
+                case "balance.hinge-lifts" -> List.of(Remedy.advice("Take softer hinges or move weight to the front"));
+                case "balance.too-heavy" ->
+                    List.of(Remedy.advice("Look at the heaviest items in the working of Carries"));
+                default -> throw Telling.unknown(f);
+            };
+        }
+    }
+}

@@ -1,0 +1,350 @@
+package boldsatchel.judge;
+
+import static boldsatchel.judge.Words.n;
+import static boldsatchel.judge.Words.name;
+import static boldsatchel.judge.Words.numbers;
+
+import boldsatchel.engine.Engine;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Box;
+import boldsatchel.judge.Telling.Sheet;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Section;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Zone;
+import boldsatchel.quantity.Spread;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Judge;
+import boldsatchel.verdict.Judgement;
+import boldsatchel.verdict.Lazy;
+import boldsatchel.verdict.Remedy;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import boldsatchel.verdict.Working;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** Packs, and what is wrong with the room inside. */
+public final class FitJudge implements Judge<FitResult> {
+
+    private static final String METHOD = "fit";
+
+    /** A judge; all are alike. */
+    public FitJudge() {}
+
+    @Override
+    public Engine<FitResult> engine() {
+        return new FitEngine();
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING);
+    }
+
+    @Override
+    public List<Verdict.Kind> kinds() {
+        return List.of(Verdict.Kind.PACKS);
+    }
+
+    @Override
+    public Judgement judge(Build build, FitResult result) {
+        return new Judgement(List.of(packs(build, result)), findings(build, result));
+    }
+
+    private static Verdict packs(Build build, FitResult fit) {
+        double wanted = build.brief().limits().gapMm();
+        Spread gap = fit.tightest().orElse(Spread.exact(Double.NaN));
+        State state = fit.tightest().isEmpty() ? State.WATCH : Verdict.margin(gap.nominal(), gap.low(), wanted);
+        if (oversize(build).isPresent()) {
+            state = State.STOP;
+        }
+        return new Verdict(
+                Verdict.Kind.PACKS,
+                state,
+                gap.nominal(),
+                OptionalDouble.of(wanted),
+                gap.low(),
+                gap.high(),
+                sentence(build, fit),
+                Lazy.of(() -> new Working(steps(build, fit), gap, METHOD)));
+    }
+
+    private static String sentence(Build build, FitResult fit) {
+        Optional<FitResult.Clash> clash = deepest(fit);
+        if (clash.isPresent()) {
+            return meeting(build, clash.get()) + " by " + n(clash.get().depthMm()) + " mm.";
+        }
+        if (!fit.outside().isEmpty()) {
+            FitResult.Outside out = fit.outside().getFirst();
+            return name(build, out.part()) + " goes through the wall of "
+                    + out.shell().name() + " by " + n(out.byMm()) + " mm.";
+        }
+        return fit.gaps().stream()
+                .findFirst()
+                .map(g -> "The tightest gap is between " + name(build, g.a()) + " and " + name(build, g.b())
+                        + where(g.where()) + ".")
+                .orElse(fit.tightest().isPresent() ? "Everything is far apart." : "Nothing is packed yet.");
+    }
+
+    private static String where(FitResult.Where where) {
+        return where == FitResult.Where.CLOSED_LID ? " with the lid closed" : "";
+    }
+
+    private static Optional<FitResult.Clash> deepest(FitResult fit) {
+        return fit.clashes().stream().reduce((a, b) -> b.depthMm() > a.depthMm() ? b : a);
+    }
+
+    private static String meeting(Build build, FitResult.Clash clash) {
+        return name(build, clash.a()) + " and " + name(build, clash.b()) + " are in the same place"
+                + where(clash.where());
+    }
+
+    private static List<Working.Step> steps(Build build, FitResult fit) {
+        if (deepest(fit).isPresent()) {
+            FitResult.Clash c = deepest(fit).get();
+            Box o = c.overlap();
+            return List.of(new Working.Step(
+                    name(build, c.a()) + " – " + name(build, c.b()),
+                    "depth = least side of the shared box",
+                    "min(" + n(o.dx()) + ", " + n(o.dy()) + ", " + n(o.dz()) + ") mm",
+                    n(c.depthMm()) + " mm"));
+        }
+        return fit.gaps().stream().limit(4).map(g -> gapStep(build, fit, g)).toList();
+    }
+
+    private static Working.Step gapStep(Build build, FitResult fit, FitResult.Gap g) {
+        Optional<Placed> a = fit.placed(g.a());
+        Optional<Placed> b = fit.placed(g.b());
+        String numbers = "";
+        if (a.isPresent() && b.isPresent() && g.where() == FitResult.Where.SHELL) {
+            StringBuilder text = new StringBuilder();
+            for (int axis = 0; axis < 3; axis++) {
+                double gap = a.get().bounds().gapAlong(axis, b.get().bounds());
+                text.append(axis == 0 ? "" : ", ")
+                        .append("xyz".charAt(axis))
+                        .append(": ")
+                        .append(n(gap));
+            }
+            numbers = text.append(" mm (minus: side by side)").toString();
+        }
+        return new Working.Step(
+                name(build, g.a()) + " – " + name(build, g.b()) + where(g.where()),
+                "gap = √(Σ positive gaps along x, y, z squared)",
+                numbers,
+                n(g.gapMm()) + " mm");
+    }
+
+    /** Outside of the closed machine beyond the brief, if it is. */
+    private static Optional<String> oversize(Build build) {
+        if (build.casing().shells().isEmpty()) {
+            return Optional.empty();
+        }
+        Box out = closedOutside(build);
+        var limits = build.brief().limits();
+        StringBuilder over = new StringBuilder();
+        check(over, "wide", out.dx(), limits.widthMm());
+        check(over, "deep", out.dy(), limits.depthMm());
+        check(over, "high", out.dz(), limits.heightMm());
+        return over.isEmpty() ? Optional.empty() : Optional.of(over.toString());
+    }
+
+    private static void check(StringBuilder over, String word, double is, Optional<Double> may) {
+        may.filter(limit -> is > limit + 1e-9)
+                .ifPresent(limit -> over.append(over.isEmpty() ? "" : ", ")
+                        .append(n(is))
+                        .append(" mm ")
+                        .append(word)
+                        .append(" (limit ")
+                        .append(n(limit))
+                        .append(" mm)"));
+    }
+
+    /** Outside of everything with the lid closed. */
+    private static Box closedOutside(Build build) {
+        Optional<Hinge> hinge = build.casing().hinge();
+        return build.casing().shells().stream()
+                .map(s -> build.casing().isLid(s) ? hinge.orElseThrow().closed(s.outside()) : s.outside())
+                .reduce(Box::around)
+                .orElseThrow();
+    }
+
+    private static List<Finding> findings(Build build, FitResult fit) {
+        Sheet sheet = new Sheet(new FitTelling(build, fit));
+        for (FitResult.Clash c : fit.clashes()) {
+            sheet.add(
+                    c.where() == FitResult.Where.CLOSED_LID ? "fit.lid-clash" : "fit.clash",
+                    Severity.STOP,
+                    List.of(c.a(), c.b()),
+                    numbers("depthMm", c.depthMm()));
+        }
+        for (FitResult.Outside o : fit.outside()) {
+            sheet.add("fit.outside", Severity.STOP, List.of(o.part(), o.shell().id()), numbers("byMm", o.byMm()));
+        }
+        if (oversize(build).isPresent()) {
+            sheet.add(
+                    "fit.size",
+                    Severity.STOP,
+                    build.casing().shells().stream().map(Shell::id).toList(),
+                    numbers());
+        }
+        double least = build.brief().limits().gapMm();
+        fit.gaps().stream()
+                .filter(g -> g.gapMm() < least)
+                .forEach(g -> sheet.add(
+                        "fit.gap",
+                        Severity.WATCH,
+                        List.of(g.a(), g.b()),
+                        numbers("gapMm", g.gapMm(), "limitMm", least)));
+        fit.intrusions()
+                .forEach(i -> sheet.add(
+                        FitTelling.code(i.kind()),
+                        i.kind() == Zone.Kind.PLUG ? Severity.STOP : Severity.WATCH,
+                        List.of(i.owner(), i.by()),
+                        numbers("depthMm", i.depthMm())));
+        fit.stranded()
+                .forEach(
+                        s -> sheet.add("fit.port-short", Severity.WATCH, List.of(s.part()), numbers("byMm", s.byMm())));
+        fit.covered()
+                .forEach(c -> sheet.add(
+                        "fit.vent-covered", Severity.WATCH, List.of(c.by(), c.shell()), numbers("gapMm", c.gapMm())));
+        fit.placed().stream()
+                .filter(p -> p.part().facet(Facet.Radiates.class).isPresent()
+                        && p.shell().material().metal())
+                .forEach(p -> sheet.add(
+                        "fit.antenna-metal",
+                        Severity.WATCH,
+                        List.of(p.id(), p.shell().id()),
+                        numbers()));
+        if (!fit.onTheTable().isEmpty()) {
+            sheet.add(
+                    "fit.on-the-table",
+                    Severity.NOTE,
+                    fit.onTheTable(),
+                    numbers("count", fit.onTheTable().size()));
+        }
+        return sheet.findings();
+    }
+
+    /** Tells of what does not go in. */
+    private record FitTelling(Build build, FitResult fit) implements Telling {
+
+        static String code(Zone.Kind kind) {
+            return switch (kind) {
+                case PLUG -> "fit.plug-room";
+                case AIR -> "fit.air-room";
+                case FINGER -> "fit.finger-room";
+                case ANTENNA -> "fit.antenna-field";
+                case SWELL -> "fit.swell-room";
+                case KEEPOUT -> "fit.keep-out";
+            };
+        }
+
+        private static Optional<Zone.Kind> kind(Noted f) {
+            return Arrays.stream(Zone.Kind.values())
+                    .filter(k -> code(k).equals(f.code()))
+                    .findFirst();
+        }
+
+        private String second(Noted f) {
+            return name(build, f.subjects().get(1));
+        }
+
+        private String port(Noted f) {
+            return fit.stranded().stream()
+                    .filter(s -> s.part().equals(f.first()) && s.byMm() == f.number("byMm"))
+                    .map(s -> s.port().name())
+                    .findFirst()
+                    .orElseThrow();
+        }
+
+        private String vent(Noted f) {
+            return fit.covered().stream()
+                    .filter(c -> c.by().equals(f.first()) && c.gapMm() == f.number("gapMm"))
+                    .map(FitResult.Covered::vent)
+                    .findFirst()
+                    .orElseThrow();
+        }
+
+        /** Whether a gap is one with the lid closed. */
+        private String gapWhere(Noted f) {
+            return fit.gaps().stream()
+                    .filter(g -> g.a().equals(f.first())
+                            && g.b().equals(f.subjects().get(1))
+                            && g.gapMm() == f.number("gapMm"))
+                    .map(g -> where(g.where()))
+                    .findFirst()
+                    .orElse("");
+        }
+
+        @Override
+        public String sentence(Noted f) {
+            if (kind(f).isPresent()) {
+                return second(f) + " reaches " + f.n("depthMm") + " mm into the "
+                        + kind(f).get().words() + " of " + name(build, f.first()) + ".";
+            }
+            String who = f.subjects().isEmpty() ? "" : name(build, f.first());
+            return switch (f.code()) {
+                case "fit.clash", "fit.lid-clash" ->
+                    who + " and " + second(f) + " are in the same place"
+                            + (f.code().equals("fit.lid-clash") ? where(FitResult.Where.CLOSED_LID) : "") + ", "
+                            + f.n("depthMm") + " mm deep.";
+                case "fit.outside" -> who + " goes through the wall of " + second(f) + " by " + f.n("byMm") + " mm.";
+                case "fit.size" ->
+                    "The closed case is larger than the brief allows: "
+                            + oversize(build).orElse("") + ".";
+                case "fit.gap" ->
+                    "Only " + f.n("gapMm") + " mm between " + who + " and " + second(f) + gapWhere(f) + "; "
+                            + f.n("limitMm") + " mm is wanted.";
+                case "fit.port-short" ->
+                    port(f) + " of " + who + " should open through the wall and ends " + f.n("byMm") + " mm before it.";
+                case "fit.vent-covered" -> who + " stands " + f.n("gapMm") + " mm before the vent “" + vent(f) + "”.";
+                case "fit.antenna-metal" ->
+                    who + " sits inside "
+                            + build.shell(f.subjects().get(1))
+                                    .map(s -> s.material().words())
+                                    .orElse("metal")
+                            + ", which shields it: expect little or no reach.";
+                case "fit.on-the-table" ->
+                    f.n("count") + " of " + build.parts().list().size() + " parts are not packed yet.";
+                default -> throw Telling.unknown(f);
+            };
+        }
+
+        @Override
+        public List<Remedy> cures(Noted f) {
+            if (kind(f).isPresent()) {
+                return advice(
+                        kind(f).get() == Zone.Kind.PLUG
+                                ? "Use a right-angle plug, turn the part, or move what is in the way"
+                                : "Move what is in the way");
+            }
+            return advice(
+                    switch (f.code()) {
+                        case "fit.lid-clash" -> "Lower the part in the base or make the lid deeper by that much";
+                        case "fit.clash" -> "Move one of them by that much";
+                        case "fit.outside" -> "Move it inwards or make the case larger by that much";
+                        case "fit.size" -> "Make the case smaller or loosen the limit";
+                        case "fit.gap" -> "Move them apart, or mark them as touching if they are meant to";
+                        case "fit.port-short" -> "Move the part to the wall or use a panel extension";
+                        case "fit.vent-covered" -> "Move the part or the vent";
+                        case "fit.antenna-metal" -> "Lead an antenna outside";
+                        case "fit.on-the-table" -> "Place them in Pack";
+                        default -> throw Telling.unknown(f);
+                    });
+        }
+
+        private static List<Remedy> advice(String words) {
+            return List.of(Remedy.advice(words));
+        }
+    }
+}

@@ -1,0 +1,29 @@
+package boldsatchel.verdict;
+
+import boldsatchel.engine.Engine;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Section;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Answers the builder's questions from what an engine worked out, and says what is wrong. Judges are listed in the module's declaration
+ * ({@code provides boldsatchel.verdict.Judge with …}); whatever is listed there is in the verdict strip, the command line's report and
+ * the book.
+ *
+ * @param <R> what its engine works out
+ */
+public interface Judge<R> {
+
+    /** The engine it judges by. */
+    Engine<R> engine();
+
+    /** The sections it reads beside the engine's result. */
+    Set<Section> reads();
+
+    /** The questions it answers. */
+    List<Verdict.Kind> kinds();
+
+    /** Judges. */
+    Judgement judge(Build build, R result);
+}
