@@ -1,5 +1,6 @@
 package boldsatchel.edit;
 
+import java.util.function.UnaryOperator;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -313,10 +314,16 @@ public final class ChainEdits {
                         b -> b.withChain(Chains.pruned(b.wiring().chain(), r -> r.id().equals(source)))));
     }
 
-    /** Changes what a rung is: a wire's gauge, a fuse's rating. */
+    /** Makes a rung something else: a wire's gauge, a fuse's rating. */
     public static Edit change(String what, String rung, Rung.Stage stage) {
+        return change(what, rung, s -> stage);
+    }
+
+    /** Changes what a rung is, as it is then. */
+    public static Edit change(String what, String rung, UnaryOperator<Rung.Stage> change) {
         return new Edit(
-                "change " + what, b -> b.withChain(Chains.with(b.wiring().chain(), rung, r -> r.as(stage))));
+                "change " + what,
+                b -> b.withChain(Chains.with(b.wiring().chain(), rung, r -> r.as(change.apply(r.stage())))));
     }
 
     /**

@@ -1,9 +1,10 @@
 package boldsatchel.edit;
 
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Journal;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
-import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
@@ -71,12 +72,21 @@ public final class Edits {
                 b -> b.placement(part.id()).map(p -> b.with(p.at(to))).orElse(b));
     }
 
-    /** Turns a part; its low corner stays. */
-    public static Edit turn(Part part, Orientation orientation) {
+    /** Moves a part from where it lies then. */
+    public static Edit move(Part part, UnaryOperator<Vec> change) {
+        return new Edit(
+                "move " + part.name(),
+                b -> b.placement(part.id())
+                        .map(p -> b.with(p.at(change.apply(p.at()))))
+                        .orElse(b));
+    }
+
+    /** Turns a part from how it lies then; its low corner stays. */
+    public static Edit turn(Part part, UnaryOperator<Orientation> change) {
         return new Edit(
                 "turn " + part.name(),
                 b -> b.placement(part.id())
-                        .map(p -> b.with(p.turned(orientation)))
+                        .map(p -> b.with(p.turned(change.apply(p.orientation()))))
                         .orElse(b));
     }
 
@@ -112,9 +122,19 @@ public final class Edits {
         });
     }
 
-    /** Changes the hinge. */
-    public static Edit changeHinge(String what, Hinge hinge) {
-        return new Edit("change " + what, b -> b.with(b.casing().withHinge(Optional.of(hinge))));
+    /** Changes the case. */
+    public static Edit casing(String name, UnaryOperator<Casing> change) {
+        return new Edit(name, b -> b.with(change.apply(b.casing())));
+    }
+
+    /** Changes the builder's notes. */
+    public static Edit notes(String notes) {
+        return new Edit("change the notes", b -> b.with(new Journal(notes)));
+    }
+
+    /** Changes the angle at which the lid is used. */
+    public static Edit lidAngle(double degrees) {
+        return casing("change lid angle", c -> c.withHinge(c.hinge().map(h -> h.withUseAngle(degrees))));
     }
 
     /** Renames the build. */

@@ -5,6 +5,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -80,9 +81,19 @@ public record Body(
                 centreOfMass.map(v -> scaled(v, sx, sy, sz)));
     }
 
-    /** The same shape with other sockets. */
-    public Body withPorts(List<Port> newPorts) {
-        return new Body(widthMm, depthMm, heightMm, solids, zones, newPorts, centreOfMass);
+    /** A changed shape; where its sizes changed, what is inside keeps its proportions. */
+    public static Body inProportion(Body before, Body after) {
+        boolean sized = before.widthMm.value() != after.widthMm.value()
+                || before.depthMm.value() != after.depthMm.value()
+                || before.heightMm.value() != after.heightMm.value();
+        return sized ? before.resized(after.widthMm, after.depthMm, after.heightMm) : after;
+    }
+
+    /** The same shape with one of its sockets used differently. */
+    public Body using(int port, Port.Use use) {
+        List<Port> changed = new ArrayList<>(ports);
+        changed.set(port, changed.get(port).withUse(use));
+        return new Body(widthMm, depthMm, heightMm, solids, zones, changed, centreOfMass);
     }
 
     private static Box scaled(Box b, double sx, double sy, double sz) {

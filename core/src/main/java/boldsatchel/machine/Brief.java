@@ -114,6 +114,11 @@ public record Brief(
                 "", "€", Limits.usual(), new Surroundings(25, 25, false, true), List.of(UseProfile.always(Mode.BUSY)));
     }
 
+    /** The same brief for another purpose. */
+    public Brief withPurpose(String newPurpose) {
+        return new Brief(newPurpose, currency, limits, surroundings, profiles);
+    }
+
     /** The same brief with other limits. */
     public Brief withLimits(Limits newLimits) {
         return new Brief(purpose, currency, newLimits, surroundings, profiles);

@@ -38,6 +38,7 @@ public sealed interface Facet {
      * @param startSeconds how long the peak lasts
      * @param backlightW at full brightness; zero when there is none
      */
+    @Label("Draws power")
     record DrawsPower(
             @Label(value = "works from", in = Quantity.VOLTAGE, absent = 4.75)
             double lowV,
@@ -128,6 +129,7 @@ public sealed interface Facet {
      * @param ownCutoff whether the pack itself switches off when empty
      * @param health remaining share of the capacity, 0 to 1
      */
+    @Label("Gives power from cells")
     record Cells(
             @Label("chemistry") Chemistry chemistry,
             @Label(value = "cells in series", absent = 1) int series,
@@ -188,6 +190,7 @@ public sealed interface Facet {
      * @param outOhms fall of the output with current
      * @param shutOffA switches itself off below this current
      */
+    @Label("Power bank")
     record PowerBank(
             @Label(value = "rated energy", in = Quantity.ENERGY, absent = 37)
             Figure ratedWh,
@@ -236,6 +239,7 @@ public sealed interface Facet {
      * @param reports tells the computer its state of charge
      * @param maxChargeA most charge current of the whole pack
      */
+    @Label("Its own electronics")
     record Manages(
             @Label("balances its cells") boolean balances,
             @Label("tells the computer its level") boolean reports,
@@ -270,6 +274,7 @@ public sealed interface Facet {
      *
      * @param offers what can be had, the one in use among them
      */
+    @Label("Can be asked for other voltages")
     record Offers(@Label("can be asked for") List<Offer> offers) implements Facet {
         /** Copies the list. */
         public Offers {
@@ -284,6 +289,7 @@ public sealed interface Facet {
      * @param outA most current at that voltage
      * @param outOhms fall of the output with current
      */
+    @Label("Mains adapter")
     record Adapter(
             @Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5)
             double outV,
@@ -296,6 +302,7 @@ public sealed interface Facet {
             implements Facet {}
 
     /** Stands beside the machine rather than in it: a charging dock. It needs no place and is not carried. */
+    @Label("Stands beside the machine")
     record StaysBeside() implements Facet {}
 
     /**
@@ -305,6 +312,7 @@ public sealed interface Facet {
      * @param efficiency share of it that is stored
      * @param gapSeconds how long its output is away when the charger is plugged in or out; 0 for none
      */
+    @Label("Its own charger")
     record Recharges(
             @Label(value = "charge power", in = Quantity.POWER, absent = 15)
             Figure watts,
@@ -328,6 +336,7 @@ public sealed interface Facet {
      * @param highV most input voltage
      * @param backA current it takes from the pack when nothing is plugged in
      */
+    @Label("Charges a pack")
     record Charges(
             @Label("made for") Chemistry chemistry,
             @Label(value = "cells in series", absent = 1) int series,
@@ -356,6 +365,7 @@ public sealed interface Facet {
      * @param toComputer whether the operating system can read it
      * @param ohms its resistance in the current's way
      */
+    @Label("Shows how full the battery is")
     record ShowsLevel(
             @Label("tells the computer") boolean toComputer,
 
@@ -369,6 +379,7 @@ public sealed interface Facet {
      * @param joules for one refresh of the whole panel
      * @param mostPerMinute refreshes it can do
      */
+    @Label("Paper-like panel")
     record Refreshes(
             @Label(value = "energy a refresh", in = Quantity.PULSE, absent = 1)
             Figure joules,
@@ -382,6 +393,7 @@ public sealed interface Facet {
      *
      * @param offW what leaks through it then
      */
+    @Label("Can be switched off")
     record SwitchesOff(
             @Label(value = "leakage when off", in = Quantity.POWER)
             Figure offW) implements Facet {}
@@ -391,6 +403,7 @@ public sealed interface Facet {
      *
      * @param tolerance share of the set voltage, up and down
      */
+    @Label("Holds its voltage")
     record Holds(
             @Label(value = "holds its voltage within", in = Quantity.SHARE, absent = 0.02)
             double tolerance) implements Facet {}
@@ -433,6 +446,7 @@ public sealed interface Facet {
      * @param highV most input voltage
      * @param noLoadV output before any load settles it
      */
+    @Label("Turns one voltage into another")
     record Converts(
             @Label("kind") ConverterKind kind,
 
@@ -471,6 +485,7 @@ public sealed interface Facet {
      * @param stillKW from the part to still air; computed from its free faces when absent
      * @param fanKW the same with moving air
      */
+    @Label("Has a temperature that matters")
     record Thermal(
             @Label(value = "may reach", in = Quantity.TEMPERATURE, absent = 85)
             double limitC,
@@ -488,6 +503,7 @@ public sealed interface Facet {
      * @param freeLs flow against no resistance, L/s
      * @param shutOffPa pressure at no flow
      */
+    @Label("Moves air")
     record MovesAir(
             @Label(value = "free flow", in = Quantity.AIR_FLOW, absent = 2)
             Figure freeLs,
@@ -503,6 +519,7 @@ public sealed interface Facet {
      * @param heightPx pixels down
      * @param picture its visible rectangle in the part's frame, on the top face
      */
+    @Label("Shows a picture")
     record ShowsPicture(
             @Label(value = "pixels across", absent = 1280) int widthPx,
             @Label(value = "pixels down", absent = 800) int heightPx,
@@ -510,5 +527,6 @@ public sealed interface Facet {
             implements Facet {}
 
     /** Sends or receives; metal around it matters. */
+    @Label("Sends or receives")
     record Radiates() implements Facet {}
 }

@@ -228,4 +228,19 @@ public record Part(
         }
         return new Part(id, name, family, note, massG, price, standing, body, changed, origin);
     }
+
+    /** The same part that no longer does something. */
+    public Part without(Class<? extends Facet> kind) {
+        return new Part(
+                id,
+                name,
+                family,
+                note,
+                massG,
+                price,
+                standing,
+                body,
+                facets.stream().filter(f -> !kind.isInstance(f)).toList(),
+                origin);
+    }
 }

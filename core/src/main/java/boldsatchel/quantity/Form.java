@@ -59,6 +59,12 @@ public record Form(Class<?> type, List<Field> fields) {
         return FORMS.get(type);
     }
 
+    /** What people call the record; its class name when nobody said. */
+    public String label() {
+        Label label = type.getAnnotation(Label.class);
+        return label == null ? type.getSimpleName() : label.value();
+    }
+
     /** The field of a name. */
     public Field field(String name) {
         return fields.stream()
@@ -67,8 +73,12 @@ public record Form(Class<?> type, List<Field> fields) {
                 .orElseThrow(() -> new IllegalArgumentException(type.getSimpleName() + " has no field “" + name + "”"));
     }
 
-    /** The record as it is where a file says nothing. */
-    Object absent() {
+    /**
+     * The record as it is where a file says nothing.
+     *
+     * @throws IllegalArgumentException when it has a field that nothing could be taken for
+     */
+    public Object absent() {
         return make(fields.stream().map(Field::absent).toArray());
     }
 
@@ -192,6 +202,11 @@ public record Form(Class<?> type, List<Field> fields) {
             @SuppressWarnings("unchecked") // The canonical constructor of the record's own class.
             R made = (R) form.make(values.toArray());
             return made;
+        }
+
+        /** What can be chosen in it; nothing when it is no choice. */
+        public List<Object> choices() {
+            return kind == Kind.CHOICE ? List.of(raw(held).getEnumConstants()) : List.of();
         }
 
         /** Its value where a file says nothing. */

@@ -6,11 +6,11 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * What people call a field of a record, what it is measured in, and what is taken where a file leaves it out. Stands beside each field
+ * What people call a record, or a field of one, what it is measured in, and what is taken where a file leaves it out. Stands beside each field
  * once; forms, files, workings and the schema obey it (see {@link Form}).
  */
 @Retention(RetentionPolicy.RUNTIME)
-@Target(ElementType.RECORD_COMPONENT)
+@Target({ElementType.RECORD_COMPONENT, ElementType.TYPE})
 public @interface Label {
 
     /** As written beside a field, without its owner: {@code busy power}. */

@@ -92,6 +92,30 @@ public final class Evaluator {
         return new Evaluation(build, new Results(results), verdicts, findings);
     }
 
+    /** What there is to show of a build before it is judged: nothing is known, and every question says so. */
+    public Evaluation notYet(Build build) {
+        Map<Class<?>, Object> results = new HashMap<>();
+        List<Verdict> verdicts = new ArrayList<>();
+        for (Judge<?> judge : judges) {
+            results.put(judge.engine().result(), judge.engine().nothing());
+            judge.kinds().forEach(kind -> verdicts.add(unknown(kind, State.WATCH, "Being worked out.")));
+        }
+        verdicts.sort(Comparator.comparingInt(v -> v.kind().order()));
+        return new Evaluation(build, new Results(results), verdicts, List.of());
+    }
+
+    private static Verdict unknown(Verdict.Kind kind, State state, String sentence) {
+        return new Verdict(
+                kind,
+                state,
+                Double.NaN,
+                OptionalDouble.empty(),
+                Double.NaN,
+                Double.NaN,
+                sentence,
+                Lazy.known(Working.NONE));
+    }
+
     private static <R> Answer answer(
             Judge<R> judge, Build build, Map<Class<?>, Answer> before, Map<Class<?>, Answer> now) {
         Engine<R> engine = judge.engine();
@@ -124,7 +148,7 @@ public final class Evaluator {
         }
         try {
             return judged(judge, build, read, engine.work(build, new Results(needed)), seen);
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | StackOverflowError e) {
             return unanswered(judge, build, read, seen, reason(e), true);
         }
     }
@@ -132,12 +156,12 @@ public final class Evaluator {
     private static <R> Answer judged(Judge<R> judge, Build build, List<Object> read, R result, List<Object> seen) {
         try {
             return new Answer(read, result, "", seen, judge.judge(build, result));
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | StackOverflowError e) {
             return unanswered(judge, build, read, seen, reason(e), true);
         }
     }
 
-    private static String reason(RuntimeException e) {
+    private static String reason(Throwable e) {
         String said = e.getMessage();
         return said == null || said.isBlank()
                 ? "an error of the program (" + e.getClass().getSimpleName() + ")"
@@ -148,15 +172,7 @@ public final class Evaluator {
             Judge<R> judge, Build build, List<Object> read, List<Object> seen, String why, boolean tell) {
         String about = judge.engine().about();
         List<Verdict> verdicts = judge.kinds().stream()
-                .map(kind -> new Verdict(
-                        kind,
-                        State.STOP,
-                        Double.NaN,
-                        OptionalDouble.empty(),
-                        Double.NaN,
-                        Double.NaN,
-                        "No answer: " + why + ".",
-                        Lazy.known(Working.NONE)))
+                .map(kind -> unknown(kind, State.STOP, "No answer: " + why + "."))
                 .toList();
         List<Finding> findings = tell
                 ? List.of(Finding.of(

@@ -77,7 +77,7 @@ public class EditsTest {
                         .orElseThrow()
                         .at())
                 .isEqualTo(new Vec(5, 5, 5));
-        assertThat(after(Edits.turn(a, Orientation.AS_DRAWN.turned()))
+        assertThat(after(Edits.turn(a, was -> Orientation.AS_DRAWN.turned()))
                         .placement("a")
                         .orElseThrow()
                         .orientation()

@@ -1,5 +1,7 @@
 package boldsatchel.desktop;
 
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Session;
 import boldsatchel.book.Face;
 import boldsatchel.desktop.document.Recovery;
 import boldsatchel.desktop.frame.Frame;
@@ -28,9 +30,9 @@ public final class App {
     private final PauseTransition keeping = new PauseTransition(KEEP_AFTER);
 
     /** Makes the window's contents for a document. */
-    public App(BuildFormat.Document document) {
+    public App(BuildFormat.Document document, Session.Origin origin) {
         loadFaces();
-        session = new Session(document);
+        session = new Session(document, origin);
         desk = new Desk(session, Picks::shelf);
         frame = new Frame(desk);
         scene = new Scene(frame, WIDTH, HEIGHT);
@@ -60,7 +62,7 @@ public final class App {
 
     private void keepUnsavedWork() {
         keeping.setOnFinished(e -> session.keepForRecovery());
-        session.evaluation().addListener((o, was, is) -> keeping.playFromStart());
+        session.history().addListener((o, was, is) -> keeping.playFromStart());
     }
 
     /** Shows the window. */
@@ -70,7 +72,7 @@ public final class App {
         stage.setMinHeight(720);
         session.standing()
                 .subscribe(standing -> stage.setTitle(
-                        (standing.changed() ? "• " : "") + session.build().name() + " – Bold Satchel"));
+                        (standing.changed() ? "• " : "") + standing.name() + " – Bold Satchel"));
         stage.setOnCloseRequest(e -> {
             if (!session.isChanged()) {
                 Recovery.forget();
@@ -82,6 +84,7 @@ public final class App {
     /** Ends what still runs for this window when another takes its place. */
     public void close() {
         keeping.stop();
+        session.end();
     }
 
     /** The window's frame. */

@@ -1,5 +1,6 @@
 package boldsatchel.desktop;
 
+import boldsatchel.desktop.desk.Session;
 import boldsatchel.book.Book;
 import boldsatchel.machine.Build;
 import boldsatchel.desktop.document.AppFolders;
@@ -129,14 +130,15 @@ public final class Main implements Callable<Integer> {
         WindowOptions() {}
     }
 
-    private static int window(BuildFormat.Document document, Optional<Path> file, WindowOptions options) {
+    private static int window(
+            BuildFormat.Document document, Session.Origin origin, Optional<Path> file, WindowOptions options) {
         long started = ProcessHandle.current()
                 .info()
                 .startInstant()
                 .map(i -> i.toEpochMilli())
                 .orElse(System.currentTimeMillis());
         Launcher.launch(stage -> {
-            App app = new App(document);
+            App app = new App(document, origin);
             app.desk().dark().set(options.dark);
             app.frame().open(options.stage);
             file.ifPresent(f -> app.frame().files().open(f));
@@ -148,7 +150,7 @@ public final class Main implements Callable<Integer> {
             app.show(stage);
             Shots.afterFirstFrame(() -> LoggerFactory.getLogger(Main.class)
                     .info("window up after {} ms", System.currentTimeMillis() - started));
-            options.shot.ifPresent(to -> Shots.afterPulses(() -> Shots.takeAndEnd(app.scene(), to)));
+            options.shot.ifPresent(to -> Shots.afterWork(app.scene(), () -> Shots.takeAndEnd(app.scene(), to)));
         });
         return 0;
     }
@@ -168,7 +170,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() throws UserException {
-            return window(demo(name), Optional.empty(), options);
+            return window(demo(name), Session.Origin.DEMO, Optional.empty(), options);
         }
     }
 
@@ -184,7 +186,11 @@ public final class Main implements Callable<Integer> {
         @Override
         public Integer call() throws UserException {
             document(file.toString());
-            return window(new BuildFormat.Document(Build.empty("New build"), Extras.NONE), Optional.of(file), options);
+            return window(
+                    new BuildFormat.Document(Build.empty("New build"), Extras.NONE),
+                    Session.Origin.NEW,
+                    Optional.of(file),
+                    options);
         }
     }
 

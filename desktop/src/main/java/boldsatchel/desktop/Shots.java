@@ -1,5 +1,7 @@
 package boldsatchel.desktop;
 
+import boldsatchel.desktop.desk.Session;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.plan.Supplies;
@@ -122,9 +124,10 @@ final class Shots {
     }
 
     /** Runs something once nothing on show is still being reckoned. */
-    private static void afterWork(Scene scene, Runnable then) {
+    static void afterWork(Scene scene, Runnable then) {
         afterPulses(() -> {
-            boolean busy = scene.getRoot().lookupAll(".progress-bar").stream().anyMatch(Node::isVisible);
+            boolean busy = Latest.isAnyAtWork()
+                    || scene.getRoot().lookupAll(".progress-bar").stream().anyMatch(Node::isVisible);
             if (busy) {
                 afterWork(scene, then);
             } else {
@@ -161,11 +164,17 @@ final class Shots {
             Platform.exit();
             return;
         }
-        App app = new App(new BuildFormat.Document(Library.demo(shot.demo()).orElseThrow(), Extras.NONE));
+        App app = new App(new BuildFormat.Document(Library.demo(shot.demo()).orElseThrow(), Extras.NONE), Session.Origin.DEMO);
         app.desk().dark().set(shot.dark());
         app.frame().open(shot.stage());
         app.show(stage);
-        shot.prepare().accept(app);
+        afterWork(app.scene(), () -> {
+            shot.prepare().accept(app);
+            take(app, shot, stage, folder, left);
+        });
+    }
+
+    private static void take(App app, Shot shot, Stage stage, Path folder, Deque<Shot> left) {
         afterWork(app.scene(), () -> {
             take(app.scene(), folder.resolve(shot.file()));
             app.close();

@@ -106,10 +106,10 @@ public class StagesTest extends WindowHarness {
     @Test
     public void whereItIsUsedChangesWhatAHandMayTouch() {
         open("brief");
-        robot.clickOn("#in-hands");
+        robot.clickOn("#where-inHands");
         settle();
         assertThat(build().brief().surroundings().inHands()).isFalse();
-        write("#ambient", "35 C");
+        write("#where-ambientC", "35 C");
         assertThat(build().brief().surroundings().ambientC()).isEqualTo(35);
         assertThat(state(Verdict.Kind.KEEPS_COOL)).isEqualTo(State.STOP);
     }
@@ -150,8 +150,8 @@ public class StagesTest extends WindowHarness {
                 .findFirst()
                 .orElseThrow();
         choose("#cases", steel);
-        assertThat(build().casing().shells()).isEqualTo(steel.casing().shells());
-        assertThat(build().casing().hinge()).isEqualTo(steel.casing().hinge());
+        assertThat(build().casing().shells()).isEqualTo(steel.shells());
+        assertThat(build().casing().hinge()).isEqualTo(steel.hinge());
         assertThat(codes()).contains("fit.on-the-table");
     }
 
@@ -159,13 +159,13 @@ public class StagesTest extends WindowHarness {
     public void trustAndStandingOfAPartAreChosen() {
         open("shelf");
         select("battery");
-        choose("#figure-width-basis", Basis.MEASURED);
+        choose("#body-widthMm-basis", Basis.MEASURED);
         assertThat(build().part("battery").orElseThrow().body().widthMm().basis())
                 .isEqualTo(Basis.MEASURED);
         assertThat(build().part("battery").orElseThrow().body().widthMm().plusMinus())
                 .isCloseTo(1.52, within(1e-9));
         double before = session().evaluation().get().of(CostResult.class).toSpend().nominal();
-        choose("#standing", Part.Standing.SALVAGED);
+        choose("#part-standing", Part.Standing.SALVAGED);
         assertThat(session().evaluation().get().of(CostResult.class).toSpend().nominal()).isCloseTo(before - 74, within(1e-6));
     }
 

@@ -2,7 +2,7 @@ package boldsatchel.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.desktop.frame.Commands;
+import boldsatchel.desktop.desk.Commands;
 import boldsatchel.drawing.Ink;
 import java.io.IOException;
 import java.io.InputStream;

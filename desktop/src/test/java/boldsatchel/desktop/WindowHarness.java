@@ -1,8 +1,10 @@
 package boldsatchel.desktop;
 
+import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.desk.Session;
 import boldsatchel.machine.Build;
 import boldsatchel.desktop.controls.DrawingView;
-import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.desktop.document.Recovery;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.shelf.Library;
@@ -16,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Labeled;
@@ -24,7 +27,6 @@ import javafx.scene.input.MouseButton;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 
@@ -38,15 +40,10 @@ abstract class WindowHarness {
     @BeforeClass
     public void start() throws Exception {
         folder = Files.createTempDirectory("satchel-window");
-        System.setProperty(AppFolders.STATE_PROPERTY, folder.resolve("state").toString());
+        Recovery.forget();
         FxToolkit.registerPrimaryStage();
         // Between two tests there is no window; the toolkit must live on.
         Platform.setImplicitExit(false);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void stop() {
-        System.clearProperty(AppFolders.STATE_PROPERTY);
     }
 
     @BeforeMethod
@@ -61,7 +58,7 @@ abstract class WindowHarness {
     void show(Build build) throws Exception {
         FxToolkit.setupStage(stage -> {
             shown.ifPresent(App::close);
-            App app = new App(new BuildFormat.Document(build, Extras.NONE));
+            App app = new App(new BuildFormat.Document(build, Extras.NONE), Session.Origin.DEMO);
             shown = Optional.of(app);
             app.show(stage);
             stage.setX(0);
@@ -70,8 +67,17 @@ abstract class WindowHarness {
         settle();
     }
 
+    /** Waits until the window has dealt with all events and nothing is worked out beside it any more. */
     static void settle() {
-        WaitForAsyncUtils.waitForFxEvents();
+        try {
+            WaitForAsyncUtils.waitForFxEvents();
+            while (Latest.isAnyAtWork()) {
+                WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> !Latest.isAnyAtWork());
+                WaitForAsyncUtils.waitForFxEvents();
+            }
+        } catch (TimeoutException e) {
+            throw new AssertionError("work beside the window does not end", e);
+        }
     }
 
     <T> T onFx(Callable<T> job) {

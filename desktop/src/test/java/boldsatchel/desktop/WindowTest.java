@@ -95,12 +95,12 @@ public class WindowTest extends WindowHarness {
     @Test
     public void inchesAreTakenInALengthFieldAndNonsenseIsAnsweredInWords() {
         open("brief");
-        write("#limit-width", "5 in");
+        write("#limit-widthMm", "5 in");
         assertThat(build().brief().limits().widthMm()).contains(127.0);
-        assertThat(robot.lookup("#limit-width").queryAs(TextField.class).getText())
+        assertThat(robot.lookup("#limit-widthMm").queryAs(TextField.class).getText())
                 .isEqualTo("127 mm");
         assertThat(codes()).contains("fit.size");
-        write("#limit-depth", "5 W");
+        write("#limit-depthMm", "5 W");
         assertThat(build().brief().limits().depthMm()).contains(165.0);
         assertThat(robot.lookup(".field-error").queryAllAs(Label.class))
                 .anyMatch(l -> l.isVisible() && l.getText().contains("no unit for this field"));
@@ -293,7 +293,7 @@ public class WindowTest extends WindowHarness {
     public void figuresOfAPartAreEditedWithUnitsAndTrust() {
         open("shelf");
         select("battery");
-        write("#figure-mass", "1 lb");
+        write("#part-massG", "1 lb");
         assertThat(build().part("battery").orElseThrow().massG().value()).isCloseTo(453.59237, within(1e-6));
         assertThat(text("#undo")).startsWith("Undo: change mass of 4S2P");
     }

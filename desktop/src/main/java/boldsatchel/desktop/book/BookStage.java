@@ -1,10 +1,10 @@
 package boldsatchel.desktop.book;
 
 import boldsatchel.book.Book;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.frame.WorkStage;
+import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
@@ -21,7 +21,6 @@ import javafx.scene.layout.VBox;
 /** The build sheet as it will be printed, page by page, and its export. */
 public final class BookStage implements WorkStage {
 
-    private final Desk desk;
     private final VBox content = new VBox(8);
     private final DrawingView page = new DrawingView().asOnPaper();
     private final Label number = Ui.label("", "soft");
@@ -30,7 +29,6 @@ public final class BookStage implements WorkStage {
 
     /** The stage on a desk; export asks where to. */
     public BookStage(Desk desk, Runnable export) {
-        this.desk = desk;
         content.getStyleClass().add("stage");
         HBox tools = new HBox(
                 8,
@@ -49,7 +47,7 @@ public final class BookStage implements WorkStage {
         ScrollPane scroll = Ui.scroll(sheet);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         content.getChildren().addAll(tools, scroll);
-        desk.keepShowing(content, this::refresh);
+        desk.keepShowing(content, Book::sheet, this::refresh);
     }
 
     @Override
@@ -72,12 +70,15 @@ public final class BookStage implements WorkStage {
         return evaluation.stops() ? State.WATCH : State.FINE;
     }
 
-    private void refresh() {
-        pages = Book.sheet(desk.session().evaluation().get());
+    private void refresh(List<Drawing> sheet) {
+        pages = sheet;
         turn(0);
     }
 
     private void turn(int by) {
+        if (pages.isEmpty()) {
+            return;
+        }
         at = Math.clamp(at + by, 0, pages.size() - 1);
         page.show(pages.get(at), false);
         number.setText("page " + (at + 1) + " of " + pages.size());

@@ -1,14 +1,20 @@
 package boldsatchel.desktop.brief;
 
+import javafx.scene.control.Label;
+import java.util.function.Supplier;
+import java.util.function.Consumer;
+import java.util.Map;
+import boldsatchel.quantity.Form;
+import boldsatchel.desktop.controls.RecordForm;
 import boldsatchel.power.PowerResult;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
-import boldsatchel.desktop.frame.WorkStage;
+import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.edit.Edits;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.verdict.Evaluation;
@@ -36,12 +42,49 @@ public final class BriefStage implements WorkStage {
 
     private final Desk desk;
     private final HBox columns = new HBox(24);
-    private Optional<Brief> shown = Optional.empty();
+    private final RecordForm limits;
+    private final RecordForm surroundings;
+    private final TextArea purpose;
+    private final TextArea notes;
+    private final VBox profiles = new VBox(8);
+    private final List<Consumer<Evaluation>> feeds = new ArrayList<>();
+    private final List<Runnable> lasting = new ArrayList<>();
+    private Optional<List<UseProfile>> shown = Optional.empty();
 
     /** The stage on a desk. */
     public BriefStage(Desk desk) {
         this.desk = desk;
         columns.getStyleClass().add("stage");
+        limits = new RecordForm("limit", Brief.Limits.class, (what, f) -> change(
+                        "change the limit “" + what + "”", b -> b.withLimits((Brief.Limits) f.apply(b.limits()))))
+                .beside(this::fed);
+        surroundings = new RecordForm("where", Brief.Surroundings.class, (what, f) -> change(
+                "change where it is used: " + what,
+                b -> b.withSurroundings((Brief.Surroundings) f.apply(b.surroundings()))));
+        purpose = area(
+                "purpose",
+                "Must run this one old program; must last a shift outdoors …",
+                () -> brief().purpose(),
+                text -> change("change the purpose", b -> b.withPurpose(text)));
+        notes = area(
+                "notes",
+                "What was tried, what to remember …",
+                () -> desk.session().shown().journal().notes(),
+                text -> desk.session().does(Edits.notes(text)));
+        VBox left = new VBox(
+                8,
+                Ui.label("What is it for?", "section"),
+                purpose,
+                Ui.label("Hard limits", "section"),
+                limits,
+                Ui.label("Where it is used", "section"),
+                surroundings,
+                Ui.label("Notes", "section"),
+                notes);
+        left.setMinWidth(380);
+        left.setPrefWidth(390);
+        HBox.setHgrow(profiles, Priority.ALWAYS);
+        columns.getChildren().setAll(left, profiles);
         desk.keepShowing(columns, this::show);
     }
 
@@ -71,256 +114,84 @@ public final class BriefStage implements WorkStage {
     }
 
     private Brief brief() {
-        return desk.session().build().brief();
+        return desk.session().shown().brief();
     }
 
+    /** Forms stay where they are and change in place; only the profiles are laid out anew when one of them changed. */
     private void show() {
         Evaluation evaluation = desk.session().evaluation().get();
-        if (shown.equals(Optional.of(evaluation.build().brief()))
-                && !columns.getChildren().isEmpty()) {
-            return;
+        limits.show(brief().limits());
+        surroundings.show(brief().surroundings());
+        showText(purpose, brief().purpose());
+        showText(notes, evaluation.build().journal().notes());
+        feeds.forEach(f -> f.accept(evaluation));
+        if (!shown.equals(Optional.of(brief().profiles()))) {
+            shown = Optional.of(brief().profiles());
+            showProfiles();
         }
-        shown = Optional.of(evaluation.build().brief());
-        VBox left = new VBox(
-                8,
-                Ui.label("What is it for?", "section"),
-                purposeArea(),
-                Ui.label("Hard limits", "section"),
-                limits(),
-                Ui.label("Where it is used", "section"),
-                surroundings());
-        left.setMinWidth(350);
-        left.setPrefWidth(360);
-        VBox right = new VBox(
-                8,
-                Ui.label("How it is used", "section"),
-                Ui.words(
-                        "The first profile is the one the verdicts are about. A profile repeats until the energy is gone.",
-                        "soft"));
+        lasting.forEach(Runnable::run);
+    }
+
+    private static void showText(TextArea area, String text) {
+        if (!area.isFocused() && !area.getText().equals(text)) {
+            area.setText(text);
+        }
+    }
+
+    private void showProfiles() {
+        lasting.clear();
+        profiles.getChildren()
+                .setAll(
+                        Ui.label("How it is used", "section"),
+                        Ui.words(
+                                "The first profile is the one the verdicts are about. A profile repeats until the energy is gone.",
+                                "soft"));
         for (int i = 0; i < brief().profiles().size(); i++) {
-            right.getChildren().add(profile(i));
+            profiles.getChildren().add(profile(i));
         }
-        right.getChildren().add(Ui.button("add-profile", "Add a profile", "Add another way of use", this::addProfile));
-        HBox.setHgrow(right, Priority.ALWAYS);
-        columns.getChildren().setAll(left, right);
+        profiles.getChildren()
+                .add(Ui.button("add-profile", "Add a profile", "Add another way of use", this::addProfile));
     }
 
     private void change(String name, UnaryOperator<Brief> change) {
         desk.session().does(Edits.brief(name, change));
     }
 
-    private TextArea purposeArea() {
-        TextArea area = new TextArea(brief().purpose());
-        area.setId("purpose");
+    private TextArea area(String id, String prompt, Supplier<String> now, Consumer<String> accept) {
+        TextArea area = new TextArea();
+        area.setId(id);
         area.setWrapText(true);
         area.setPrefRowCount(3);
-        area.setPromptText("Must run this one old program; must last a shift outdoors …");
+        area.setPromptText(prompt);
         area.focusedProperty().addListener((o, was, is) -> {
-            if (!is && !area.getText().equals(brief().purpose())) {
-                change(
-                        "change the purpose",
-                        b -> new Brief(area.getText(), b.currency(), b.limits(), b.surroundings(), b.profiles()));
+            if (!is && !area.getText().equals(now.get())) {
+                accept.accept(area.getText());
             }
         });
         return area;
     }
 
-    private GridPane limits() {
-        GridPane form = Ui.form();
-        optional(
-                form,
-                "Runs at least",
-                "limit-hours",
-                Quantity.TIME,
-                Brief.Limits::hours,
-                Verdict.Kind.LASTS,
-                (l, v) -> limits(l, v, l.massG(), l.money(), l.widthMm(), l.depthMm(), l.heightMm()));
-        optional(
-                form,
-                "Weighs at most",
-                "limit-mass",
-                Quantity.MASS,
-                Brief.Limits::massG,
-                Verdict.Kind.CARRIES,
-                (l, v) -> limits(l, l.hours(), v, l.money(), l.widthMm(), l.depthMm(), l.heightMm()));
-        optional(
-                form,
-                "Costs at most, " + brief().currency(),
-                "limit-money",
-                Quantity.MONEY,
-                Brief.Limits::money,
-                Verdict.Kind.COSTS,
-                (l, v) -> limits(l, l.hours(), l.massG(), v, l.widthMm(), l.depthMm(), l.heightMm()));
-        optional(
-                form,
-                "Width at most",
-                "limit-width",
-                Quantity.LENGTH,
-                Brief.Limits::widthMm,
-                Verdict.Kind.PACKS,
-                (l, v) -> limits(l, l.hours(), l.massG(), l.money(), v, l.depthMm(), l.heightMm()));
-        optional(
-                form,
-                "Depth at most",
-                "limit-depth",
-                Quantity.LENGTH,
-                Brief.Limits::depthMm,
-                Verdict.Kind.PACKS,
-                (l, v) -> limits(l, l.hours(), l.massG(), l.money(), l.widthMm(), v, l.heightMm()));
-        optional(
-                form,
-                "Height closed at most",
-                "limit-height",
-                Quantity.LENGTH,
-                Brief.Limits::heightMm,
-                Verdict.Kind.PACKS,
-                (l, v) -> limits(l, l.hours(), l.massG(), l.money(), l.widthMm(), l.depthMm(), v));
-        required(
-                form,
-                "Gap between parts",
-                "limit-gap",
-                Quantity.LENGTH,
-                brief().limits().gapMm(),
-                Verdict.Kind.PACKS,
-                (l, v) -> margins(l, v, l.tipMarginDeg(), l.heatMarginK()));
-        required(
-                form,
-                "Bears a tilt of",
-                "limit-tip",
-                Quantity.ANGLE,
-                brief().limits().tipMarginDeg(),
-                Verdict.Kind.STANDS,
-                (l, v) -> margins(l, l.gapMm(), v, l.heatMarginK()));
-        required(
-                form,
-                "Stays below limits by",
-                "limit-heat",
-                Quantity.TEMPERATURE_DIFFERENCE,
-                brief().limits().heatMarginK(),
-                Verdict.Kind.KEEPS_COOL,
-                (l, v) -> margins(l, l.gapMm(), l.tipMarginDeg(), v));
-        return form;
-    }
+    private static final Map<String, Verdict.Kind> FEEDS = Map.of(
+            "hours", Verdict.Kind.LASTS,
+            "massG", Verdict.Kind.CARRIES,
+            "money", Verdict.Kind.COSTS,
+            "widthMm", Verdict.Kind.PACKS,
+            "depthMm", Verdict.Kind.PACKS,
+            "heightMm", Verdict.Kind.PACKS,
+            "gapMm", Verdict.Kind.PACKS,
+            "tipMarginDeg", Verdict.Kind.STANDS,
+            "heatMarginK", Verdict.Kind.KEEPS_COOL);
 
-    private static Brief.Limits limits(
-            Brief.Limits l,
-            Optional<Double> hours,
-            Optional<Double> mass,
-            Optional<Double> money,
-            Optional<Double> w,
-            Optional<Double> d,
-            Optional<Double> h) {
-        return new Brief.Limits(hours, mass, money, w, d, h, l.gapMm(), l.tipMarginDeg(), l.heatMarginK());
-    }
-
-    private static Brief.Limits margins(Brief.Limits l, double gap, double tip, double heat) {
-        return new Brief.Limits(
-                l.hours(), l.massG(), l.money(), l.widthMm(), l.depthMm(), l.heightMm(), gap, tip, heat);
-    }
-
-    private interface SetLimit<T> {
-        Brief.Limits set(Brief.Limits limits, T value);
-    }
-
-    private void optional(
-            GridPane form,
-            String name,
-            String id,
-            Quantity quantity,
-            Function<Brief.Limits, Optional<Double>> get,
-            Verdict.Kind feeds,
-            SetLimit<Optional<Double>> set) {
-        UnitField field = UnitField.optional(
-                        id,
-                        quantity,
-                        v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v))))
-                .wide(7);
-        field.show(get.apply(brief().limits()));
-        row(form, name, field, feeds);
-    }
-
-    private void required(
-            GridPane form,
-            String name,
-            String id,
-            Quantity quantity,
-            double value,
-            Verdict.Kind feeds,
-            SetLimit<Double> set) {
-        UnitField field = UnitField.required(
-                        id,
-                        quantity,
-                        v -> change("change the limit “" + name + "”", b -> b.withLimits(set.set(b.limits(), v))))
-                .wide(7);
-        field.show(value);
-        row(form, name, field, feeds);
-    }
-
-    /** A limit, and the verdict it feeds with its state now. */
-    private void row(GridPane form, String name, Node field, Verdict.Kind feeds) {
-        HBox verdict = new HBox(5);
-        verdict.setAlignment(Pos.CENTER_LEFT);
-        desk.session()
-                .evaluation()
-                .subscribe(e -> verdict.getChildren()
-                        .setAll(StateMark.of(e.verdict(feeds).state(), 10), Ui.label(feeds.title(), "soft")));
-        int row = form.getRowCount();
-        form.addRow(row, Ui.label(name, "field-name"), field, verdict);
-    }
-
-    private GridPane surroundings() {
-        Brief.Surroundings now = brief().surroundings();
-        GridPane form = Ui.form();
-        Ui.row(
-                form,
-                "Air around it",
-                temperature(
-                        "ambient",
-                        now.ambientC(),
-                        (s, v) -> new Brief.Surroundings(v, s.packC(), s.inHands(), s.onTable())));
-        Ui.row(
-                form,
-                "Cells at first",
-                temperature(
-                        "pack-temperature",
-                        now.packC(),
-                        (s, v) -> new Brief.Surroundings(s.ambientC(), v, s.inHands(), s.onTable())));
-        CheckBox hands = new CheckBox("held in the hands for minutes");
-        hands.setId("in-hands");
-        hands.setSelected(now.inHands());
-        hands.setOnAction(e -> change(
-                "change where it is held",
-                b -> b.withSurroundings(new Brief.Surroundings(
-                        b.surroundings().ambientC(),
-                        b.surroundings().packC(),
-                        hands.isSelected(),
-                        b.surroundings().onTable()))));
-        CheckBox table = new CheckBox("stands on a table");
-        table.setSelected(now.onTable());
-        table.setOnAction(e -> change(
-                "change where it stands",
-                b -> b.withSurroundings(new Brief.Surroundings(
-                        b.surroundings().ambientC(),
-                        b.surroundings().packC(),
-                        b.surroundings().inHands(),
-                        table.isSelected()))));
-        Ui.row(form, "", hands);
-        Ui.row(form, "", table);
-        return form;
-    }
-
-    private interface SetTemperature {
-        Brief.Surroundings set(Brief.Surroundings surroundings, double celsius);
-    }
-
-    private UnitField temperature(String id, double value, SetTemperature set) {
-        UnitField field = UnitField.required(
-                        id,
-                        Quantity.TEMPERATURE,
-                        v -> change("change a temperature", b -> b.withSurroundings(set.set(b.surroundings(), v))))
-                .wide(7);
-        field.show(value);
-        return field;
+    /** A limit shows the verdict it feeds, with its state now. */
+    private Optional<Node> fed(Form.Field limit) {
+        return Optional.ofNullable(FEEDS.get(limit.name())).map(kind -> {
+            HBox verdict = new HBox(5);
+            verdict.setAlignment(Pos.CENTER_LEFT);
+            verdict.setMinWidth(92);
+            feeds.add(e -> verdict.getChildren()
+                    .setAll(StateMark.of(e.verdict(kind).state(), 10), Ui.label(kind.title(), "soft")));
+            return verdict;
+        });
     }
 
     private VBox profile(int index) {
@@ -370,7 +241,9 @@ public final class BriefStage implements WorkStage {
         }
         Button add = Ui.button(
                 "add-step-" + index, "Add a step", "Add a step to this profile", () -> addStep(index, profile));
-        HBox foot = new HBox(12, add, Ui.label(lasting(profile), "soft"));
+        Label lasts = Ui.label("", "soft");
+        lasting.add(() -> lasts.setText(lasting(profile)));
+        HBox foot = new HBox(12, add, lasts);
         foot.setAlignment(Pos.CENTER_LEFT);
         VBox box = new VBox(6, head, steps, foot);
         box.getStyleClass().add("card");

@@ -4,6 +4,8 @@ import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
+import java.util.Locale;
+import java.util.function.UnaryOperator;
 import java.util.function.Consumer;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -13,21 +15,40 @@ import javafx.scene.layout.VBox;
 
 /** A field for a figure: value with unit, how it came to be known, and the range that gives. */
 public final class FigureField extends VBox {
+    private final Quantity quantity;
+    private final UnitField value;
+    private final ComboBox<Basis> basis;
+    private final Label range = new Label();
+    private boolean showing;
 
-    /** Makes a field; every accepted change is reported as a whole figure. */
-    public FigureField(String id, String name, Quantity quantity, Figure figure, Consumer<Figure> accept) {
+    /** Makes a field; every accepted change is reported as what it does to the figure. */
+    public FigureField(String id, String name, Quantity quantity, Consumer<UnaryOperator<Figure>> accept) {
+        this.quantity = quantity;
         getStyleClass().add("figure-field");
-        UnitField value = UnitField.required(id, quantity, v -> accept.accept(figure.withValue(v)))
+        value = UnitField.required(id, quantity, v -> accept.accept(f -> f.withValue(v)))
                 .wide(8);
-        value.show(figure.value());
-        ComboBox<Basis> basis = Ui.choice(id + "-basis", Basis.values(), figure.basis(), Basis::words);
-        basis.setOnAction(e -> accept.accept(Figure.of(figure.value(), basis.getValue())));
-        Label range = new Label("± " + Units.format(quantity, figure.plusMinus()));
-        range.getStyleClass().addAll("soft", "trust-" + figure.basis().name().toLowerCase(java.util.Locale.ROOT));
+        basis = Ui.choice(id + "-basis", Basis.values(), Basis.GUESS, Basis::words);
+        basis.setOnAction(e -> {
+            if (!showing) {
+                Basis chosen = basis.getValue();
+                accept.accept(f -> Figure.of(f.value(), chosen));
+            }
+        });
         HBox head = new HBox(6, Ui.label(name), Ui.spring(), range);
         HBox row = new HBox(6, value, basis);
         HBox.setHgrow(value, Priority.ALWAYS);
         basis.setMinWidth(116);
         getChildren().addAll(head, row);
+    }
+
+    /** Shows a figure without reporting it. */
+    public void show(Figure figure) {
+        showing = true;
+        value.show(figure.value());
+        basis.setValue(figure.basis());
+        range.setText("± " + Units.format(quantity, figure.plusMinus()));
+        range.getStyleClass()
+                .setAll("label", "soft", "trust-" + figure.basis().name().toLowerCase(Locale.ROOT));
+        showing = false;
     }
 }

@@ -1,5 +1,6 @@
 package boldsatchel.desktop.frame;
 
+import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.controls.Ui;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;

@@ -2,7 +2,9 @@ package boldsatchel.desktop.frame;
 
 import boldsatchel.book.Book;
 import boldsatchel.machine.Build;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Session;
+import boldsatchel.verdict.Evaluator;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
@@ -38,12 +40,20 @@ public final class Files {
         return chooser;
     }
 
-    void fresh() {
+    /** Starts with nothing; the brief comes first. */
+    void fresh(Runnable then) {
+        unlessUnsaved(() -> {
+            desk.session()
+                    .replaceBy(
+                            new BuildFormat.Document(Build.empty("New build"), Extras.NONE), Session.Origin.NEW);
+            then.run();
+        });
+    }
+
+    /** Opens a demo. */
+    void demo(Build demo) {
         unlessUnsaved(() -> desk.session()
-                .replaceBy(
-                        new BuildFormat.Document(Build.empty("New build"), Extras.NONE),
-                        Optional.empty(),
-                        Optional.empty()));
+                .replaceBy(new BuildFormat.Document(demo, Extras.NONE), Session.Origin.DEMO));
     }
 
     void choose(Window window) {
@@ -55,7 +65,7 @@ public final class Files {
         unlessUnsaved(() -> {
             try {
                 BuildStore.Opened opened = BuildStore.open(file);
-                desk.session().replaceBy(opened.document(), Optional.of(file), Optional.of(opened.text()));
+                desk.session().replaceBy(opened, file);
                 messages.tell("Opened " + file.getFileName() + ".");
             } catch (BuildStore.StoreException e) {
                 LOG.info("open failed: {}", e.getMessage());
@@ -115,11 +125,11 @@ public final class Files {
 
     /** Exports the book to a folder; the window stays alive meanwhile, and it can be cancelled. */
     public void export(Path folder) {
-        var evaluation = desk.session().evaluation().get();
+        Build build = desk.session().build();
         Task<Integer> task = new Task<>() {
             @Override
             protected Integer call() throws IOException {
-                Map<String, byte[]> files = Book.files(evaluation);
+                Map<String, byte[]> files = Book.files(Evaluator.evaluate(build));
                 java.nio.file.Files.createDirectories(folder);
                 int done = 0;
                 for (Map.Entry<String, byte[]> file : files.entrySet()) {

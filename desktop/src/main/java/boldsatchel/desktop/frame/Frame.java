@@ -1,6 +1,9 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Commands;
+import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.book.BookStage;
 import boldsatchel.desktop.brief.BriefStage;
 import boldsatchel.desktop.controls.Ui;
@@ -9,8 +12,6 @@ import boldsatchel.desktop.pack.PackStage;
 import boldsatchel.desktop.power.PowerStage;
 import boldsatchel.desktop.shelf.ShelfStage;
 import boldsatchel.edit.Edits;
-import boldsatchel.format.BuildFormat;
-import boldsatchel.format.Extras;
 import boldsatchel.shelf.Library;
 import java.util.List;
 import java.util.Optional;
@@ -97,11 +98,11 @@ public final class Frame extends StackPane {
                 "Redo",
                 "Do the undone step again (Ctrl Shift Z)",
                 () -> desk.session().redo());
-        desk.session().evaluation().subscribe(e -> {
-            name.setText(e.build().name());
-            variant.setText(e.build().variant());
-            Optional<String> back = desk.session().history().undoName();
-            Optional<String> forth = desk.session().history().redoName();
+        desk.session().history().subscribe(h -> {
+            name.setText(h.present().name());
+            variant.setText(h.present().variant());
+            Optional<String> back = h.undoName();
+            Optional<String> forth = h.redoName();
             undo.setText(back.map(n -> "Undo: " + shortened(n)).orElse("Undo"));
             undo.setDisable(back.isEmpty());
             redo.setText(forth.map(n -> "Redo: " + shortened(n)).orElse("Redo"));
@@ -114,7 +115,7 @@ public final class Frame extends StackPane {
                                 ? "not saved"
                                 : standing.file()
                                         .map(f -> "saved in " + f.getFileName())
-                                        .orElse("demo, in no file")));
+                                        .orElse(standing.origin().words())));
         Button find = Ui.button("find", "Find a command  Ctrl K", "Everything that can be done, by name", search::open);
         Button look = Ui.button("look", "Dark", "Light or dark look", this::toggleLook);
         desk.dark().subscribe(dark -> look.setText(dark ? "Light" : "Dark"));
@@ -142,7 +143,7 @@ public final class Frame extends StackPane {
                 "Shortcut+Shift+S",
                 () -> files.saveAs(getScene().getWindow()));
         commands.add("Open a build", "Shortcut+O", () -> files.choose(getScene().getWindow()));
-        commands.add("Start a new build", "Shortcut+N", files::fresh);
+        commands.add("Start a new build", "Shortcut+N", () -> files.fresh(() -> open(stages.getFirst())));
         commands.add(
                 "Export the build book",
                 "Shortcut+E",
@@ -156,12 +157,7 @@ public final class Frame extends StackPane {
         for (String demo : Library.DEMOS) {
             commands.add(
                     "Open the demo " + demo.replace('-', ' '),
-                    () -> Library.demo(demo)
-                            .ifPresent(b -> desk.session()
-                                    .replaceBy(
-                                            new BuildFormat.Document(b, Extras.NONE),
-                                            Optional.empty(),
-                                            Optional.empty())));
+                    () -> Library.demo(demo).ifPresent(files::demo));
         }
     }
 
@@ -199,10 +195,7 @@ public final class Frame extends StackPane {
                 .ifPresent(document -> messages.ask(
                         "“" + document.build().name() + "” was not saved when the program last ended.",
                         "Go on with it",
-                        () -> {
-                            desk.session().replaceBy(document, Optional.empty(), Optional.empty());
-                            desk.session().unsaved();
-                        },
+                        () -> desk.session().replaceBy(document, Session.Origin.RECOVERED),
                         "Throw it away",
                         Recovery::forget));
     }

@@ -1,11 +1,12 @@
 package boldsatchel.desktop.frame;
 
 import boldsatchel.machine.Build;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.StateMark;
-import boldsatchel.desktop.controls.TrialBox;
+import boldsatchel.desktop.details.TrialBox;
 import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.shelf.PartDetails;
+import boldsatchel.desktop.details.Details;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.quantity.Spread;
@@ -39,11 +40,13 @@ final class SidePanel extends BorderPane {
     private final ToggleButton findings = tab("tab-findings", "Findings");
     private final ToggleButton details = tab("tab-details", "Details");
     private final ToggleButton working = tab("tab-working", "Working");
-    private String shownPart = "";
+    private final Details detailsPane;
+    private final Latest telling = Latest.following();
     private String trying = "";
 
     SidePanel(Desk desk) {
         this.desk = desk;
+        this.detailsPane = new Details(desk);
         getStyleClass().add("side-panel");
         content.getStyleClass().add("side-content");
         HBox bar = new HBox(findings, details, working);
@@ -55,13 +58,11 @@ final class SidePanel extends BorderPane {
             if (is == null) {
                 tabs.selectToggle(was);
             } else {
-                shownPart = "";
                 show();
             }
         });
         desk.session().selection().addListener((o, was, is) -> {
-            boolean rung = desk.session().build().rungs().anyMatch(r -> r.id().equals(is));
-            if (rung || desk.session().selectedPart().isPresent()) {
+            if (Details.has(desk.session().build(), is)) {
                 tabs.selectToggle(details);
             }
         });
@@ -92,17 +93,36 @@ final class SidePanel extends BorderPane {
         Evaluation evaluation = desk.session().evaluation().get();
         findings.setText("Findings " + evaluation.findings().size());
         if (details.isSelected()) {
-            // While a field of the same part is being written, the form stays as it is.
-            String part = desk.session().selectedPart().map(p -> p.toString()).orElse("");
-            if (!part.equals(shownPart) || part.isEmpty()) {
-                shownPart = part;
-                content.getChildren().setAll(PartDetails.of(desk));
-            }
+            detailsPane.show();
+            content.getChildren().setAll(detailsPane);
         } else if (working.isSelected()) {
-            content.getChildren().setAll(workingOf(evaluation));
+            telling.ask(
+                    () -> desk.working().get().map(evaluation::verdict).map(SidePanel::workedOut),
+                    v -> put(working, workingOf(v)));
         } else {
-            content.getChildren().setAll(findingsOf(evaluation));
+            telling.ask(() -> told(evaluation), e -> put(findings, findingsOf(e)));
         }
+    }
+
+    /** What was told beside the window is shown where it is still wanted. */
+    private void put(ToggleButton tab, Node shown) {
+        if (tab.isSelected()) {
+            content.getChildren().setAll(shown);
+        }
+    }
+
+    private static Evaluation told(Evaluation evaluation) {
+        evaluation.findings().forEach(f -> {
+            f.message();
+            f.remedies();
+            f.working();
+        });
+        return evaluation;
+    }
+
+    private static Verdict workedOut(Verdict verdict) {
+        verdict.working();
+        return verdict;
     }
 
     private VBox findingsOf(Evaluation evaluation) {
@@ -136,8 +156,7 @@ final class SidePanel extends BorderPane {
         }
         box.getStyleClass().add("finding");
         f.subjects().stream()
-                .filter(s -> desk.session().build().part(s).isPresent()
-                        || desk.session().build().rungs().anyMatch(r -> r.id().equals(s)))
+                .filter(s -> Details.has(desk.session().build(), s))
                 .findFirst()
                 .ifPresent(subject -> {
                     Button show = new Button("Show it");
@@ -222,14 +241,13 @@ final class SidePanel extends BorderPane {
         });
     }
 
-    private VBox workingOf(Evaluation evaluation) {
-        Optional<Verdict.Kind> kind = desk.working().get();
+    private VBox workingOf(Optional<Verdict> verdict) {
         VBox box = new VBox(10);
-        if (kind.isEmpty()) {
+        if (verdict.isEmpty()) {
             box.getChildren().add(Ui.words("Choose a verdict below to see how its number came about.", "soft"));
             return box;
         }
-        Verdict v = evaluation.verdict(kind.get());
+        Verdict v = verdict.get();
         HBox head = new HBox(
                 8,
                 StateMark.of(v.state(), 16),

@@ -1,6 +1,7 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.verdict.State;

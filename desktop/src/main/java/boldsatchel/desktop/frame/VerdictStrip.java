@@ -1,6 +1,7 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.desktop.Desk;
+import javafx.css.PseudoClass;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.verdict.Verdict;
@@ -18,6 +19,7 @@ import javafx.scene.shape.Line;
 /** The builder's questions and their answers, always in sight; each opens its working. */
 final class VerdictStrip extends HBox {
 
+    private static final PseudoClass PENDING = PseudoClass.getPseudoClass("pending");
     private static final double RANGE_WIDTH = 78;
 
     private final Desk desk;
@@ -25,6 +27,9 @@ final class VerdictStrip extends HBox {
     VerdictStrip(Desk desk) {
         this.desk = desk;
         getStyleClass().add("verdict-strip");
+        desk.session()
+                .pending()
+                .subscribe(late -> pseudoClassStateChanged(PENDING, late));
         desk.session()
                 .evaluation()
                 .subscribe(e -> getChildren()
@@ -38,7 +43,7 @@ final class VerdictStrip extends HBox {
 
     private VBox card(Verdict v) {
         String currency =
-                v.kind() == Verdict.Kind.COSTS ? desk.session().build().brief().currency() + " " : "";
+                v.kind().equals(Verdict.Kind.COSTS) ? desk.session().shown().brief().currency() + " " : "";
         HBox head = new HBox(
                 6,
                 StateMark.of(v.state(), 13),

@@ -1,5 +1,7 @@
 package boldsatchel.desktop.pack;
 
+import javafx.scene.control.Button;
+import boldsatchel.geometry.Orientation;
 import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
@@ -7,11 +9,11 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.geometry.Vec;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
-import boldsatchel.desktop.frame.WorkStage;
+import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.CoreSample;
 import boldsatchel.drawing.PackDrawings;
 import boldsatchel.edit.Edits;
@@ -88,7 +90,10 @@ public final class PackStage implements WorkStage {
         lid.valueProperty().addListener((o, was, is) -> lidMoved());
         lid.setOnMouseReleased(e -> desk.session().dropped());
         lidBox.setAlignment(Pos.CENTER_LEFT);
-        HBox top = new HBox(8, shells, place, Ui.spring(), lidBox, core);
+        Button figures = Ui.button(
+                "case-figures", "Case …", "Sizes, walls, vents and hinge of this tray", () -> shell().map(Shell::id)
+                        .ifPresent(desk.session().selection()::set));
+        HBox top = new HBox(8, shells, figures, place, Ui.spring(), lidBox, core);
         top.setAlignment(Pos.CENTER_LEFT);
         position.getChildren()
                 .addAll(
@@ -156,7 +161,7 @@ public final class PackStage implements WorkStage {
     }
 
     private Optional<Placement> placement() {
-        return part().flatMap(p -> desk.session().build().placement(p.id()));
+        return part().flatMap(p -> desk.session().shown().placement(p.id()));
     }
 
     private void show() {
@@ -164,7 +169,7 @@ public final class PackStage implements WorkStage {
             return;
         }
         filling = true;
-        Build build = desk.session().build();
+        Build build = desk.session().shown();
         String current = shell().map(Shell::id).orElse("");
         shells.getItems().setAll(build.casing().shells());
         shells.setValue(build.shell(current)
@@ -232,11 +237,7 @@ public final class PackStage implements WorkStage {
 
     private void lidMoved() {
         if (!filling) {
-            desk.session()
-                    .build()
-                    .casing().hinge()
-                    .ifPresent(h -> desk.session()
-                            .drags(Edits.changeHinge("lid angle", h.withUseAngle(Math.rint(lid.getValue())))));
+            desk.session().drags(Edits.lidAngle(Math.rint(lid.getValue())));
         }
     }
 
@@ -257,8 +258,7 @@ public final class PackStage implements WorkStage {
     }
 
     private void typed(int axis, double value) {
-        part().ifPresent(p ->
-                placement().ifPresent(at -> desk.session().does(Edits.move(p, with(at.at(), axis, value)))));
+        part().ifPresent(p -> desk.session().does(Edits.move(p, at -> with(at, axis, value))));
     }
 
     private static Vec with(Vec v, int axis, double value) {
@@ -266,15 +266,11 @@ public final class PackStage implements WorkStage {
     }
 
     private void turn() {
-        part().ifPresent(p -> placement()
-                .ifPresent(
-                        at -> desk.session().does(Edits.turn(p, at.orientation().turned()))));
+        part().ifPresent(p -> desk.session().does(Edits.turn(p, Orientation::turned)));
     }
 
     private void tumble() {
-        part().ifPresent(p -> placement()
-                .ifPresent(
-                        at -> desk.session().does(Edits.turn(p, at.orientation().tumbled()))));
+        part().ifPresent(p -> desk.session().does(Edits.turn(p, Orientation::tumbled)));
     }
 
     private void takeOut() {
@@ -348,9 +344,8 @@ public final class PackStage implements WorkStage {
     }
 
     private void nudge(int axis, double by) {
-        part().ifPresent(p -> placement()
-                .ifPresent(at -> desk.session()
-                        .drags(Edits.move(p, with(at.at(), axis, at.at().along(axis) + by)))));
+        part().ifPresent(p ->
+                desk.session().drags(Edits.move(p, at -> with(at, axis, at.along(axis) + by))));
     }
 
     /** The next part of this shell, so that everything can be reached without a mouse. */

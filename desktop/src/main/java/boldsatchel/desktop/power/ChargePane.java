@@ -2,7 +2,7 @@ package boldsatchel.desktop.power;
 
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.drawing.RunDrawings;
@@ -40,7 +40,7 @@ final class ChargePane extends HBox {
     }
 
     private String name(String part) {
-        return desk.session().build().part(part).map(Part::name).orElse(part);
+        return desk.session().shown().part(part).map(Part::name).orElse(part);
     }
 
     /** Shows what charges. */
@@ -71,7 +71,7 @@ final class ChargePane extends HBox {
                 .addAll(
                         which,
                         Ui.words("Machine off: " + hours(r.off().hours()) + ". While “"
-                                + desk.session().build().brief().profile().name() + "” goes on: "
+                                + desk.session().shown().brief().profile().name() + "” goes on: "
                                 + hours(r.running().hours()) + "."),
                         Ui.words("Into the cells in the hardest step: " + Units.format(r.cellsA(), 2, "A") + "."));
         for (Charge.OfferHours o : r.byOffer()) {

@@ -1,7 +1,7 @@
 package boldsatchel.desktop.power;
 
 import boldsatchel.machine.Build;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.plan.Supplies;
 import boldsatchel.quantity.Units;

@@ -1,13 +1,15 @@
 package boldsatchel.desktop.power;
 
+import boldsatchel.power.Network;
+import boldsatchel.quantity.Reading;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Rung;
-import boldsatchel.desktop.Desk;
-import boldsatchel.desktop.controls.TrialBox;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.details.TrialBox;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.plan.HourMore;
 import boldsatchel.power.Ledger;
-import boldsatchel.power.Network;
 import boldsatchel.quantity.Units;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +34,7 @@ final class MorePane extends HBox {
     private final Desk desk;
     private final VBox ways = new VBox(6);
     private final GridPane goes = new GridPane();
+    private final Latest reckoning = Latest.only();
     private Optional<Edition> shown = Optional.empty();
 
     /** What is on show, so that it is not reckoned again for a selection. */
@@ -57,24 +60,31 @@ final class MorePane extends HBox {
         getChildren().addAll(left, where);
     }
 
-    /** Shows a chain. */
-    void show(Build build, Rung root, Optional<Network> network) {
+    /** Shows a chain; reckoned beside the window. */
+    void show(Build build, Rung root) {
         Edition edition = new Edition(build, root.id());
         if (shown.equals(Optional.of(edition))) {
             return;
         }
         shown = Optional.of(edition);
-        List<HourMore.Way> found = HourMore.of(build);
-        ways.getChildren().clear();
-        if (found.isEmpty()) {
-            ways.getChildren().add(Ui.words("Nothing runs yet that could run longer.", "soft"));
-        }
-        for (int i = 0; i < found.size(); i++) {
-            ways.getChildren().add(way(found.get(i), i));
-        }
-        goes.getChildren().clear();
-        network.ifPresent(n -> where(build, Ledger.of(n, build.brief().profile())));
+        ways.getChildren().setAll(Ui.words("Reckoning …", "soft"));
+        reckoning.ask(() -> new Reckoned(
+                        HourMore.of(build),
+                        Network.of(build, root, Reading.NOMINAL)
+                                .map(n -> Ledger.of(n, build.brief().profile()))), r -> {
+            ways.getChildren().clear();
+            if (r.ways().isEmpty()) {
+                ways.getChildren().add(Ui.words("Nothing runs yet that could run longer.", "soft"));
+            }
+            for (int i = 0; i < r.ways().size(); i++) {
+                ways.getChildren().add(way(r.ways().get(i), i));
+            }
+            goes.getChildren().clear();
+            r.ledger().ifPresent(l -> where(build, l));
+        });
     }
+
+    private record Reckoned(List<HourMore.Way> ways, Optional<Ledger> ledger) {}
 
     private HBox way(HourMore.Way way, int index) {
         Label words = Ui.words(way.words());

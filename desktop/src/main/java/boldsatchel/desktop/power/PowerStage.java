@@ -1,25 +1,26 @@
 package boldsatchel.desktop.power;
 
+import boldsatchel.power.Network;
+import boldsatchel.quantity.Reading;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.power.PowerResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.frame.Commands;
-import boldsatchel.desktop.frame.WorkStage;
+import boldsatchel.desktop.desk.Commands;
+import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.PowerDrawings;
 import boldsatchel.drawing.RunDrawings;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
-import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.power.PowerResult.ChainResult;
-import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
@@ -65,6 +66,8 @@ public final class PowerStage implements WorkStage {
     private final Slider level = new Slider(0.02, 1, 0.5);
     private final Label levelText = Ui.label("", "soft");
     private final Label facts = Ui.label("", "soft");
+    private final Latest solving = Latest.following();
+    private final Latest reckoning = Latest.only();
     private boolean filling;
 
     /** A demand with the words it is chosen by. */
@@ -198,13 +201,13 @@ public final class PowerStage implements WorkStage {
     }
 
     private String chainName(Rung root) {
-        return root.sources().getFirst().name(desk.session().build())
+        return root.sources().getFirst().name(desk.session().shown())
                 + (root.joined().isEmpty() ? "" : " and " + (root.joined().size() - 1) + " more");
     }
 
     private void show() {
         filling = true;
-        Build build = desk.session().build();
+        Build build = desk.session().shown();
         String chosenDemand =
                 Optional.ofNullable(demand.getValue()).map(NamedDemand::name).orElse("");
         List<NamedDemand> demands = new ArrayList<>();
@@ -254,23 +257,20 @@ public final class PowerStage implements WorkStage {
         at.ifPresent(s -> {
             level.setValue(s.level());
             List<UseProfile.Step> steps =
-                    desk.session().build().brief().profile().steps();
+                    desk.session().shown().brief().profile().steps();
             demand.setValue(demand.getItems().get(Math.min(s.step(), steps.size() - 1)));
         });
         filling = false;
         showChain();
     }
 
-    private Optional<Network> network(Build build, Rung root) {
-        return Network.of(build, root, Reading.NOMINAL);
-    }
-
+    /** The ladder at the chosen level and demand, solved beside the window. */
     private void showChain() {
         if (filling) {
             return;
         }
         levelText.setText("at " + Math.round(level.getValue() * 100) + " %");
-        Build build = desk.session().build();
+        Build build = desk.session().shown();
         Optional<Rung> root = Optional.ofNullable(chain.getValue());
         if (root.isEmpty()) {
             ladder.showEmpty();
@@ -278,18 +278,26 @@ public final class PowerStage implements WorkStage {
             showLower();
             return;
         }
-        // A chain that only charges is shown plugged in.
-        Optional<Network> shown =
-                network(build, root.get()).or(() -> Network.plugged(build, root.get(), Reading.NOMINAL));
-        OperatingPoint point = shown.map(n -> run.sample()
-                        .filter(s -> s.levels().size() == root.get().sources().size())
-                        .map(s -> n.solve(s.levels(), demand.getValue().demand()))
-                        .orElseGet(() ->
-                                n.solve(level.getValue(), demand.getValue().demand())))
-                .orElseGet(() -> OperatingPoint.none(demand.getValue().demand()));
-        ladder.show(root.get(), PowerDrawings.ladder(build, root.get(), point, selectedRung(build)));
-        facts.setText(result(root.get()).map(PowerStage::facts).orElse(""));
+        Rung r = root.get();
+        Demand wanted = demand.getValue().demand();
+        List<Double> levels = run.sample()
+                .map(Discharge.Sample::levels)
+                .filter(l -> l.size() == r.sources().size())
+                .orElse(List.of(level.getValue()));
+        String selected = selectedRung(build);
+        solving.ask(
+                () -> PowerDrawings.ladder(build, r, solved(build, r, levels, wanted), selected),
+                drawing -> ladder.show(r, drawing));
+        facts.setText(result(r).map(PowerStage::facts).orElse(""));
         showLower();
+    }
+
+    /** A chain that only charges is shown plugged in. */
+    private static OperatingPoint solved(Build build, Rung root, List<Double> levels, Demand demand) {
+        return Network.of(build, root, Reading.NOMINAL)
+                .or(() -> Network.plugged(build, root, Reading.NOMINAL))
+                .map(n -> levels.size() == 1 ? n.solve(levels.getFirst(), demand) : n.solve(levels, demand))
+                .orElseGet(() -> OperatingPoint.none(demand));
     }
 
     private Optional<ChainResult> result(Rung root) {
@@ -313,26 +321,27 @@ public final class PowerStage implements WorkStage {
         return starts + " · " + shelf + one;
     }
 
-    /** Only the pane on show is filled. */
+    /** Only the pane on show is filled; what has to be reckoned for it is reckoned beside the window. */
     private void showLower() {
-        Build build = desk.session().build();
+        Build build = desk.session().shown();
         Optional<Rung> root = Optional.ofNullable(chain.getValue());
-        Optional<Network> network = root.flatMap(r -> network(build, r));
         Node shown = lower.getChildren().isEmpty() ? run : lower.getChildren().getFirst();
         if (shown == run) {
-            run.show(build, root.flatMap(this::result), network);
+            run.show(build, root.flatMap(this::result));
         } else if (shown == charge) {
             charge.show(build, desk.session().evaluation().get().of(PowerResult.class).charges());
         } else if (shown == use) {
             use.show();
         } else if (shown == more) {
-            root.ifPresent(r -> more.show(build, r, network));
+            root.ifPresent(r -> more.show(build, r));
         } else if (shown == card) {
-            Optional<VoltTable> table = root.flatMap(r -> VoltTable.of(build, r));
-            card.setVisible(table.isPresent());
-            table.ifPresent(t -> card.show(
-                    RunDrawings.voltCard(root.map(this::chainName).orElse(""), t),
-                    desk.dark().get()));
+            String name = root.map(this::chainName).orElse("");
+            reckoning.ask(
+                    () -> root.flatMap(r -> VoltTable.of(build, r)).map(t -> RunDrawings.voltCard(name, t)),
+                    drawing -> {
+                        card.setVisible(drawing.isPresent());
+                        drawing.ifPresent(x -> card.show(x, desk.dark().get()));
+                    });
         }
     }
 

@@ -1,11 +1,13 @@
 package boldsatchel.desktop.power;
 
+import boldsatchel.power.Network;
+import boldsatchel.quantity.Reading;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.machine.Build;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.drawing.RunDrawings;
 import boldsatchel.power.Discharge;
-import boldsatchel.power.Network;
 import boldsatchel.power.PowerResult.ChainResult;
 import java.util.Comparator;
 import java.util.Optional;
@@ -22,6 +24,7 @@ final class RunPane extends StackPane {
     private final Desk desk;
     private final DrawingView curve = new DrawingView().atMost(4.4);
     private final Consumer<Optional<Discharge.Sample>> scrubbed;
+    private final Latest drawing = Latest.following();
     private Optional<ChainResult> chain = Optional.empty();
     private Optional<Double> hours = Optional.empty();
 
@@ -36,20 +39,17 @@ final class RunPane extends StackPane {
         getChildren().add(curve);
     }
 
-    /** Shows a chain's run. */
-    void show(Build build, Optional<ChainResult> result, Optional<Network> network) {
+    /** Shows a chain's run; drawn beside the window, as the ends of all profiles have to be found for it. */
+    void show(Build build, Optional<ChainResult> result) {
         chain = result;
-        curve.setVisible(result.isPresent() && network.isPresent());
-        if (result.isPresent() && network.isPresent()) {
-            curve.show(
-                    RunDrawings.discharge(
-                            build,
-                            result.get(),
-                            network.get(),
-                            build.brief().limits().hours(),
-                            sample()),
-                    desk.dark().get());
-        }
+        curve.setVisible(result.isPresent());
+        Optional<Discharge.Sample> at = sample();
+        result.ifPresent(r -> drawing.ask(
+                () -> build.rung(r.source())
+                        .flatMap(root -> Network.of(build, root, Reading.NOMINAL))
+                        .map(n -> RunDrawings.discharge(
+                                build, r, n, build.brief().limits().hours(), at)),
+                d -> d.ifPresent(x -> curve.show(x, desk.dark().get()))));
     }
 
     /** The moment picked, if one is. */
@@ -67,7 +67,7 @@ final class RunPane extends StackPane {
         chain.filter(c -> c.run().hours() > 0 && Double.isFinite(c.run().hours()))
                 .ifPresent(c -> pick(RunDrawings.hoursAt(
                         c,
-                        desk.session().build().brief().limits().hours(),
+                        desk.session().shown().brief().limits().hours(),
                         curve.toFrame(x, y).getX())));
     }
 

@@ -4,7 +4,7 @@ import boldsatchel.machine.Mode;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.UseProfile.Program;
 import boldsatchel.machine.UseProfile.Step;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
@@ -61,7 +61,7 @@ final class UsePane extends VBox {
     }
 
     private UseProfile profile() {
-        return desk.session().build().brief().profile();
+        return desk.session().shown().brief().profile();
     }
 
     private Step step() {

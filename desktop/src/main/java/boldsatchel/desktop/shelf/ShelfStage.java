@@ -1,11 +1,13 @@
 package boldsatchel.desktop.shelf;
 
+import boldsatchel.desktop.desk.Latest;
+import javafx.scene.control.Label;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
-import boldsatchel.desktop.Desk;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.frame.WorkStage;
+import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.PartDrawing;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
@@ -51,6 +53,7 @@ public final class ShelfStage implements WorkStage {
             "Put the chosen part in its place, rung and name",
             this::replace);
     private final ComboBox<Library.Case> cases = Ui.choice("cases", Library.Case::name);
+    private final Latest trying = Latest.only();
     private boolean selecting;
     private boolean filled;
 
@@ -99,9 +102,9 @@ public final class ShelfStage implements WorkStage {
                 84,
                 false,
                 p -> desk.session()
-                        .build()
+                        .shown()
                         .placement(p.id())
-                        .flatMap(at -> desk.session().build().shell(at.shell()))
+                        .flatMap(at -> desk.session().shown().shell(at.shell()))
                         .map(s -> s.name())
                         .orElse("on the table"));
         table.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
@@ -189,7 +192,7 @@ public final class ShelfStage implements WorkStage {
             fill();
         }
         selecting = true;
-        table.getItems().setAll(desk.session().build().parts().list());
+        table.getItems().setAll(desk.session().shown().parts().list());
         desk.session()
                 .selectedPart()
                 .ifPresentOrElse(
@@ -219,18 +222,23 @@ public final class ShelfStage implements WorkStage {
         });
     }
 
-    /** What adding or replacing would do to each verdict, before it is done. */
+    /** What adding or replacing would do to each verdict, before it is done; worked out beside the window. */
     private Node changes(Edit edit, Optional<Part> selected) {
         Evaluation now = desk.session().evaluation().get();
-        Evaluation then = Evaluator.evaluate(edit.change().apply(now.build()));
-        String differences = now.verdicts().stream()
+        String what = selected.map(s -> "In place of " + s.name() + ": ").orElse("Added: ");
+        Label label = Ui.words(what + "…", "what-if");
+        trying.ask(
+                () -> differences(now, Evaluator.evaluate(edit.change().apply(now.build()))),
+                differences -> label.setText(what + (differences.isEmpty() ? "no verdict changes" : differences)));
+        return label;
+    }
+
+    private static String differences(Evaluation now, Evaluation then) {
+        return now.verdicts().stream()
                 .filter(v -> !same(v, then.verdict(v.kind())))
                 .map(v -> v.kind().title() + " " + v.kind().format(v.value()) + " → "
                         + v.kind().format(then.verdict(v.kind()).value()))
                 .collect(Collectors.joining(" · "));
-        String what = selected.map(s -> "In place of " + s.name() + ": ").orElse("Added: ");
-        var label = Ui.words(what + (differences.isEmpty() ? "no verdict changes" : differences), "what-if");
-        return label;
     }
 
     private static boolean same(Verdict a, Verdict b) {

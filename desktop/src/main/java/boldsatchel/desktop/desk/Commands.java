@@ -1,4 +1,4 @@
-package boldsatchel.desktop.frame;
+package boldsatchel.desktop.desk;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,9 @@
-package boldsatchel.desktop.controls;
+package boldsatchel.desktop.details;
 
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.edit.Edit;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
@@ -20,23 +23,24 @@ public final class TrialBox extends VBox {
 
     private static final double NOTHING = 5e-3;
 
-    /** Tries an edit on what is evaluated now. */
+    private final Latest trying = Latest.only();
+
+    /** Tries an edit on what is evaluated now, beside the window. */
     public TrialBox(Evaluation now, Edit edit, Runnable take, Runnable leave) {
         super(4);
         setId("trial");
         getStyleClass().add("trial");
-        Evaluation then = Evaluator.evaluate(edit.change().apply(now.build()));
         HBox choice = new HBox(
                 8,
                 Ui.button("take", "Take it", "Do this; it can be undone", take),
                 Ui.button("leave", "Leave it", "Change nothing", leave));
         choice.setAlignment(Pos.CENTER_LEFT);
-        getChildren()
-                .addAll(
-                        Ui.words("Tried: " + edit.name(), "step-what"),
-                        choice,
-                        verdicts(now, then),
-                        findings(now, then));
+        Label waiting = Ui.label("Working it out …", "soft");
+        waiting.visibleProperty().bind(trying.pending());
+        getChildren().addAll(Ui.words("Tried: " + edit.name(), "step-what"), choice, waiting);
+        trying.ask(
+                () -> Evaluator.evaluate(edit.change().apply(now.build())),
+                then -> getChildren().setAll(getChildren().get(0), choice, verdicts(now, then), findings(now, then)));
     }
 
     private static GridPane verdicts(Evaluation now, Evaluation then) {

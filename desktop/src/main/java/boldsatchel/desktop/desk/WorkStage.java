@@ -1,4 +1,4 @@
-package boldsatchel.desktop.frame;
+package boldsatchel.desktop.desk;
 
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;

@@ -1,5 +1,8 @@
-package boldsatchel.desktop;
+package boldsatchel.desktop.desk;
 
+import boldsatchel.verdict.Evaluation;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Verdict;
 import java.util.Optional;
@@ -61,5 +64,20 @@ public final class Desk {
         session.selection().addListener((o, was, is) -> seen.run());
         dark.addListener((o, was, is) -> seen.run());
         view.sceneProperty().addListener((o, was, is) -> seen.run());
+    }
+
+    /**
+     * Shows what has to be worked out first. The work is asked for when the view comes into the window, and while it is there again after
+     * every evaluation, selection and change of look; it runs beside the window.
+     *
+     * @param work what to show, from the evaluation on show; must not touch the window
+     */
+    public <T> Latest keepShowing(Node view, Function<Evaluation, T> work, Consumer<T> show) {
+        Latest latest = Latest.following();
+        keepShowing(view, () -> {
+            Evaluation evaluation = session.evaluation().get();
+            latest.ask(() -> work.apply(evaluation), show);
+        });
+        return latest;
     }
 }
