@@ -86,7 +86,7 @@ public class MainTest {
                         .replaceFirst("\"plastic\"", "\"cheese\""));
         Ran ran = run("check", file.toString());
         assertThat(ran.code()).isEqualTo(2);
-        assertThat(ran.err()).contains("line ").contains("build.shells[0].material");
+        assertThat(ran.err()).contains("line ").contains("build.casing.shells[0].material");
         Files.delete(file);
     }
 

@@ -30,7 +30,8 @@ import javafx.scene.layout.VBox;
 
 /** Everything about a part, to be read and changed: its body, its money, and what it does. */
 final class PartDetails extends VBox {
-    private static final Set<String> GENERAL = Set.of("name", "family", "note", "massG", "price", "standing");
+    private static final Set<String> MONEY = Set.of("massG", "price", "standing");
+    private static final Set<String> NAME = Set.of("name", "family", "note");
 
     /** What is to be known beside the figures. */
     private static final Map<Class<?>, String> NOTES = Map.of(
@@ -48,7 +49,8 @@ final class PartDetails extends VBox {
     private final Label title = Ui.words("", "panel-title");
     private final Label kind = Ui.words("", "soft");
     private final DrawingView drawing = new DrawingView().atMost(2.2);
-    private final RecordForm general;
+    private final RecordForm money;
+    private final RecordForm name;
     private final RecordForm body;
     private final VBox sockets = new VBox(6);
     private final VBox abilities = new VBox(8);
@@ -69,12 +71,25 @@ final class PartDetails extends VBox {
         });
         drawing.setPrefHeight(130);
         drawing.setMaxHeight(150);
-        general = new RecordForm("part", Part.class, (what, f) -> change(what, p -> (Part) f.apply(p)))
-                .only(f -> GENERAL.contains(f.name()));
+        money = new RecordForm("part", Part.class, (what, f) -> change(what, p -> (Part) f.apply(p)))
+                .only(f -> MONEY.contains(f.name()));
+        name = new RecordForm("part", Part.class, (what, f) -> change(what, p -> (Part) f.apply(p)))
+                .only(f -> NAME.contains(f.name()));
         body = new RecordForm("body", Body.class, (what, f) -> change(
                 what, p -> p.withBody(Body.inProportion(p.body(), (Body) f.apply(p.body())))));
-        getChildren().addAll(title, kind, drawing, Ui.label("Body", "section"), body);
-        getChildren().addAll(sockets, Ui.label("Name and money", "section"), general, abilities);
+        getChildren()
+                .addAll(
+                        title,
+                        kind,
+                        drawing,
+                        Ui.label("Mass and money", "section"),
+                        money,
+                        Ui.label("Body", "section"),
+                        body,
+                        sockets,
+                        abilities,
+                        Ui.label("Name", "section"),
+                        name);
         show(part);
     }
 
@@ -88,7 +103,8 @@ final class PartDetails extends VBox {
         title.setText(now.name());
         kind.setText(now.family().words() + (now.note().isEmpty() ? "" : ". " + now.note()));
         drawing.show(PartDrawing.of(now), desk.dark().get());
-        general.show(now);
+        money.show(now);
+        name.show(now);
         body.show(now.body());
         showSockets(now.body().ports());
         List<Class<?>> kinds =
