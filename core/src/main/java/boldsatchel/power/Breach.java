@@ -13,36 +13,43 @@ public record Breach(Kind kind, String rung, double value, double limit) {
     /** Kinds of limit; whether one ends a run. */
     public enum Kind {
         /** No voltage satisfies the loads. */
-        COLLAPSE("the voltage collapses", true),
+        COLLAPSE("the voltage collapses", true, true),
         /** A cell is down to its cut-off. */
-        CELL_CUTOFF("the cells reach their cut-off", true),
+        CELL_CUTOFF("the cells reach their cut-off", true, true),
         /** The protection trips. */
-        OVER_CURRENT("the pack's protection trips on over-current", true),
+        OVER_CURRENT("the pack's protection trips on over-current", true, false),
         /** The source cannot give the current. */
-        SOURCE_LIMIT("the source is at its current limit", true),
+        SOURCE_LIMIT("the source is at its current limit", true, false),
         /** A load sees too little. */
-        BELOW_WINDOW("the voltage falls below what it needs", true),
+        BELOW_WINDOW("the voltage falls below what it needs", true, true),
         /** A load sees too much. */
-        ABOVE_WINDOW("the voltage is above what it bears", false),
+        ABOVE_WINDOW("the voltage is above what it bears", false, false),
         /** A converter is at its current limit. */
-        CONVERTER_LIMIT("the converter is at its current limit", true),
+        CONVERTER_LIMIT("the converter is at its current limit", true, false),
         /** A converter has too little input. */
-        DROPOUT("the converter has too little input left", true),
+        DROPOUT("the converter has too little input left", true, true),
         /** A converter's input is above its range. */
-        ABOVE_INPUT("the converter's input is above its range", false),
+        ABOVE_INPUT("the converter's input is above its range", false, false),
         /** A wire, fuse, switch or plug carries more than it is made for. */
-        OVER_RATING("it carries more than it is made for", false),
+        OVER_RATING("it carries more than it is made for", false, false),
         /** A power bank sees too little load. */
-        SHUTS_OFF("the power bank takes the load for nothing and switches off", true),
+        SHUTS_OFF("the power bank takes the load for nothing and switches off", true, true),
         /** Nothing is left. */
-        EMPTY("the energy is used up", true);
+        EMPTY("the energy is used up", true, true);
 
         private final String words;
         private final boolean endsRun;
+        private final boolean least;
 
-        Kind(String words, boolean endsRun) {
+        Kind(String words, boolean endsRun, boolean least) {
             this.words = words;
             this.endsRun = endsRun;
+            this.least = least;
+        }
+
+        /** How far a value is from a limit of this kind, in its unit; negative beyond it. */
+        public double margin(double value, double limit) {
+            return least ? value - limit : limit - value;
         }
 
         /** As said in a sentence. */

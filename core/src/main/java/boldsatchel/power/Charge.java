@@ -148,7 +148,7 @@ public final class Charge {
     static Curve fill(Store.Pack pack, DoubleUnaryOperator givenA, DoubleUnaryOperator takenA) {
         Facet.Cells cells = pack.cells();
         double full = cells.series() * cells.chemistry().chargeV();
-        double capacity = pack.hoursAt(full, 1) / CellCurve.chargeAcceptance(cells.chemistry());
+        double capacity = pack.hoursAt(1) / CellCurve.chargeAcceptance(cells.chemistry());
         double end = capacity * END_PER_HOUR;
         List<Discharge.Sample> samples = new ArrayList<>();
         double hours = 0;
@@ -318,9 +318,12 @@ public final class Charge {
             double celsius = build.brief().surroundings().packC();
             return new Store.Pack(
                     c,
-                    c.cellOhms().value(),
-                    c.packOhms().value(),
-                    c.capacityAh().value() * c.health().value() * CellCurve.capacityFactor(celsius),
+                    Num.exact(c.cellOhms().value()),
+                    Num.exact(c.packOhms().value()),
+                    Num.exact(c.capacityAh().value()
+                            * c.health().value()
+                            * CellCurve.capacityFactor(celsius)
+                            * c.parallel()),
                     celsius);
         }
 

@@ -163,7 +163,7 @@ final class JointRun {
             Store store = network.supply().branches().get(i).store();
             rates[i] = flow.amps()[i] == 0
                     ? 0
-                    : Math.copySign(1 / store.hoursAt(flow.volts(), Math.abs(flow.amps()[i])), flow.amps()[i]);
+                    : Math.copySign(1 / store.hoursAt(Math.abs(flow.amps()[i])), flow.amps()[i]);
         }
         return rates;
     }

@@ -24,11 +24,13 @@ import java.util.Optional;
 public final class Network {
 
     private static final double WIRE_CELSIUS = 20;
+    private static final Num NOTHING = Num.exact(0);
 
     private final Rung root;
     private final Supply supply;
     private final Modeller modeller;
     private final Map<Demand, Circuit> circuits = new HashMap<>();
+    private final Map<TableOf, DischargeTable> tables = new HashMap<>();
 
     private Network(Rung root, Supply supply, Modeller modeller) {
         this.root = root;
@@ -92,6 +94,13 @@ public final class Network {
         return circuits.computeIfAbsent(demand, d -> new Circuit(root, supply, d, modeller.feeds(root, d)));
     }
 
+    /** The current of a demand over the state of charge of a single source; made once, whichever profiles ask for it. */
+    DischargeTable table(Demand demand, int intervals) {
+        return tables.computeIfAbsent(new TableOf(demand, intervals), t -> new DischargeTable(this, demand, intervals));
+    }
+
+    private record TableOf(Demand demand, int intervals) {}
+
     /** Id of the chain's first rung. */
     String root() {
         return root.id();
@@ -143,6 +152,33 @@ public final class Network {
             return new Terminals(flow.volts(), flow.total(), flow, watcher.stop);
         }
 
+        /** The same, going on from the solution of a fuller source. */
+        Terminals terminalsBelow(Terminals fuller, double level) {
+            StopWatcher watcher = new StopWatcher();
+            Supply.Flow flow = fuller.flow().collapsed() || supply.isJoined()
+                    ? supply.solve(supply.levels(level), next)
+                    : supply.goOn(fuller.volts(), level, next);
+            flow = told(supply.levels(level), flow, watcher);
+            return new Terminals(flow.volts(), flow.total(), flow, watcher.stop);
+        }
+
+        /** How far a limit is from being passed at a level of a single source; not a number where nothing is solved. */
+        double margin(Breach limit, double level) {
+            MarginWatcher watcher = new MarginWatcher(limit);
+            solve(supply.levels(level), watcher);
+            return watcher.margin;
+        }
+
+        /** Tells how the current of a single source moves with each input, at the solution last found. */
+        void sense(double level, Terminals at, double weight, Num.Sink sink) {
+            Store store = supply.branches().getFirst().store();
+            Draw draw = new Draw();
+            next.draw(at.volts(), draw);
+            double passed = weight / (1 + store.ohms(level) * draw.slope);
+            store.tellOhms(level, -passed * draw.slope * at.amps(), sink);
+            next.sense(at.volts(), passed, sink);
+        }
+
         OperatingPoint solve(double[] levels) {
             OperatingPoint.Collector collector = new OperatingPoint.Collector();
             double mean = Arrays.stream(levels)
@@ -156,10 +192,13 @@ public final class Network {
         }
 
         private Supply.Flow solve(double[] levels, Node.Observer observer) {
-            Supply.Flow flow = supply.solve(levels, next);
+            return told(levels, supply.solve(levels, next), observer);
+        }
+
+        private Supply.Flow told(double[] levels, Supply.Flow flow, Node.Observer observer) {
             if (flow.collapsed()) {
                 double open = supply.branches().getFirst().store().openVolts(Supply.left(levels[0]));
-                observer.breach(Breach.Kind.COLLAPSE, root.id(), 0, open);
+                observer.limit(Breach.Kind.COLLAPSE, root.id(), 0, open);
                 return flow;
             }
             supply.readOff(levels, flow, observer);
@@ -180,9 +219,29 @@ public final class Network {
         public void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
 
         @Override
-        public void breach(Breach.Kind kind, String id, double value, double limit) {
-            if (stop.isEmpty() && kind.endsRun()) {
+        public void limit(Breach.Kind kind, String id, double value, double limit) {
+            if (stop.isEmpty() && kind.endsRun() && kind.margin(value, limit) < 0) {
                 stop = Optional.of(new Breach(kind, id, value, limit));
+            }
+        }
+    }
+
+    /** Remembers how far one limit is from being passed. */
+    private static final class MarginWatcher implements Node.Observer {
+        private final Breach watched;
+        private double margin = Double.NaN;
+
+        MarginWatcher(Breach watched) {
+            this.watched = watched;
+        }
+
+        @Override
+        public void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
+
+        @Override
+        public void limit(Breach.Kind kind, String id, double value, double limit) {
+            if (kind == watched.kind() && id.equals(watched.rung())) {
+                margin = kind.margin(value, limit);
             }
         }
     }
@@ -196,7 +255,8 @@ public final class Network {
                     .map(b -> new Store.Bank(
                             b,
                             read(part, Facet.PowerBank.class, "ratedWh", b.ratedWh())
-                                    * read(part, Facet.PowerBank.class, "efficiency", b.efficiency()),
+                                    .times(read(part, Facet.PowerBank.class, "efficiency", b.efficiency()))
+                                    .times(1 / b.outV()),
                             read(part, Facet.PowerBank.class, "outOhms", b.outOhms())));
             Optional<Store> mains = part.facet(Facet.Adapter.class)
                     .map(a -> new Store.Mains(a, read(part, Facet.Adapter.class, "outOhms", a.outOhms())));
@@ -210,8 +270,8 @@ public final class Network {
                     read(part, Facet.Cells.class, "cellOhms", c.cellOhms()),
                     read(part, Facet.Cells.class, "packOhms", c.packOhms()),
                     read(part, Facet.Cells.class, "capacityAh", c.capacityAh())
-                            * read(part, Facet.Cells.class, "health", c.health())
-                            * CellCurve.capacityFactor(celsius),
+                            .times(read(part, Facet.Cells.class, "health", c.health()))
+                            .times(CellCurve.capacityFactor(celsius) * c.parallel()),
                     celsius);
         }
 
@@ -265,24 +325,24 @@ public final class Network {
                 case Rung.Wire w ->
                     Optional.of(new Node.Resistor(
                             rung.id(),
-                            0,
-                            Copper.loopOhms(w.awg(), w.lengthMm(), WIRE_CELSIUS),
+                            NOTHING,
+                            Num.exact(Copper.loopOhms(w.awg(), w.lengthMm(), WIRE_CELSIUS)),
                             Copper.closedCaseAmps(w.awg()),
                             never,
                             false));
                 case Rung.Contact c ->
                     Optional.of(new Node.Resistor(
                             rung.id(),
-                            0,
-                            reading.of(input(rung, c.kind().words(), "ohms", c.ohms())),
+                            NOTHING,
+                            read(input(rung, c.kind().words(), "ohms", c.ohms())),
                             c.ratedA(),
                             c.kind().trips() ? c.ratedA() : never,
                             false));
                 case Rung.Diode d ->
                     Optional.of(new Node.Resistor(
                             rung.id(),
-                            reading.of(input(rung, "diode", "kneeV", d.kneeV())),
-                            reading.of(input(rung, "diode", "ohms", d.ohms())),
+                            read(input(rung, "diode", "kneeV", d.kneeV())),
+                            read(input(rung, "diode", "ohms", d.ohms())),
                             d.ratedA(),
                             never,
                             true));
@@ -290,9 +350,7 @@ public final class Network {
                     build.part(of.part())
                             .flatMap(p -> p.facet(Facet.ShowsLevel.class)
                                     .map(g -> new Node.Resistor(
-                                            rung.id(),
-                                            0,
-                                            read(p, Facet.ShowsLevel.class, "ohms", g.ohms()),
+                                            rung.id(), NOTHING, read(p, Facet.ShowsLevel.class, "ohms", g.ohms()),
                                             never,
                                             never,
                                             false)));
@@ -315,7 +373,7 @@ public final class Network {
         private Node converter(Rung rung, Part part, Facet.Converts c, Demand demand) {
             Optional<Facet.SwitchesOff> off = part.facet(Facet.SwitchesOff.class);
             if (demand.mode() == Mode.OFF && off.isPresent()) {
-                double watts =
+                Num watts =
                         read(part, Facet.SwitchesOff.class, "offW", off.get().offW());
                 return new Node.Load(rung.id(), LoadKind.POWER, c.lowV(), c.outV(), c.highV(), watts, false);
             }
@@ -336,21 +394,21 @@ public final class Network {
         }
 
         private Node load(Rung rung, Part part, Facet.DrawsPower draws, Demand demand) {
-            double watts = watts(part, draws, demand);
+            Num watts = watts(part, draws, demand);
             if (demand.brightness() > 0) {
-                watts += demand.brightness() * read(part, Facet.DrawsPower.class, "backlightW", draws.backlightW());
+                watts = watts.plus(read(part, Facet.DrawsPower.class, "backlightW", draws.backlightW())
+                        .times(demand.brightness()));
             }
             Optional<Facet.Refreshes> refreshes = part.facet(Facet.Refreshes.class);
             if (demand.refreshesPerMinute() > 0 && refreshes.isPresent()) {
                 double perMinute =
                         Math.min(demand.refreshesPerMinute(), refreshes.get().mostPerMinute());
-                watts += perMinute
-                        / 60
-                        * read(
+                watts = watts.plus(read(
                                 part,
                                 Facet.Refreshes.class,
                                 "joules",
-                                refreshes.get().joules());
+                                refreshes.get().joules())
+                        .times(perMinute / 60));
             }
             Node load = new Node.Load(
                     rung.id(),
@@ -364,7 +422,7 @@ public final class Network {
         }
 
         /** A board that runs a known program draws what was read for it, or as much of the way to busy as it is loaded. */
-        private double watts(Part part, Facet.DrawsPower draws, Demand demand) {
+        private Num watts(Part part, Facet.DrawsPower draws, Demand demand) {
             Mode mode = demand.mode();
             boolean runs = part.family().computes() && (mode == Mode.IDLE || mode == Mode.BUSY);
             Optional<UseProfile.Program> program = demand.program().filter(p -> runs);
@@ -373,11 +431,13 @@ public final class Network {
             }
             Optional<Figure> known = program.get().watts();
             if (known.isPresent()) {
-                return reading.of(
-                        new Input(part.id(), program.get().name(), UseProfile.Program.class, "watts", known.get()));
+                return read(new Input(part.id(), program.get().name(), UseProfile.Program.class, "watts", known.get()));
             }
-            double idle = read(part, Facet.DrawsPower.class, "idleW", draws.idleW());
-            return idle + program.get().effort() * (read(part, Facet.DrawsPower.class, "busyW", draws.busyW()) - idle);
+            double effort = program.get().effort();
+            return read(part, Facet.DrawsPower.class, "idleW", draws.idleW())
+                    .times(1 - effort)
+                    .plus(read(part, Facet.DrawsPower.class, "busyW", draws.busyW())
+                            .times(effort));
         }
 
         /** A charger at its full current, with the pack about to be full: the most it asks of its supply. */
@@ -389,7 +449,7 @@ public final class Network {
                             in.lowV(),
                             in.nominalV(),
                             in.highV(),
-                            in.watts(),
+                            Num.exact(in.watts()),
                             true))
                     .orElseGet(() -> new Node.Idle(rung.id()));
         }
@@ -398,8 +458,12 @@ public final class Network {
             return new Input(rung.id(), name, rung.stage().getClass(), field, figure);
         }
 
-        private double read(Part part, Class<?> of, String field, Figure figure) {
-            return reading.of(part.input(of, field, figure));
+        private Num read(Part part, Class<?> of, String field, Figure figure) {
+            return read(part.input(of, field, figure));
+        }
+
+        private Num read(Input input) {
+            return Num.of(input, reading.of(input));
         }
     }
 }

@@ -39,8 +39,17 @@ sealed interface Node {
      * @return the voltage behind the resistance; not a number, and a mark, on a collapse
      */
     static double solve(double openV, double ohms, Node next, Draw out) {
-        double u = openV;
-        next.start(u);
+        next.start(openV);
+        return solveFrom(openV, openV, ohms, next, out);
+    }
+
+    /**
+     * Solves on from estimates that lie above the solution: those of a fuller source under the same loads.
+     *
+     * @param fromV estimate of the voltage behind the resistance
+     */
+    static double solveFrom(double fromV, double openV, double ohms, Node next, Draw out) {
+        double u = fromV;
         Draw draw = new Draw();
         for (int i = 0; i < STEPS && u > 0; i++) {
             draw.clear();
@@ -66,11 +75,20 @@ sealed interface Node {
     /** Reports every rung below at the solution. */
     void readOff(double volts, Observer observer);
 
+    /**
+     * Tells, at the solution, how the current drawn at a steady input voltage moves with each input below: the reverse sweep of the
+     * adjoint method, one visit a rung for all inputs together (Griewank and Walther, Evaluating Derivatives, ch. 3).
+     *
+     * @param weight what a change of this node's current is worth to the result
+     */
+    default void sense(double volts, double weight, Num.Sink sink) {}
+
     /** Hears what each rung does at the solution. */
     interface Observer {
         void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW);
 
-        void breach(Breach.Kind kind, String id, double value, double limit);
+        /** A limit that is watched here, whether it holds or not. */
+        void limit(Breach.Kind kind, String id, double value, double limit);
     }
 
     /** Current of a node on a steady voltage, solved for; not a number on a collapse. */
@@ -109,9 +127,9 @@ sealed interface Node {
             List<Node> rest = new ArrayList<>();
             for (Node branch : branches) {
                 switch (branch) {
-                    case Load l when l.kind == LoadKind.POWER -> watts += l.watts;
-                    case Load l when l.kind == LoadKind.CURRENT -> amps += l.watts / l.nominalV;
-                    case Load l -> siemens += l.watts / (l.nominalV * l.nominalV);
+                    case Load l when l.kind == LoadKind.POWER -> watts += l.watts();
+                    case Load l when l.kind == LoadKind.CURRENT -> amps += l.watts() / l.nominalV;
+                    case Load l -> siemens += l.watts() / (l.nominalV * l.nominalV);
                     case Converter c
                     when c.kind == ConverterKind.STEP_DOWN && !Double.isNaN(c.outAmps) -> watts += c.downWatts();
                     default -> rest.add(branch);
@@ -132,6 +150,11 @@ sealed interface Node {
                 change = Math.max(change, branch.settle(volts));
             }
             return change;
+        }
+
+        @Override
+        public void sense(double volts, double weight, Num.Sink sink) {
+            branches.forEach(branch -> branch.sense(volts, weight, sink));
         }
 
         @Override
@@ -174,6 +197,11 @@ sealed interface Node {
         }
 
         @Override
+        public void sense(double volts, double weight, Num.Sink sink) {
+            next.sense(volts, weight, sink);
+        }
+
+        @Override
         public void draw(double volts, Draw out) {
             next.draw(volts, out);
             out.add(-amps, 0);
@@ -186,16 +214,23 @@ sealed interface Node {
     }
 
     /** One rung that only loses voltage; a diode lets current through one way. */
-    record Resistor(String rung, double kneeV, double ohms, double ratedA, double tripA, boolean blocks) {
+    record Resistor(String rung, Num knee, Num resistance, double ratedA, double tripA, boolean blocks) {
+
+        double kneeV() {
+            return knee.value();
+        }
+
+        double ohms() {
+            return resistance.value();
+        }
 
         /** Reports it; returns the voltage behind it. */
         double readOff(double volts, double amps, Observer observer) {
-            double after = volts - (amps > 0 ? kneeV : 0) - ohms * amps;
+            double after = volts - (amps > 0 ? kneeV() : 0) - ohms() * amps;
             observer.rung(rung, volts, after, amps, amps, (volts - after) * amps);
-            if (amps > tripA) {
-                observer.breach(Breach.Kind.OVER_CURRENT, rung, amps, tripA);
-            } else if (amps > ratedA) {
-                observer.breach(Breach.Kind.OVER_RATING, rung, amps, ratedA);
+            observer.limit(Breach.Kind.OVER_CURRENT, rung, amps, tripA);
+            if (amps <= tripA) {
+                observer.limit(Breach.Kind.OVER_RATING, rung, amps, ratedA);
             }
             return after;
         }
@@ -261,6 +296,19 @@ sealed interface Node {
             return Math.max(Math.abs(behindV - before), next.settle(behindV));
         }
 
+        /** With g the slope behind, the row draws (f·I)′ = (I′ − g·(knee′ + I·R′)) / (1 + R·g). */
+        @Override
+        public void sense(double volts, double weight, Num.Sink sink) {
+            Draw below = new Draw();
+            next.draw(behindV, below);
+            double passed = weight / (1 + ohms * below.slope);
+            for (Resistor r : row) {
+                r.knee().tell(-passed * below.slope, sink);
+                r.resistance().tell(-passed * below.slope * below.amps, sink);
+            }
+            next.sense(behindV, passed, sink);
+        }
+
         @Override
         public void readOff(double volts, Observer observer) {
             double amps = amps(next, behindV);
@@ -277,9 +325,9 @@ sealed interface Node {
             String rung,
             ConverterKind kind,
             double outV,
-            double q,
-            double v,
-            double r,
+            Num quiet,
+            Num drop,
+            Num loss,
             double limitA,
             double dropoutV,
             double lowV,
@@ -298,18 +346,35 @@ sealed interface Node {
                 case STEP_DOWN -> stepDown(volts, out);
                 case STEP_UP -> stepUp(volts, out);
                 case STEP_UP_DOWN -> {
-                    if (downWatts() / volts > outAmps) {
+                    if (boosts(volts)) {
                         stepUp(volts, out);
                     } else {
                         stepDown(volts, out);
                     }
                 }
-                case LINEAR -> out.add(outAmps + q / outV, 0);
+                case LINEAR -> out.add(outAmps + q() / outV, 0);
             }
         }
 
+        private double q() {
+            return quiet.value();
+        }
+
+        private double v() {
+            return drop.value();
+        }
+
+        private double r() {
+            return loss.value();
+        }
+
+        private boolean boosts(double volts) {
+            return kind == ConverterKind.STEP_UP
+                    || (kind == ConverterKind.STEP_UP_DOWN && downWatts() / volts > outAmps);
+        }
+
         private double downWatts() {
-            return outV * outAmps + q + v * outAmps + r * outAmps * outAmps;
+            return outV * outAmps + q() + v() * outAmps + r() * outAmps * outAmps;
         }
 
         private void stepDown(double volts, Draw out) {
@@ -319,9 +384,9 @@ sealed interface Node {
 
         /** Power balance V·I = Pout + q + v·I + r·I² solved for the smaller I. */
         private void stepUp(double volts, Draw out) {
-            double watts = outV * outAmps + q;
-            double u = volts - v;
-            double root = u * u - 4 * r * watts;
+            double watts = outV * outAmps + q();
+            double u = volts - v();
+            double root = u * u - 4 * r() * watts;
             if (u <= 0 || root <= 0) {
                 out.collapsed = true;
                 return;
@@ -331,37 +396,64 @@ sealed interface Node {
             out.add(amps, -amps / d);
         }
 
+        /** Derivatives of the power balance V·Iin = Vout·Iout + q + v·I + r·I², I the inductor's current. */
+        @Override
+        public void sense(double volts, double weight, Num.Sink sink) {
+            if (kind == ConverterKind.LINEAR) {
+                quiet.tell(weight / outV, sink);
+                next.sense(outV, weight, sink);
+                return;
+            }
+            boolean boost = boosts(volts);
+            double coil = boost ? amps(this, volts) : outAmps;
+            double perWatt = weight / (boost ? volts - v() - 2 * r() * coil : volts);
+            quiet.tell(perWatt, sink);
+            drop.tell(perWatt * coil, sink);
+            loss.tell(perWatt * coil * coil, sink);
+            next.sense(outV, perWatt * (outV + (boost ? 0 : v() + 2 * r() * outAmps)), sink);
+        }
+
         @Override
         public void readOff(double volts, Observer observer) {
             double in = amps(this, volts);
             observer.rung(rung, volts, outV, in, outAmps, volts * in - outV * outAmps);
             boolean boosting = kind == ConverterKind.STEP_UP || (kind == ConverterKind.STEP_UP_DOWN && in > outAmps);
             double limited = boosting ? in : outAmps;
-            if (limited > limitA) {
-                observer.breach(Breach.Kind.CONVERTER_LIMIT, rung, limited, limitA);
-            }
+            observer.limit(Breach.Kind.CONVERTER_LIMIT, rung, limited, limitA);
             boolean needsHeadroom = kind == ConverterKind.STEP_DOWN || kind == ConverterKind.LINEAR;
             double least = needsHeadroom ? Math.max(lowV, outV + dropoutV) : lowV;
-            if (volts < least) {
-                observer.breach(Breach.Kind.DROPOUT, rung, volts, least);
-            }
-            if (volts > highV) {
-                observer.breach(Breach.Kind.ABOVE_INPUT, rung, volts, highV);
-            }
+            observer.limit(Breach.Kind.DROPOUT, rung, volts, least);
+            observer.limit(Breach.Kind.ABOVE_INPUT, rung, volts, highV);
             next.readOff(outV, observer);
         }
     }
 
     /** A load that draws its watts at the nominal voltage. */
-    record Load(String rung, LoadKind kind, double lowV, double nominalV, double highV, double watts, boolean on)
+    record Load(String rung, LoadKind kind, double lowV, double nominalV, double highV, Num power, boolean on)
             implements Node {
+
+        double watts() {
+            return power.value();
+        }
+
+        @Override
+        public void sense(double volts, double weight, Num.Sink sink) {
+            power.tell(
+                    weight
+                            * switch (kind) {
+                                case POWER -> 1 / volts;
+                                case CURRENT -> 1 / nominalV;
+                                case RESISTANCE -> volts / (nominalV * nominalV);
+                            },
+                    sink);
+        }
 
         @Override
         public void draw(double volts, Draw out) {
             switch (kind) {
-                case POWER -> out.add(watts / volts, -watts / (volts * volts));
-                case CURRENT -> out.add(watts / nominalV, 0);
-                case RESISTANCE -> out.add(watts * volts / (nominalV * nominalV), watts / (nominalV * nominalV));
+                case POWER -> out.add(watts() / volts, -watts() / (volts * volts));
+                case CURRENT -> out.add(watts() / nominalV, 0);
+                case RESISTANCE -> out.add(watts() * volts / (nominalV * nominalV), watts() / (nominalV * nominalV));
             }
         }
 
@@ -372,10 +464,9 @@ sealed interface Node {
             if (!on) {
                 return;
             }
-            if (volts < lowV) {
-                observer.breach(Breach.Kind.BELOW_WINDOW, rung, volts, lowV);
-            } else if (volts > highV) {
-                observer.breach(Breach.Kind.ABOVE_WINDOW, rung, volts, highV);
+            observer.limit(Breach.Kind.BELOW_WINDOW, rung, volts, lowV);
+            if (volts >= lowV) {
+                observer.limit(Breach.Kind.ABOVE_WINDOW, rung, volts, highV);
             }
         }
     }

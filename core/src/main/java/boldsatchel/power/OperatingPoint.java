@@ -71,8 +71,10 @@ public record OperatingPoint(
         }
 
         @Override
-        public void breach(Breach.Kind kind, String id, double value, double limit) {
-            breaches.add(new Breach(kind, id, value, limit));
+        public void limit(Breach.Kind kind, String id, double value, double limit) {
+            if (kind.margin(value, limit) < 0) {
+                breaches.add(new Breach(kind, id, value, limit));
+            }
         }
 
         OperatingPoint done(double level, Demand demand, double volts, double amps) {

@@ -28,7 +28,8 @@ import java.util.stream.Collectors;
  */
 public final class PowerEngine implements Engine<PowerResult> {
 
-    private static final int COARSE = Discharge.COARSE;
+    /** How well the level down to which it starts is known. */
+    private static final double START_CLOSE = 1e-4;
     /** Where "nearly empty" is shown. */
     private static final double NEARLY_EMPTY = 0.05;
 
@@ -62,40 +63,29 @@ public final class PowerEngine implements Engine<PowerResult> {
 
     /** Evaluates every chain of a build. */
     public static PowerResult evaluate(Build build) {
-        Reading.Recorder recorder = new Reading.Recorder();
         List<PowerResult.ChainResult> chains = new ArrayList<>();
-        List<Rung> running = new ArrayList<>();
+        Optional<Spread> spread = Optional.empty();
+        double hours = Double.POSITIVE_INFINITY;
+        Reading.Recorder recorder = new Reading.Recorder();
         for (Rung root : build.wiring().chain()) {
-            Network.of(build, root, recorder).ifPresent(n -> {
-                running.add(root);
-                chains.add(chain(build, n));
-            });
+            Optional<Network> network = Network.of(build, root, recorder);
+            if (network.isPresent()) {
+                PowerResult.ChainResult chain = chain(build, network.get());
+                chains.add(chain);
+                if (chain.run().hours() < hours) {
+                    hours = chain.run().hours();
+                    spread = network.map(n -> RunSpread.of(build, n, chain.run(), recorder.inputs()));
+                }
+            }
         }
-        double hours = chains.stream().mapToDouble(c -> c.run().hours()).min().orElse(0);
-        Spread spread = Double.isFinite(hours)
-                ? Spread.around(hours, recorder.inputs(), reading -> hours(build, running, reading))
-                : Spread.exact(hours);
         Map<String, Double> heat = meanHeat(build, chains);
         double wires = heat.entrySet().stream()
                 .filter(e -> build.part(e.getKey()).isEmpty())
                 .mapToDouble(Map.Entry::getValue)
                 .sum();
         heat.keySet().removeIf(id -> build.part(id).isEmpty());
-        return new PowerResult(chains, unfed(build), spread, Charge.all(build), heat, wires);
-    }
-
-    /** Run time of the brief's profile on the coarse table: for the many evaluations behind a range. */
-    private static double hours(Build build, List<Rung> running, Reading reading) {
-        UseProfile profile = build.brief().profile();
-        double least = Double.POSITIVE_INFINITY;
-        for (Rung root : running) {
-            Optional<Network> network = Network.of(build, root, reading);
-            if (network.isPresent()) {
-                Discharge run = Discharge.run(network.get(), profile, COARSE, Optional.empty());
-                least = Math.min(least, run.hours());
-            }
-        }
-        return least;
+        Spread range = spread.orElse(Spread.exact(chains.isEmpty() ? 0 : hours));
+        return new PowerResult(chains, unfed(build), range, Charge.all(build), heat, wires);
     }
 
     private static PowerResult.ChainResult chain(Build build, Network network) {
@@ -145,8 +135,7 @@ public final class PowerEngine implements Engine<PowerResult> {
                     .flatMap(Rung::part)
                     .map(id -> backA(build, id))
                     .orElse(0.0);
-            double volts = Math.max(at.volts(), 1e-3);
-            double drained = amps == 0 ? 0 : 1 / branch.store().hoursAt(volts, amps);
+            double drained = amps == 0 ? 0 : 1 / branch.store().hoursAt(amps);
             perHour = Math.max(perHour, drained + 1 / branch.store().selfHours());
         }
         return 1 / perHour / 24;
@@ -171,34 +160,26 @@ public final class PowerEngine implements Engine<PowerResult> {
         return root.sources().stream()
                 .filter(r -> build.partOf(r).filter(Part::isSource).isPresent())
                 .flatMap(r -> Network.without(build, root, r, Reading.NOMINAL).stream())
-                .map(n -> Discharge.run(n, build.brief().profile(), COARSE, Optional.empty())
+                .map(n -> Discharge.coarse(n, build.brief().profile())
                         .hours())
                 .min(Comparator.naturalOrder());
     }
 
-    /** Scans down from full for the last state of charge at which the start-up peak is met, then halves. */
+    /** Scans down from full for the last state of charge at which the start-up peak is met. */
     static Optional<Double> startsDownTo(Network network) {
         Network.Circuit start = network.at(Demand.of(Mode.START));
         if (start.terminals(1).stop().isPresent()) {
             return Optional.empty();
         }
         double good = 1;
-        double bad = -1;
-        for (int i = 19; i >= 0 && bad < 0; i--) {
+        for (int i = 19; i >= 0; i--) {
             double level = i / 20.0;
-            if (start.terminals(level).stop().isPresent()) {
-                bad = level;
-            } else {
-                good = level;
+            Optional<Breach> stop = start.terminals(level).stop();
+            if (stop.isPresent()) {
+                return Optional.of(
+                        Crossing.between(start, level, stop.get(), good, START_CLOSE).level());
             }
-        }
-        while (bad >= 0 && good - bad > 1e-4) {
-            double middle = (good + bad) / 2;
-            if (start.terminals(middle).stop().isPresent()) {
-                bad = middle;
-            } else {
-                good = middle;
-            }
+            good = level;
         }
         return Optional.of(good);
     }

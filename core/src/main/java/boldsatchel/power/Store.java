@@ -12,11 +12,19 @@ sealed interface Store {
     /** Resistance inside, Ω. */
     double ohms(double level);
 
-    /** Hours that a full store would last at this terminal voltage and current. */
-    double hoursAt(double volts, double amps);
+    /** Hours that a full store would last at this current. */
+    default double hoursAt(double amps) {
+        return charge().value() / amps;
+    }
 
     /** Most current it regulates to rather than gives up at, A; infinite for cells. */
     double holdsAtA();
+
+    /** Tells how the resistance moves with its inputs. */
+    void tellOhms(double level, double weight, Num.Sink sink);
+
+    /** What is in it, in units of current times hours: a full store lasts this over the current. */
+    Num charge();
 
     /** The store's own reason to give nothing more at a solution. */
     Optional<Breach.Kind> ends(double level, double volts, double amps);
@@ -30,7 +38,7 @@ sealed interface Store {
     }
 
     /** Cells in series and parallel. */
-    record Pack(Facet.Cells cells, double cellOhms, double packOhms, double capacityAh, double celsius)
+    record Pack(Facet.Cells cells, Num cellOhms, Num packOhms, Num charge, double celsius)
             implements Store {
 
         private static final double MONTH_HOURS = 730;
@@ -42,13 +50,19 @@ sealed interface Store {
 
         @Override
         public double ohms(double level) {
-            return cellOhms * CellCurve.resistanceFactor(level, celsius) * cells.series() / cells.parallel() + packOhms;
+            return cellOhms.value() * cellShare(level) + packOhms.value();
+        }
+
+        private double cellShare(double level) {
+            return CellCurve.resistanceFactor(level, celsius) * cells.series() / cells.parallel();
         }
 
         @Override
-        public double hoursAt(double volts, double amps) {
-            return capacityAh * cells.parallel() / amps;
+        public void tellOhms(double level, double weight, Num.Sink sink) {
+            cellOhms.tell(weight * cellShare(level), sink);
+            packOhms.tell(weight, sink);
         }
+
 
         @Override
         public double holdsAtA() {
@@ -66,13 +80,10 @@ sealed interface Store {
 
         @Override
         public void check(String rung, double level, double volts, double amps, Node.Observer observer) {
-            if (volts < leastVolts()) {
-                observer.breach(Breach.Kind.CELL_CUTOFF, rung, volts, leastVolts());
-            }
-            if (amps > cells.tripA()) {
-                observer.breach(Breach.Kind.OVER_CURRENT, rung, amps, cells.tripA());
-            } else if (amps > cells.maxDischargeA()) {
-                observer.breach(Breach.Kind.OVER_RATING, rung, amps, cells.maxDischargeA());
+            observer.limit(Breach.Kind.CELL_CUTOFF, rung, volts, leastVolts());
+            observer.limit(Breach.Kind.OVER_CURRENT, rung, amps, cells.tripA());
+            if (amps <= cells.tripA()) {
+                observer.limit(Breach.Kind.OVER_RATING, rung, amps, cells.maxDischargeA());
             }
         }
 
@@ -83,7 +94,7 @@ sealed interface Store {
     }
 
     /** A power bank: a steady voltage until its cells are empty. */
-    record Bank(Facet.PowerBank bank, double usableWh, double ohmsOut) implements Store {
+    record Bank(Facet.PowerBank bank, Num charge, Num ohmsOut) implements Store {
         @Override
         public double openVolts(double level) {
             return bank.outV();
@@ -91,13 +102,14 @@ sealed interface Store {
 
         @Override
         public double ohms(double level) {
-            return ohmsOut;
+            return ohmsOut.value();
         }
 
         @Override
-        public double hoursAt(double volts, double amps) {
-            return usableWh / (bank.outV() * amps);
+        public void tellOhms(double level, double weight, Num.Sink sink) {
+            ohmsOut.tell(weight, sink);
         }
+
 
         @Override
         public double holdsAtA() {
@@ -113,17 +125,18 @@ sealed interface Store {
 
         @Override
         public void check(String rung, double level, double volts, double amps, Node.Observer observer) {
-            if (amps > bank.outA()) {
-                observer.breach(Breach.Kind.SOURCE_LIMIT, rung, amps, bank.outA());
-            }
-            if (amps < bank.shutOffA()) {
-                observer.breach(Breach.Kind.SHUTS_OFF, rung, amps, bank.shutOffA());
-            }
+            observer.limit(Breach.Kind.SOURCE_LIMIT, rung, amps, bank.outA());
+            observer.limit(Breach.Kind.SHUTS_OFF, rung, amps, bank.shutOffA());
         }
     }
 
     /** A mains adapter: a steady voltage for ever. */
-    record Mains(Facet.Adapter adapter, double ohmsOut) implements Store {
+    record Mains(Facet.Adapter adapter, Num ohmsOut) implements Store {
+        @Override
+        public Num charge() {
+            return Num.exact(Double.POSITIVE_INFINITY);
+        }
+
         @Override
         public double openVolts(double level) {
             return adapter.outV();
@@ -131,13 +144,14 @@ sealed interface Store {
 
         @Override
         public double ohms(double level) {
-            return ohmsOut;
+            return ohmsOut.value();
         }
 
         @Override
-        public double hoursAt(double volts, double amps) {
-            return Double.POSITIVE_INFINITY;
+        public void tellOhms(double level, double weight, Num.Sink sink) {
+            ohmsOut.tell(weight, sink);
         }
+
 
         @Override
         public double holdsAtA() {
@@ -151,9 +165,7 @@ sealed interface Store {
 
         @Override
         public void check(String rung, double level, double volts, double amps, Node.Observer observer) {
-            if (amps > adapter.outA()) {
-                observer.breach(Breach.Kind.SOURCE_LIMIT, rung, amps, adapter.outA());
-            }
+            observer.limit(Breach.Kind.SOURCE_LIMIT, rung, amps, adapter.outA());
         }
     }
 }

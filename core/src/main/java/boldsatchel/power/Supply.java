@@ -91,6 +91,15 @@ record Supply(List<Branch> branches) {
         }
     }
 
+    /** A single source under the same loads as before, less full than it was. */
+    Flow goOn(double fromV, double level, Node next) {
+        Branch b = branches.getFirst();
+        Draw draw = new Draw();
+        double volts = Node.solveFrom(
+                fromV, b.store.openVolts(level) - b.kneeV, b.store.ohms(level) + b.ohms, next, draw);
+        return draw.collapsed ? Flow.COLLAPSE : new Flow(volts, new double[] {Node.amps(next, volts)});
+    }
+
     private Flow alone(double level, Node next) {
         Branch b = branches.getFirst();
         Draw draw = new Draw();

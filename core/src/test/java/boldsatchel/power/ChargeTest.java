@@ -67,7 +67,8 @@ public class ChargeTest {
     @Test
     public void atConstantVoltageTheCurrentOfAnIdealCellFallsOffExponentially() {
         double ohms = 0.25;
-        Store.Pack pack = new Store.Pack(pack(ohms).facet(Facet.Cells.class).orElseThrow(), ohms, 0, 3, 25);
+        Store.Pack pack = new Store.Pack(
+                pack(ohms).facet(Facet.Cells.class).orElseThrow(), Num.exact(ohms), Num.exact(0), Num.exact(3), 25);
         Charge.Curve curve = Charge.fill(pack, level -> 10, level -> 0);
         // From 90 % on the rest voltage goes from 4.08 to 4.18 V: b = 1 V. The voltage is held from the start at 10 A.
         Discharge.Sample from = curve.samples().stream()

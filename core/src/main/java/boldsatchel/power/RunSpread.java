@@ -1,0 +1,165 @@
+package boldsatchel.power;
+
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Reading;
+import boldsatchel.quantity.Spread;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The range of a run time. A single source lasts T = ∫ ds / J(s), J the share of its charge that the profile takes an hour. One reverse
+ * sweep at a few levels tells how J moves with every input at once, and the end of the run moves by −(∂g/∂p)/(∂g/∂s), g the margin of the
+ * limit that ends it (sensitivity with a moving end: Bryson and Ho, Applied Optimal Control, 2.7). That costs a handful of solutions,
+ * however many inputs there are. Joined sources have a state each: their run is tried again, coarsely, with each input moved.
+ */
+final class RunSpread {
+    /** Middles of intervals at which J is sensed; the ranges are good to a hundredth. */
+    private static final int LEVELS = 8;
+    /** Step in level for the slope of the margin at the end. */
+    private static final double LEVEL_STEP = 1e-4;
+
+    private final Build build;
+    private final Network network;
+    private final UseProfile profile;
+    private final Discharge run;
+    private final Map<Input, Double> slopes = new LinkedHashMap<>();
+
+    private RunSpread(Build build, Network network, Discharge run) {
+        this.build = build;
+        this.network = network;
+        this.profile = build.brief().profile();
+        this.run = run;
+    }
+
+    /**
+     * The range of the profile's run.
+     *
+     * @param run of the profile
+     * @param inputs all that were read for it
+     */
+    static Spread of(Build build, Network network, Discharge run, List<Input> inputs) {
+        RunSpread spread = new RunSpread(build, network, run);
+        double hours = spread.run.hours();
+        if (!Double.isFinite(hours) || hours == 0) {
+            return Spread.exact(hours);
+        }
+        if (network.supply().isJoined()) {
+            return Spread.around(hours, inputs, spread::coarse);
+        }
+        spread.along();
+        spread.charge();
+        spread.end();
+        return Spread.linear(hours, spread.slopes);
+    }
+
+    private double coarse(Reading reading) {
+        return again(reading)
+                .map(n -> Discharge.coarse(n, profile).hours())
+                .orElse(0.0);
+    }
+
+    private Optional<Network> again(Reading reading) {
+        return build.rung(network.root()).flatMap(root -> Network.of(build, root, reading));
+    }
+
+    private void add(Input input, double by) {
+        slopes.merge(input, by, Double::sum);
+    }
+
+    private Store store() {
+        return network.supply().branches().getFirst().store();
+    }
+
+    private record At(Network.Circuit circuit, Network.Terminals terminals, double share) {}
+
+    /** The profile's steps at a level, each with its share of the time. */
+    private List<At> at(double level) {
+        List<At> steps = new ArrayList<>();
+        for (UseProfile.Step step : profile.steps()) {
+            Network.Circuit circuit = network.at(Demand.of(step));
+            steps.add(new At(circuit, circuit.terminals(level), step.minutes() / profile.minutes()));
+        }
+        return steps;
+    }
+
+    /** Share of the charge taken an hour. */
+    private double perHour(List<At> steps) {
+        double sum = 0;
+        for (At step : steps) {
+            sum += step.share() * step.terminals().amps();
+        }
+        return sum / store().charge().value();
+    }
+
+    /** −∫ J′ / J² ds: what the currents do. */
+    private void along() {
+        double width = (1 - run.endLevel()) / LEVELS;
+        for (int i = 0; i < LEVELS; i++) {
+            double level = 1 - (i + 0.5) * width;
+            List<At> steps = at(level);
+            double perHour = perHour(steps);
+            if (!(perHour > 0)) {
+                continue;
+            }
+            double weight = -width / (perHour * perHour) / store().charge().value();
+            for (At step : steps) {
+                // Equal demands share a circuit: it is solved anew so that its estimates are this level's.
+                Network.Terminals now = step.circuit().terminals(level);
+                step.circuit().sense(level, now, weight * step.share(), this::add);
+            }
+        }
+    }
+
+    /** T grows with the charge. */
+    private void charge() {
+        Num charge = store().charge();
+        charge.tell(run.hours() / charge.value(), this::add);
+    }
+
+    /** −s′/J at the end: how far the end moves, and how long that lasts. */
+    private void end() {
+        double level = run.endLevel();
+        Breach end = run.end();
+        if (level <= LEVEL_STEP || end.kind() == Breach.Kind.EMPTY) {
+            return;
+        }
+        Optional<Network.Circuit> ending = profile.steps().stream()
+                .map(step -> network.at(Demand.of(step)))
+                .filter(c -> Math.abs(c.margin(end, level)) == leastMargin(end, level))
+                .findFirst();
+        ending.ifPresent(circuit -> {
+            double slope = (circuit.margin(end, level + LEVEL_STEP) - circuit.margin(end, level)) / LEVEL_STEP;
+            double perHour = perHour(at(level));
+            if (!(Math.abs(slope) > 0) || !(perHour > 0)) {
+                return;
+            }
+            double base = circuit.margin(end, level);
+            for (Input input : List.copyOf(slopes.keySet())) {
+                double sigma = input.figure().sigma();
+                if (sigma > 0) {
+                    double moved = again(Reading.shifted(input, sigma))
+                            .map(n -> n.at(circuit.demand()).margin(end, level))
+                            .orElse(base);
+                    if (Double.isFinite(moved)) {
+                        add(input, (moved - base) / sigma / slope / perHour);
+                    }
+                }
+            }
+        });
+    }
+
+    private double leastMargin(Breach end, double level) {
+        return profile.steps().stream()
+                .mapToDouble(step ->
+                        Math.abs(network.at(Demand.of(step)).margin(end, level)))
+                .filter(Double::isFinite)
+                .min()
+                .orElse(Double.NaN);
+    }
+}
