@@ -6,8 +6,6 @@ module boldsatchel.core {
     requires static transitive org.jspecify;
     requires transitive tools.jackson.databind;
     requires com.networknt.schema;
-    requires ejml.core;
-    requires ejml.ddense;
     requires org.locationtech.jts;
 
     exports boldsatchel.quantity;

@@ -6,12 +6,8 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
-import boldsatchel.machine.Part;
-import boldsatchel.machine.Placement;
-import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
-import boldsatchel.power.Copper;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
@@ -74,8 +70,8 @@ public final class BalanceEngine implements Engine<BalanceResult> {
 
     /** Evaluates a build. */
     public static BalanceResult evaluate(Build build) {
-        Bodies bodies = Bodies.of(build, Reading.NOMINAL);
-        Spread mass = Spread.of(reading -> Bodies.of(build, reading).totalG());
+        Bodies bodies = Bodies.of(build);
+        Spread mass = bodies.massRange();
         Optional<Shell> base = base(build);
         Optional<Hinge> hinge = build.casing().hinge();
         List<BalanceResult.Margin> sweep = new ArrayList<>();
@@ -87,8 +83,7 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 .orElse(0.0);
         double use = hinge.map(Hinge::useAngleDeg).orElse(0.0);
         Vec centre = bodies.centre(hinge, use).at();
-        Optional<Spread> margin = support.map(s -> Spread.of(reading ->
-                s.marginDeg(Bodies.of(build, reading).centre(hinge, worst).at())));
+        Optional<Spread> margin = support.map(s -> bodies.marginRange(s, hinge, worst));
         double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
         double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
         return new BalanceResult(
@@ -209,76 +204,14 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 .list()
                 .forEach(p ->
                         items.add(new BalanceResult.Item(p.name(), p.massG().value())));
-        build.casing().shells().forEach(s -> items.add(new BalanceResult.Item(s.name(), shellG(s, Reading.NOMINAL))));
-        items.add(new BalanceResult.Item("wires of the power chain", wireG(build)));
+        build.casing()
+                .shells()
+                .forEach(s -> items.add(new BalanceResult.Item(s.name(), Bodies.shellG(s, Reading.NOMINAL))));
+        items.add(new BalanceResult.Item("wires of the power chain", Bodies.wireG(build)));
         items.add(new BalanceResult.Item(
                 "screws, glue, sleeves", build.casing().sundriesG().value()));
         items.removeIf(i -> i.massG() == 0);
         items.sort(Comparator.comparingDouble(BalanceResult.Item::massG).reversed());
         return List.copyOf(items);
-    }
-
-    /** Mass of a shell from its walls: outside less inside, less the vents, times density; or as weighed. */
-    static double shellG(Shell shell, Reading reading) {
-        if (shell.weighedG().isPresent()) {
-            return reading.of(shell.input("weighedG", shell.weighedG().get()));
-        }
-        double wall = reading.of(shell.input("wallMm", shell.wallMm()));
-        double w = shell.widthMm();
-        double d = shell.depthMm();
-        double h = shell.heightMm();
-        double outer = (w + 2 * wall) * (d + 2 * wall) * (h + wall + (shell.openTop() ? 0 : wall));
-        double ribs =
-                shell.ribs().stream().mapToDouble(b -> b.dx() * b.dy() * b.dz()).sum();
-        double holes = shell.vents().stream().mapToDouble(v -> v.areaMm2()).sum() * wall;
-        return (outer - w * d * h + ribs - holes) * 1e-9 * shell.material().densityKgM3() * 1e3;
-    }
-
-    private static double wireG(Build build) {
-        return build.rungs()
-                .filter(r -> r.stage() instanceof Rung.Wire)
-                .map(r -> (Rung.Wire) r.stage())
-                .mapToDouble(w -> Copper.pairMassG(w.awg(), w.lengthMm()))
-                .sum();
-    }
-
-    /** Base and lid as two rigid bodies, each in its own frame, and what is on the table but still weighs. */
-    private record Bodies(Mass base, Mass lid, double looseG) {
-
-        static Bodies of(Build build, Reading reading) {
-            List<Mass> base = new ArrayList<>();
-            List<Mass> lid = new ArrayList<>();
-            double loose = reading.of(build.casing().sundriesInput()) + wireG(build);
-            for (Part part : build.parts().list()) {
-                if (part.staysOutside()) {
-                    continue;
-                }
-                double g = reading.of(part.input(Part.class, "massG", part.massG()));
-                Optional<Placement> placement = build.placement(part.id());
-                Optional<Shell> shell = placement.flatMap(p -> build.shell(p.shell()));
-                if (shell.isEmpty()) {
-                    loose += g;
-                    continue;
-                }
-                Box bounds = part.body().bounds();
-                Vec at = placement.get().place(part.body().centreOfMass().orElse(bounds.centre()), bounds);
-                (build.casing().isLid(shell.get()) ? lid : base).add(new Mass(g, at));
-            }
-            for (Shell shell : build.casing().shells()) {
-                Mass mass = new Mass(shellG(shell, reading), shell.outside().centre());
-                (build.casing().isLid(shell) ? lid : base).add(mass);
-            }
-            return new Bodies(Mass.together(base), Mass.together(lid), loose);
-        }
-
-        double totalG() {
-            return base.g() + lid.g() + looseG;
-        }
-
-        /** Both bodies as one with the lid at an angle, in the base's frame. */
-        Mass centre(Optional<Hinge> hinge, double angleDeg) {
-            return hinge.map(h -> Mass.together(List.of(base, new Mass(lid.g(), h.toBase(lid.at(), angleDeg)))))
-                    .orElse(base);
-        }
     }
 }

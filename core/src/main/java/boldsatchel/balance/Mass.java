@@ -11,6 +11,20 @@ import java.util.Collection;
  */
 record Mass(double g, Vec at) {
 
+    /** Two masses as one. */
+    Mass and(Mass other) {
+        double sum = g + other.g;
+        if (sum == 0) {
+            return this;
+        }
+        return new Mass(
+                sum,
+                new Vec(
+                        (g * at.x() + other.g * other.at.x()) / sum,
+                        (g * at.y() + other.g * other.at.y()) / sum,
+                        (g * at.z() + other.g * other.at.z()) / sum));
+    }
+
     /** All masses as one; at the origin when there are none. */
     static Mass together(Collection<Mass> masses) {
         double g = 0;
@@ -23,6 +37,6 @@ record Mass(double g, Vec at) {
             y += m.g * m.at.y();
             z += m.g * m.at.z();
         }
-        return g == 0 ? new Mass(0, new Vec(0, 0, 0)) : new Mass(g, new Vec(x / g, y / g, z / g));
+        return g == 0 ? new Mass(0, Vec.ZERO) : new Mass(g, new Vec(x / g, y / g, z / g));
     }
 }

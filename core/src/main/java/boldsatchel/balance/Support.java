@@ -4,8 +4,6 @@ import boldsatchel.geometry.Vec;
 import java.util.Arrays;
 import java.util.List;
 import org.locationtech.jts.algorithm.ConvexHull;
-import org.locationtech.jts.algorithm.Distance;
-import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 
@@ -15,16 +13,17 @@ final class Support {
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
     private final Coordinate[] ring;
-    private final Coordinate middle;
+    private final double[][] edges;
     private final double tableZ;
 
     Support(List<Vec> feet) {
         Coordinate[] points =
                 feet.stream().map(f -> new Coordinate(f.x(), f.y())).toArray(Coordinate[]::new);
         ring = new ConvexHull(points, FACTORY).getConvexHull().getCoordinates();
-        middle = new Coordinate(
+        Coordinate middle = new Coordinate(
                 Arrays.stream(points).mapToDouble(c -> c.x).average().orElse(0),
                 Arrays.stream(points).mapToDouble(c -> c.y).average().orElse(0));
+        edges = edges(ring, middle);
         tableZ = feet.stream().mapToDouble(Vec::z).min().orElse(0);
     }
 
@@ -38,20 +37,27 @@ final class Support {
     /** Angle the machine can be tilted before it tips over the nearest edge, degrees; negative when it tips by itself. */
     double marginDeg(Vec centre) {
         double height = centre.z() - tableZ;
-        double least = 90;
-        for (int i = 0; i + 1 < ring.length; i++) {
-            least = Math.min(least, Math.toDegrees(Math.atan2(inside(i, centre), height)));
+        double nearest = Double.POSITIVE_INFINITY;
+        for (double[] edge : edges) {
+            nearest = Math.min(nearest, edge[0] * centre.x() + edge[1] * centre.y() - edge[2]);
         }
-        return least;
+        return edges.length == 0 ? 90 : Math.min(90, Math.toDegrees(Math.atan2(nearest, height)));
     }
 
-    /** Distance of a point's foot from edge i, positive inside. */
-    private double inside(int i, Vec p) {
-        Coordinate foot = new Coordinate(p.x(), p.y());
-        int side = Orientation.index(ring[i], ring[i + 1], foot);
-        int inner = Orientation.index(ring[i], ring[i + 1], middle);
-        double distance = Distance.pointToLinePerpendicular(foot, ring[i], ring[i + 1]);
-        return side == inner || side == Orientation.COLLINEAR ? distance : -distance;
+    /** Of each edge the inward normal and its offset, so that a point's distance inside is one product. */
+    private static double[][] edges(Coordinate[] ring, Coordinate middle) {
+        double[][] edges = new double[Math.max(0, ring.length - 1)][];
+        for (int i = 0; i < edges.length; i++) {
+            double dx = ring[i + 1].x - ring[i].x;
+            double dy = ring[i + 1].y - ring[i].y;
+            double length = Math.max(1e-12, Math.hypot(dx, dy));
+            double nx = -dy / length;
+            double ny = dx / length;
+            double offset = nx * ring[i].x + ny * ring[i].y;
+            double side = nx * middle.x + ny * middle.y < offset ? -1 : 1;
+            edges[i] = new double[] {side * nx, side * ny, side * offset};
+        }
+        return edges;
     }
 
     double backY() {

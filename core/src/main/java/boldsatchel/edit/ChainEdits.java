@@ -1,6 +1,5 @@
 package boldsatchel.edit;
 
-import java.util.function.UnaryOperator;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -12,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** Building a power chain, rung by rung. Each attempt gives an edit, or says why it cannot be. */

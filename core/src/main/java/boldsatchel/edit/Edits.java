@@ -1,10 +1,10 @@
 package boldsatchel.edit;
 
-import boldsatchel.machine.Casing;
-import boldsatchel.machine.Journal;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Journal;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
@@ -13,7 +13,6 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;

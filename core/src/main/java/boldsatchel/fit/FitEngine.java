@@ -138,7 +138,7 @@ public final class FitEngine implements Engine<FitResult> {
     private static Optional<Placed> placed(Build build, String part, Reading reading) {
         return build.part(part)
                 .flatMap(p -> build.placement(part)
-                        .flatMap(at -> build.shell(at.shell()).map(s -> Placed.of(p, at, s, reading))));
+                        .flatMap(at -> build.shell(at.shell()).map(s -> Placed.bare(p, at, s, reading))));
     }
 
     /** Signed distance of two parts, or of a part and the ribs and walls of a shell; negative for the depth of a clash. */

@@ -26,6 +26,14 @@ import java.util.Optional;
  */
 public record Placed(Part part, Placement placement, Shell shell, Box bounds, List<Box> solids, List<Zone> zones) {
 
+    private static final double LEAST_MM = 1e-3;
+
+    /** Copies the lists. */
+    public Placed {
+        solids = List.copyOf(solids);
+        zones = List.copyOf(zones);
+    }
+
     /** All placed parts of a build, in the build's order. */
     public static List<Placed> all(Build build, Reading reading) {
         List<Placed> all = new ArrayList<>();
@@ -41,11 +49,7 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
 
     /** One part where it lies. */
     public static Placed of(Part part, Placement placement, Shell shell, Reading reading) {
-        Body body = part.body()
-                .resized(
-                        read(reading, part, "widthMm", part.body().widthMm()),
-                        read(reading, part, "depthMm", part.body().depthMm()),
-                        read(reading, part, "heightMm", part.body().heightMm()));
+        Body body = read(part, reading);
         Box bounds = body.bounds();
         List<Zone> zones = new ArrayList<>();
         for (Zone zone : body.zones()) {
@@ -56,14 +60,39 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
                 zones.add(new Zone(Zone.Kind.PLUG, placement.place(port.plugRoom(), bounds)));
             }
         }
-        List<Box> solids =
-                body.solidBoxes().stream().map(b -> placement.place(b, bounds)).toList();
-        return new Placed(part, placement, shell, placement.place(bounds, bounds), solids, List.copyOf(zones));
+        return new Placed(part, placement, shell, placement.place(bounds, bounds), solids(body, placement), zones);
     }
 
-    private static Figure read(Reading reading, Part part, String field, Figure figure) {
-        double value = reading.of(part.input(Body.class, field, figure));
-        return value == figure.value() ? figure : new Figure(Math.max(1e-3, value), 0, figure.basis());
+    /** One part where it lies, without what must stay free around it: for the distances of solids. */
+    static Placed bare(Part part, Placement placement, Shell shell, Reading reading) {
+        Body body = read(part, reading);
+        Box bounds = body.bounds();
+        return new Placed(part, placement, shell, placement.place(bounds, bounds), solids(body, placement), List.of());
+    }
+
+    private static List<Box> solids(Body body, Placement placement) {
+        Box bounds = body.bounds();
+        List<Box> solids = new ArrayList<>();
+        for (Box solid : body.solidBoxes()) {
+            solids.add(placement.place(solid, bounds));
+        }
+        return solids;
+    }
+
+    /** The body at the sizes read; itself where they are the best estimates. */
+    private static Body read(Part part, Reading reading) {
+        Body body = part.body();
+        double width = read(reading, part, "widthMm", body.widthMm());
+        double depth = read(reading, part, "depthMm", body.depthMm());
+        double height = read(reading, part, "heightMm", body.heightMm());
+        boolean same = width == body.widthMm().value()
+                && depth == body.depthMm().value()
+                && height == body.heightMm().value();
+        return same ? body : body.resized(Figure.measured(width), Figure.measured(depth), Figure.measured(height));
+    }
+
+    private static double read(Reading reading, Part part, String field, Figure figure) {
+        return Math.max(LEAST_MM, reading.of(part.input(Body.class, field, figure)));
     }
 
     /** Id of the part. */

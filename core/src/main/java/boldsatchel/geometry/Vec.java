@@ -19,6 +19,9 @@ public record Vec(
 
         @Label(value = "from below", in = Quantity.LENGTH) double z) {
 
+    /** The origin. */
+    public static final Vec ZERO = new Vec(0, 0, 0);
+
     /** Sum. */
     public Vec plus(Vec other) {
         return new Vec(x + other.x, y + other.y, z + other.z);

@@ -7,12 +7,13 @@ import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Section;
 import boldsatchel.power.PowerResult;
-import boldsatchel.quantity.Reading;
+import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -61,8 +62,7 @@ public final class HeatEngine implements Engine<HeatResult> {
      * @param power what heats them
      */
     public static HeatResult evaluate(Build build, FitResult fit, PowerResult power) {
-        Reading.Recorder recorder = new Reading.Recorder();
-        HeatModel model = new HeatModel(build, fit.placed(), power, recorder);
+        HeatModel model = new HeatModel(build, fit.placed(), power);
         double[] celsius = model.network.solve();
         List<HeatResult.Spot> spots = model.watched.stream()
                 .map(w -> new HeatResult.Spot(
@@ -75,29 +75,15 @@ public final class HeatEngine implements Engine<HeatResult> {
                 spots,
                 airs(build, model, celsius),
                 model.network.heatIn(),
-                closest.map(w -> margin(build, fit, power, model, celsius, w, recorder)),
+                closest.map(w -> margin(model, celsius, w)),
                 closest.map(w -> spots.get(model.watched.indexOf(w))));
     }
 
-    /** First-order range of the least margin: each input moves the heat balance, the balance moves the temperature. */
-    private static Spread margin(
-            Build build,
-            FitResult fit,
-            PowerResult power,
-            HeatModel model,
-            double[] celsius,
-            HeatModel.Watched spot,
-            Reading.Recorder recorder) {
-        double nominal = spot.limitC() - celsius[spot.node()];
-        double[] kelvinPerWatt = model.network.sensitivity(celsius, spot.node());
-        return Spread.around(nominal, recorder.inputs(), reading -> {
-            double[] imbalance = new HeatModel(build, fit.placed(), power, reading).network.residual(celsius);
-            double shift = 0;
-            for (int i = 0; i < imbalance.length; i++) {
-                shift += kelvinPerWatt[i] * imbalance[i];
-            }
-            return nominal - shift;
-        });
+    /** Range of the least margin: what warms the spot takes from its margin. */
+    private static Spread margin(HeatModel model, double[] celsius, HeatModel.Watched spot) {
+        Map<Input, Double> effects = model.network.effects(celsius, spot.node());
+        effects.replaceAll((input, kelvin) -> -kelvin);
+        return Spread.ofEffects(spot.limitC() - celsius[spot.node()], effects);
     }
 
     private static List<HeatResult.ShellAir> airs(Build build, HeatModel model, double[] celsius) {

@@ -14,7 +14,6 @@ import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Label;
-import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -22,6 +21,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleBinaryOperator;
+import java.util.function.DoubleFunction;
 
 /** The thermal network of a build: parts, air and walls of each shell, surroundings. */
 final class HeatModel {
@@ -42,6 +43,9 @@ final class HeatModel {
     private static final double TOUCH_HELD_C = 48;
     private static final double TOUCH_PLASTIC_C = 60;
     private static final double TOUCH_METAL_C = 51;
+    /** No wall is taken for thinner than this. */
+    private static final double THINNEST_MM = 0.1;
+
     private static final double CLOSE_MM = 6;
     private static final double CONTACT_MM = 0.1;
     private static final double MM = 1e-3;
@@ -64,6 +68,8 @@ final class HeatModel {
         private final Map<Face, Integer> inside = new EnumMap<>(Face.class);
         private final Map<Face, Integer> outside = new EnumMap<>(Face.class);
         double fanFlowM3s;
+        /** The flow with each of the fan's figures moved by a standard deviation. */
+        final Map<Input, Double> flowMovedM3s = new LinkedHashMap<>();
 
         Room(Shell shell, int air) {
             this.shell = shell;
@@ -91,15 +97,11 @@ final class HeatModel {
     final List<Watched> watched = new ArrayList<>();
     private final Build build;
     private final PowerResult power;
-    private final Reading reading;
-    private final double convection;
 
-    HeatModel(Build build, List<Placed> placed, PowerResult power, Reading reading) {
+    HeatModel(Build build, List<Placed> placed, PowerResult power) {
         this.build = build;
         this.power = power;
-        this.reading = reading;
         this.network = new HeatNetwork(build.brief().surroundings().ambientC());
-        this.convection = reading.of(Doubt.INPUT);
         for (Shell shell : build.casing().shells()) {
             rooms.put(shell.id(), room(shell, placed));
         }
@@ -119,7 +121,7 @@ final class HeatModel {
                         && p.part().facet(Facet.MovesAir.class).isPresent())
                 .findFirst();
         vents(room, fan);
-        double wall = Math.max(0.1, reading.of(shell.input("wallMm", shell.wallMm()))) * MM;
+        Input wall = shell.input("wallMm", shell.wallMm());
         Box out = closedOutside(shell);
         for (Face face : Face.values()) {
             double area = out.area(face) * MM2;
@@ -127,18 +129,24 @@ final class HeatModel {
             int inner = network.node(0);
             int outer = network.node(0);
             room.wall(face, inner, outer);
-            network.link(new Link.Convection(
-                    room.air,
-                    inner,
-                    area,
-                    coefficient(face),
-                    length,
-                    forcedInside(room, out),
-                    Air.INSIDE_RADIATION,
-                    convection));
-            network.link(new Link.Fixed(inner, outer, shell.material().conductivityWmK() * area / wall));
+            convection(
+                    new Link.Convection(
+                            room.air,
+                            inner,
+                            area,
+                            coefficient(face),
+                            length,
+                            forcedInside(room.fanFlowM3s, out),
+                            Air.INSIDE_RADIATION,
+                            1),
+                    room,
+                    out);
+            known(
+                    wall,
+                    t -> new Link.Fixed(
+                            inner, outer, shell.material().conductivityWmK() * area / (Math.max(THINNEST_MM, t) * MM)));
             if (!(face == Face.BOTTOM && standsOnTable(shell))) {
-                network.link(new Link.Convection(outer, 0, area, coefficient(face), length, 0, 0, convection));
+                doubtful(new Link.Convection(outer, 0, area, coefficient(face), length, 0, 0, 1));
                 network.link(new Link.Radiation(outer, 0, area, shell.material().emissivity()));
             }
             watched.add(new Watched(
@@ -172,12 +180,32 @@ final class HeatModel {
         };
     }
 
-    private static double forcedInside(Room room, Box out) {
-        if (room.fanFlowM3s == 0) {
+    private static double forcedInside(double flowM3s, Box out) {
+        if (flowM3s == 0) {
             return 0;
         }
         double section = Math.min(out.dx(), out.dy()) * out.dz() * MM2;
-        return Air.forced(room.fanFlowM3s / section, Math.max(out.dx(), out.dy()) * MM);
+        return Air.forced(flowM3s / section, Math.max(out.dx(), out.dy()) * MM);
+    }
+
+    /** A link that one figure decides. */
+    private void known(Input input, DoubleFunction<Link> link) {
+        Link now = link.apply(input.figure().value());
+        network.link(now);
+        network.moves(
+                input, now, link.apply(input.figure().value() + input.figure().sigma()));
+    }
+
+    /** Convection as doubtful as the model is. */
+    private void doubtful(Link.Convection link) {
+        network.link(link);
+        network.moves(Doubt.INPUT, link, link.scaled(1 + Doubt.INPUT.figure().sigma()));
+    }
+
+    /** Convection inside a shell, which a fan may force. */
+    private void convection(Link.Convection link, Room room, Box out) {
+        doubtful(link);
+        room.flowMovedM3s.forEach((input, flow) -> network.moves(input, link, link.forced(forcedInside(flow, out))));
     }
 
     private double touchLimit(Shell shell) {
@@ -201,11 +229,20 @@ final class HeatModel {
             double others = area(vents) - own.areaMm2() * MM2;
             Facet.MovesAir moves = fan.get().part().facet(Facet.MovesAir.class).orElseThrow();
             Part part = fan.get().part();
-            room.fanFlowM3s = Air.fanFlow(
-                    reading.of(part.input(Facet.MovesAir.class, "freeLs", moves.freeLs())) * 1e-3,
-                    reading.of(part.input(Facet.MovesAir.class, "shutOffPa", moves.shutOffPa())),
-                    Air.inRow(own.areaMm2() * MM2, others));
-            network.link(new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s)));
+            double openM2 = Air.inRow(own.areaMm2() * MM2, others);
+            Input free = part.input(Facet.MovesAir.class, "freeLs", moves.freeLs());
+            Input shutOff = part.input(Facet.MovesAir.class, "shutOffPa", moves.shutOffPa());
+            DoubleBinaryOperator flow = (ls, pa) -> Air.fanFlow(ls * 1e-3, pa, openM2);
+            double ls = free.figure().value();
+            double pa = shutOff.figure().value();
+            room.fanFlowM3s = flow.applyAsDouble(ls, pa);
+            room.flowMovedM3s.put(free, flow.applyAsDouble(ls + free.figure().sigma(), pa));
+            room.flowMovedM3s.put(
+                    shutOff, flow.applyAsDouble(ls, pa + shutOff.figure().sigma()));
+            Link out = new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s));
+            network.link(out);
+            room.flowMovedM3s.forEach(
+                    (input, moved) -> network.moves(input, out, new Link.Fixed(room.air, 0, Air.carried(moved))));
             return;
         }
         double middle = vents.stream().mapToDouble(HeatModel::height).average().orElseThrow();
@@ -241,32 +278,33 @@ final class HeatModel {
 
     private void part(Placed placed, Room room) {
         Part part = placed.part();
-        double heat = power.heatByPart().getOrDefault(part.id(), 0.0) * doubt(part);
+        double heat = power.heatByPart().getOrDefault(part.id(), 0.0);
         Optional<Facet.Thermal> thermal = part.facet(Facet.Thermal.class);
         boolean cells = part.isSource();
         if (heat <= 0 && thermal.isEmpty() && !cells) {
             return;
         }
         int node = network.node(heat);
+        doubt(part, node, heat);
         double limit = thermal.map(Facet.Thermal::limitC).orElse(cells ? CELLS_LIMIT_C : Double.POSITIVE_INFINITY);
         watched.add(new Watched(node, HeatResult.Kind.PART, part.id(), part.name(), Optional.empty(), limit, heat));
         toAir(placed, room, node, thermal);
         toCloseWalls(placed, room, node);
         for (HeatPath path : build.cooling().heatPaths()) {
             if (path.part().equals(part.id())) {
-                double ohms = reading.of(path.input());
-                network.link(new Link.Fixed(node, room.inside(path.wall()), 1 / Math.max(1e-3, ohms)));
+                known(path.input(), ohms -> new Link.Fixed(node, room.inside(path.wall()), 1 / Math.max(1e-3, ohms)));
             }
         }
     }
 
     /** A load's heat is as doubtful as its busy power. */
-    private double doubt(Part part) {
-        return part.facet(Facet.DrawsPower.class)
+    private void doubt(Part part, int node, double heat) {
+        part.facet(Facet.DrawsPower.class)
                 .filter(d -> d.busyW().value() > 0)
-                .map(d -> reading.of(part.input(Facet.DrawsPower.class, "busyW", d.busyW()))
-                        / d.busyW().value())
-                .orElse(1.0);
+                .ifPresent(d -> network.warms(
+                        part.input(Facet.DrawsPower.class, "busyW", d.busyW()),
+                        node,
+                        heat * d.busyW().sigma() / d.busyW().value()));
     }
 
     private void toAir(Placed placed, Room room, int node, Optional<Facet.Thermal> thermal) {
@@ -275,9 +313,9 @@ final class HeatModel {
         Optional<Figure> given =
                 moving ? thermal.flatMap(Facet.Thermal::fanKW) : thermal.flatMap(Facet.Thermal::stillKW);
         if (given.isPresent()) {
-            double ohms =
-                    reading.of(placed.part().input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", given.get()));
-            network.link(new Link.Fixed(node, room.air, 1 / Math.max(1e-3, ohms)));
+            known(
+                    placed.part().input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", given.get()),
+                    ohms -> new Link.Fixed(node, room.air, 1 / Math.max(1e-3, ohms)));
             return;
         }
         Box b = placed.bounds();
@@ -287,15 +325,19 @@ final class HeatModel {
             free += touches ? 0 : b.area(face) * MM2;
         }
         double length = Math.sqrt(Math.max(1, b.area(Face.TOP))) * MM;
-        network.link(new Link.Convection(
-                node,
-                room.air,
-                Math.max(1e-6, free),
-                Air.VERTICAL,
-                length,
-                forcedInside(room, closedOutside(room.shell)),
-                Air.INSIDE_RADIATION,
-                convection));
+        Box out = closedOutside(room.shell);
+        convection(
+                new Link.Convection(
+                        node,
+                        room.air,
+                        Math.max(1e-6, free),
+                        Air.VERTICAL,
+                        length,
+                        forcedInside(room.fanFlowM3s, out),
+                        Air.INSIDE_RADIATION,
+                        1),
+                room,
+                out);
     }
 
     /** Conduction through a thin gap of still air. */

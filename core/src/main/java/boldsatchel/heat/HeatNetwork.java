@@ -1,25 +1,40 @@
 package boldsatchel.heat;
 
+import boldsatchel.quantity.Input;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.stream.IntStream;
-import org.ejml.data.DMatrixRMaj;
-import org.ejml.dense.row.CommonOps_DDRM;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
- * Nodes with heat put in, and links between them. The steady state is found by Newton's method on the heat balance of every node,
- * with the links' slopes taken by small differences; node 0 is the surroundings and stays as it is.
+ * Nodes with heat put in, and links between them. The steady state is found by Newton's method on the heat balance of every node; node
+ * 0 is the surroundings and stays as it is. The matrix of slopes is symmetric and diagonally dominant, so that elimination needs no
+ * pivoting (Golub and Van Loan, Matrix Computations, 4.1); nodes with few links go first, which keeps nearly all of it zero: walls and
+ * parts hang on the air like twigs, and a solution costs little more than a visit to each link.
  */
 final class HeatNetwork {
-
     private static final int MOST_STEPS = 60;
-    private static final double CLOSE_ENOUGH_K = 1e-6;
+    private static final double CLOSE_ENOUGH_K = 1e-7;
     private static final double LARGEST_STEP_K = 60;
-    private static final double SLOPE_STEP_K = 1e-3;
+    private static final double LEAST_PIVOT = 1e-12;
 
     private final double ambientC;
     private final List<Double> heatW = new ArrayList<>(List.of(0.0));
     private final List<Link> links = new ArrayList<>();
+    private final List<Moved> moved = new ArrayList<>();
+    private final List<Warmed> warmed = new ArrayList<>();
+    /** Made for the nodes and links there are when it is first asked for. */
+    private Optional<Elimination> elimination = Optional.empty();
+
+    /** A link, and what it would be with one input moved by a standard deviation. */
+    private record Moved(Input input, Link link, Link then) {}
+
+    /** What one input, moved by a standard deviation, puts into a node more, W. */
+    private record Warmed(Input input, int node, double watts) {}
 
     HeatNetwork(double ambientC) {
         this.ambientC = ambientC;
@@ -39,6 +54,20 @@ final class HeatNetwork {
         links.add(link);
     }
 
+    /** Says what a link would be with an input moved by a standard deviation. */
+    void moves(Input input, Link link, Link then) {
+        if (input.figure().sigma() > 0) {
+            moved.add(new Moved(input, link, then));
+        }
+    }
+
+    /** Says what an input moved by a standard deviation puts into a node more, W. */
+    void warms(Input input, int node, double watts) {
+        if (input.figure().sigma() > 0) {
+            warmed.add(new Warmed(input, node, watts));
+        }
+    }
+
     int size() {
         return heatW.size();
     }
@@ -48,7 +77,7 @@ final class HeatNetwork {
     }
 
     /** Heat flowing over the links that a test accepts, at given temperatures. */
-    double flow(double[] celsius, java.util.function.Predicate<Link> which) {
+    double flow(double[] celsius, Predicate<Link> which) {
         return links.stream()
                 .filter(which)
                 .mapToDouble(l -> l.watts(celsius[l.from()], celsius[l.to()]))
@@ -62,29 +91,19 @@ final class HeatNetwork {
      */
     double[] solve() {
         int n = size();
-        if (links.stream()
-                        .flatMapToInt(l -> IntStream.of(l.from(), l.to()))
-                        .filter(i -> i > 0)
-                        .distinct()
-                        .count()
-                < n - 1L) {
-            throw new IllegalStateException("a node of the heat network is linked to nothing");
-        }
         double[] t = new double[n];
-        java.util.Arrays.fill(t, ambientC + 10);
+        Arrays.fill(t, ambientC + 10);
         t[0] = ambientC;
+        Elimination elimination = elimination();
         for (int step = 0; step < MOST_STEPS; step++) {
-            DMatrixRMaj jacobian = new DMatrixRMaj(n - 1, n - 1);
-            DMatrixRMaj balance = new DMatrixRMaj(n - 1, 1, true, residual(t));
-            slopes(t, jacobian);
-            DMatrixRMaj change = new DMatrixRMaj(n - 1, 1);
-            if (!CommonOps_DDRM.solve(jacobian, balance, change)) {
-                throw new IllegalStateException("part of the heat network is cut off from the surroundings");
+            double[] change = elimination.at(t).solve(residual(t));
+            double largest = 0;
+            for (int i = 1; i < n; i++) {
+                largest = Math.max(largest, Math.abs(change[i]));
             }
-            double largest = CommonOps_DDRM.elementMaxAbs(change);
             double damping = Math.min(1, LARGEST_STEP_K / largest);
             for (int i = 1; i < n; i++) {
-                t[i] -= damping * change.get(i - 1);
+                t[i] += damping * change[i];
             }
             if (largest < CLOSE_ENOUGH_K) {
                 return t;
@@ -93,57 +112,150 @@ final class HeatNetwork {
         throw new IllegalStateException("the temperatures do not settle after " + MOST_STEPS + " steps");
     }
 
-    /** Heat that would pile up in each node but the surroundings, W. */
+    /** Heat that would pile up in each node, W; the surroundings take any. */
     double[] residual(double[] t) {
-        double[] r = new double[size() - 1];
-        for (int i = 1; i < size(); i++) {
-            r[i - 1] = heatW.get(i);
+        double[] r = new double[size()];
+        for (int i = 1; i < r.length; i++) {
+            r[i] = heatW.get(i);
         }
         for (Link link : links) {
             double q = link.watts(t[link.from()], t[link.to()]);
-            if (link.from() > 0) {
-                r[link.from() - 1] -= q;
-            }
-            if (link.to() > 0) {
-                r[link.to() - 1] += q;
-            }
+            r[link.from()] -= q;
+            r[link.to()] += q;
         }
+        r[0] = 0;
         return r;
     }
 
-    private void slopes(double[] t, DMatrixRMaj jacobian) {
-        for (Link link : links) {
-            int i = link.from();
-            int j = link.to();
-            double q = link.watts(t[i], t[j]);
-            double byFrom = (link.watts(t[i] + SLOPE_STEP_K, t[j]) - q) / SLOPE_STEP_K;
-            double byTo = (link.watts(t[i], t[j] + SLOPE_STEP_K) - q) / SLOPE_STEP_K;
-            add(jacobian, i, i, -byFrom);
-            add(jacobian, i, j, -byTo);
-            add(jacobian, j, i, byFrom);
-            add(jacobian, j, j, byTo);
-        }
-    }
-
-    private static void add(DMatrixRMaj m, int row, int column, double value) {
-        if (row > 0 && column > 0) {
-            m.add(row - 1, column - 1, value);
-        }
-    }
-
     /**
-     * How each node's heat moves the temperature of one node, K/W: one solution of the transposed system serves every input, since
-     * the change of a temperature is this vector times the change of the residual.
+     * What each input, moved by one standard deviation, does to the temperature of a node, K: the residual that it leaves at the links
+     * and nodes that hold it, times the node's answer to heat put in anywhere. One solution serves all inputs (adjoint method).
+     *
+     * @param t the steady state
      */
-    double[] sensitivity(double[] t, int node) {
-        int n = size() - 1;
-        DMatrixRMaj jacobian = new DMatrixRMaj(n, n);
-        slopes(t, jacobian);
-        CommonOps_DDRM.transpose(jacobian);
-        DMatrixRMaj unit = new DMatrixRMaj(n, 1);
-        unit.set(node - 1, 0, -1);
-        DMatrixRMaj result = new DMatrixRMaj(n, 1);
-        CommonOps_DDRM.solve(jacobian, unit, result);
-        return result.data;
+    Map<Input, Double> effects(double[] t, int node) {
+        double[] unit = new double[size()];
+        unit[node] = 1;
+        double[] kelvinPerWatt = elimination().at(t).solve(unit);
+        Map<Input, Double> effects = new LinkedHashMap<>();
+        for (Moved m : moved) {
+            double from = t[m.link.from()];
+            double to = t[m.link.to()];
+            double more = m.then.watts(from, to) - m.link.watts(from, to);
+            effects.merge(m.input, more * (kelvinPerWatt[m.link.to()] - kelvinPerWatt[m.link.from()]), Double::sum);
+        }
+        for (Warmed w : warmed) {
+            effects.merge(w.input, w.watts * kelvinPerWatt[w.node], Double::sum);
+        }
+        return effects;
+    }
+
+    private Elimination elimination() {
+        Elimination ready = elimination.filter(e -> e.place.length == size()).orElseGet(Elimination::new);
+        elimination = Optional.of(ready);
+        return ready;
+    }
+
+    /** Solves for the changes of temperature that answer to heat put in, about given temperatures. */
+    private final class Elimination {
+        private final int[] order;
+        private final int[] place;
+        private final double[][] matrix;
+
+        Elimination() {
+            int[] degree = new int[size()];
+            for (Link link : links) {
+                degree[link.from()]++;
+                degree[link.to()]++;
+            }
+            List<Integer> nodes = new ArrayList<>();
+            for (int i = 1; i < degree.length; i++) {
+                if (degree[i] == 0) {
+                    throw new IllegalStateException("a node of the heat network is linked to nothing");
+                }
+                nodes.add(i);
+            }
+            nodes.sort(Comparator.comparingInt(i -> degree[i]));
+            order = nodes.stream().mapToInt(Integer::intValue).toArray();
+            place = new int[size()];
+            Arrays.fill(place, -1);
+            for (int k = 0; k < order.length; k++) {
+                place[order[k]] = k;
+            }
+            matrix = new double[order.length][order.length];
+        }
+
+        /** Takes the slopes at these temperatures and eliminates. */
+        Elimination at(double[] t) {
+            for (double[] row : matrix) {
+                Arrays.fill(row, 0);
+            }
+            for (Link link : links) {
+                double slope = link.slope(t[link.from()], t[link.to()]);
+                int i = place[link.from()];
+                int j = place[link.to()];
+                add(i, i, slope);
+                add(j, j, slope);
+                add(Math.max(i, j), Math.min(i, j), -slope);
+            }
+            eliminate();
+            return this;
+        }
+
+        private void add(int row, int column, double value) {
+            if (row >= 0 && column >= 0) {
+                matrix[row][column] += value;
+            }
+        }
+
+        /** Root-free Cholesky on the lower half, zeros passed over. */
+        private void eliminate() {
+            int n = matrix.length;
+            for (int k = 0; k < n; k++) {
+                double pivot = matrix[k][k];
+                if (!(pivot > LEAST_PIVOT)) {
+                    throw new IllegalStateException("part of the heat network is cut off from the surroundings");
+                }
+                for (int i = k + 1; i < n; i++) {
+                    double below = matrix[i][k];
+                    if (below != 0) {
+                        double factor = below / pivot;
+                        for (int j = k + 1; j <= i; j++) {
+                            double other = matrix[j][k];
+                            if (other != 0) {
+                                matrix[i][j] -= factor * other;
+                            }
+                        }
+                    }
+                }
+            }
+        }
+
+        /** Changes of temperature by node, K, for heat put in by node, W. */
+        double[] solve(double[] watts) {
+            int n = matrix.length;
+            double[] x = new double[n];
+            for (int k = 0; k < n; k++) {
+                x[k] = watts[order[k]];
+            }
+            for (int k = 0; k < n; k++) {
+                double share = x[k] / matrix[k][k];
+                for (int i = k + 1; i < n; i++) {
+                    x[i] -= matrix[i][k] * share;
+                }
+            }
+            for (int k = n - 1; k >= 0; k--) {
+                double sum = x[k];
+                for (int i = k + 1; i < n; i++) {
+                    sum -= matrix[i][k] * x[i];
+                }
+                x[k] = sum / matrix[k][k];
+            }
+            double[] change = new double[size()];
+            for (int k = 0; k < n; k++) {
+                change[order[k]] = x[k];
+            }
+            return change;
+        }
     }
 }

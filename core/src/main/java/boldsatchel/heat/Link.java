@@ -17,11 +17,22 @@ sealed interface Link {
      */
     double watts(double fromC, double toC);
 
+    /**
+     * How that grows with the first end's temperature; it falls as much with the second's, as all ways here see a difference or
+     * end at the surroundings, W/K.
+     */
+    double slope(double fromC, double toC);
+
     /** A fixed conductance, W/K. */
     record Fixed(int from, int to, double wattsPerK) implements Link {
         @Override
         public double watts(double fromC, double toC) {
             return wattsPerK * (fromC - toC);
+        }
+
+        @Override
+        public double slope(double fromC, double toC) {
+            return wattsPerK;
         }
     }
 
@@ -41,15 +52,41 @@ sealed interface Link {
             double h = Math.max(Air.natural(c, fromC - toC, lengthM), forcedWm2K) + radiationWm2K;
             return scale * h * areaM2 * (fromC - toC);
         }
+
+        /** Natural convection goes with ΔT to the power of 5/4. */
+        @Override
+        public double slope(double fromC, double toC) {
+            double natural = Air.natural(c, fromC - toC, lengthM);
+            double h = natural > forcedWm2K ? 1.25 * natural : forcedWm2K;
+            return scale * (h + radiationWm2K) * areaM2;
+        }
+
+        /** The same with another share of the model's doubt. */
+        Convection scaled(double newScale) {
+            return new Convection(from, to, areaM2, c, lengthM, forcedWm2K, radiationWm2K, newScale);
+        }
+
+        /** The same in another forced flow. */
+        Convection forced(double newWm2K) {
+            return new Convection(from, to, areaM2, c, lengthM, newWm2K, radiationWm2K, scale);
+        }
     }
 
     /** A surface seeing its surroundings. */
     record Radiation(int from, int to, double areaM2, double emissivity) implements Link {
         @Override
         public double watts(double fromC, double toC) {
-            double a = Math.pow(fromC + Air.ZERO_CELSIUS, 2);
-            double b = Math.pow(toC + Air.ZERO_CELSIUS, 2);
+            double from2 = fromC + Air.ZERO_CELSIUS;
+            double to2 = toC + Air.ZERO_CELSIUS;
+            double a = from2 * from2;
+            double b = to2 * to2;
             return emissivity * Air.STEFAN_BOLTZMANN * areaM2 * (a * a - b * b);
+        }
+
+        @Override
+        public double slope(double fromC, double toC) {
+            double t = fromC + Air.ZERO_CELSIUS;
+            return 4 * emissivity * Air.STEFAN_BOLTZMANN * areaM2 * t * t * t;
         }
     }
 
@@ -58,6 +95,12 @@ sealed interface Link {
         @Override
         public double watts(double fromC, double toC) {
             return Air.carried(Air.chimney(areaM2, riseM, fromC - toC, toC)) * (fromC - toC);
+        }
+
+        /** The flow goes with the root of the difference, the heat with its power of 3/2. */
+        @Override
+        public double slope(double fromC, double toC) {
+            return 1.5 * Air.carried(Air.chimney(areaM2, riseM, fromC - toC, toC));
         }
     }
 }

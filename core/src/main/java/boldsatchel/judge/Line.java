@@ -15,23 +15,53 @@ import boldsatchel.quantity.Reading;
 import boldsatchel.verdict.Remedy;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
-/**
- * One chain and what was found about it: what the rules of power look at.
- *
- * @param build it belongs to
- * @param root its first rung
- * @param chain its result
- */
-record Line(Build build, Rung root, ChainResult chain) {
+/** One chain and what was found about it: what the rules of power look at. Safe on any thread. */
+final class Line {
+    private final Build build;
+    private final Rung root;
+    private final ChainResult chain;
+    /** Rules ask for the same rails over and over. */
+    private final Map<String, Rail> rails = new ConcurrentHashMap<>();
+
+    /**
+     * A chain.
+     *
+     * @param build it belongs to
+     * @param root its first rung
+     * @param chain its result
+     */
+    Line(Build build, Rung root, ChainResult chain) {
+        this.build = build;
+        this.root = root;
+        this.chain = chain;
+    }
+
+    Build build() {
+        return build;
+    }
+
+    Rung root() {
+        return root;
+    }
+
+    ChainResult chain() {
+        return chain;
+    }
 
     /** Voltages that a rung is offered. */
     record Rail(double lowV, double highV, Optional<Rung> converter) {}
 
     /** What feeds a rung: the converter nearest above it, or the sources. */
     Rail rail(String rung) {
+        return rails.computeIfAbsent(rung, this::railOf);
+    }
+
+    private Rail railOf(String rung) {
         return root.pathTo(rung).reversed().stream()
                 .filter(r -> !r.id().equals(rung))
                 .flatMap(r ->

@@ -204,9 +204,34 @@ public record Rung(
 
     /** This rung, the sources it joins and all below it. */
     public Stream<Rung> walk() {
-        return Stream.concat(
-                Stream.of(this),
-                Stream.concat(joined().stream(), feeds.stream()).flatMap(Rung::walk));
+        List<Rung> all = new ArrayList<>();
+        gather(all);
+        return all.stream();
+    }
+
+    private void gather(List<Rung> all) {
+        all.add(this);
+        joined().forEach(r -> r.gather(all));
+        feeds.forEach(r -> r.gather(all));
+    }
+
+    /** The rung with an id, this one or one below it. */
+    public Optional<Rung> find(String wanted) {
+        if (id.equals(wanted)) {
+            return Optional.of(this);
+        }
+        return find(joined(), wanted).or(() -> find(feeds, wanted));
+    }
+
+    /** The rung with an id in several trees. */
+    static Optional<Rung> find(List<Rung> trees, String wanted) {
+        for (Rung tree : trees) {
+            Optional<Rung> found = tree.find(wanted);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
     }
 
     /** The rows of sources it joins; empty for every other rung. */
@@ -233,12 +258,14 @@ public record Rung(
         if (id.equals(other)) {
             return List.of(this);
         }
-        for (Rung next : Stream.concat(joined().stream(), feeds.stream()).toList()) {
-            List<Rung> rest = next.pathTo(other);
-            if (!rest.isEmpty()) {
-                List<Rung> path = new ArrayList<>(List.of(this));
-                path.addAll(rest);
-                return path;
+        for (List<Rung> nexts : List.of(joined(), feeds)) {
+            for (Rung next : nexts) {
+                List<Rung> rest = next.pathTo(other);
+                if (!rest.isEmpty()) {
+                    List<Rung> path = new ArrayList<>(List.of(this));
+                    path.addAll(rest);
+                    return path;
+                }
             }
         }
         return List.of();

@@ -27,7 +27,7 @@ public record Wiring(@Label("power chain") List<Rung> chain) {
 
     /** The rung with an id. */
     public Optional<Rung> rung(String id) {
-        return rungs().filter(r -> r.id().equals(id)).findFirst();
+        return Rung.find(chain, id);
     }
 
     /** The rung that is a part of the chain as a source, converter or load. */

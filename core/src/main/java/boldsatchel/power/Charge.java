@@ -234,15 +234,20 @@ public final class Charge {
 
         /** What the store itself gives to the running machine with everything plugged in. */
         private double machineA(Optional<Network> machine, Demand demand, double level) {
-            return machine.map(n -> n.solve(level, demand))
-                    .flatMap(p -> root().flatMap(r -> r.sources().stream()
-                                    .filter(s -> s.part()
-                                            .filter(charging.store()::equals)
-                                            .isPresent())
-                                    .findFirst())
-                            .flatMap(s -> p.rung(s.id())))
-                    .map(OperatingPoint.RungState::ampsOut)
-                    .orElse(0.0);
+            if (machine.isEmpty()) {
+                return 0;
+            }
+            List<Supply.Branch> branches = machine.get().supply().branches();
+            Supply.Flow flow = machine.get().at(demand).terminals(level).flow();
+            for (int k = 0; k < branches.size() && !flow.collapsed(); k++) {
+                if (build.rung(branches.get(k).source())
+                        .flatMap(Rung::part)
+                        .filter(charging.store()::equals)
+                        .isPresent()) {
+                    return flow.amps()[k];
+                }
+            }
+            return 0;
         }
 
         /** Mean over the profile at a few levels, straight between: it changes little with the level. */

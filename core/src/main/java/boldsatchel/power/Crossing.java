@@ -35,8 +35,8 @@ record Crossing(double level, Breach breach) {
                 below /= 2;
                 continue;
             }
-            boolean other = stop.get().kind() != found.kind()
-                    || !stop.get().rung().equals(found.rung());
+            boolean other =
+                    stop.get().kind() != found.kind() || !stop.get().rung().equals(found.rung());
             low = at;
             found = stop.get();
             below = margin(circuit, found, at);

@@ -19,7 +19,7 @@ import java.util.Optional;
 public record Discharge(double hours, Breach end, double endLevel, List<Sample> samples, double meanWatts) {
 
     /** Intervals of the table; a multiple of 20, so that no kink of a rest-voltage curve falls inside one. */
-    static final int FINE = 100;
+    static final int FINE = 40;
 
     /** Intervals for the many runs behind a range. */
     static final int COARSE = 8;
@@ -105,7 +105,8 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
                 sampledAt = level;
             }
             double stepHours = profile.steps().get(k).minutes() / 60;
-            double nextLevel = lasting ? table.endLevel() : Math.max(table.endLevel(), table.levelAfter(level, stepHours));
+            double nextLevel =
+                    lasting ? table.endLevel() : Math.max(table.endLevel(), table.levelAfter(level, stepHours));
             boolean wholeStep = !lasting && nextLevel > table.endLevel();
             double spent = wholeStep ? stepHours : table.hoursBetween(level, nextLevel);
             if (!(hours + spent < FOREVER_HOURS)) {

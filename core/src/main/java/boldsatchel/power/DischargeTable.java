@@ -145,7 +145,8 @@ final class DischargeTable {
     }
 
     Discharge.Sample sample(double hours, double level, int step) {
-        return new Discharge.Sample(hours, level, interpolate(volts, level), interpolate(amps, level), List.of(level), step);
+        return new Discharge.Sample(
+                hours, level, interpolate(volts, level), interpolate(amps, level), List.of(level), step);
     }
 
     void sampleInto(List<Discharge.Sample> samples, double hours, double level, boolean whole, int step) {

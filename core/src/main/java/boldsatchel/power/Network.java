@@ -350,7 +350,9 @@ public final class Network {
                     build.part(of.part())
                             .flatMap(p -> p.facet(Facet.ShowsLevel.class)
                                     .map(g -> new Node.Resistor(
-                                            rung.id(), NOTHING, read(p, Facet.ShowsLevel.class, "ohms", g.ohms()),
+                                            rung.id(),
+                                            NOTHING,
+                                            read(p, Facet.ShowsLevel.class, "ohms", g.ohms()),
                                             never,
                                             never,
                                             false)));

@@ -160,8 +160,7 @@ public final class PowerEngine implements Engine<PowerResult> {
         return root.sources().stream()
                 .filter(r -> build.partOf(r).filter(Part::isSource).isPresent())
                 .flatMap(r -> Network.without(build, root, r, Reading.NOMINAL).stream())
-                .map(n -> Discharge.coarse(n, build.brief().profile())
-                        .hours())
+                .map(n -> Discharge.coarse(n, build.brief().profile()).hours())
                 .min(Comparator.naturalOrder());
     }
 
@@ -176,8 +175,8 @@ public final class PowerEngine implements Engine<PowerResult> {
             double level = i / 20.0;
             Optional<Breach> stop = start.terminals(level).stop();
             if (stop.isPresent()) {
-                return Optional.of(
-                        Crossing.between(start, level, stop.get(), good, START_CLOSE).level());
+                return Optional.of(Crossing.between(start, level, stop.get(), good, START_CLOSE)
+                        .level());
             }
             good = level;
         }

@@ -1,7 +1,6 @@
 package boldsatchel.power;
 
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Reading;
@@ -59,9 +58,7 @@ final class RunSpread {
     }
 
     private double coarse(Reading reading) {
-        return again(reading)
-                .map(n -> Discharge.coarse(n, profile).hours())
-                .orElse(0.0);
+        return again(reading).map(n -> Discharge.coarse(n, profile).hours()).orElse(0.0);
     }
 
     private Optional<Network> again(Reading reading) {
@@ -139,6 +136,11 @@ final class RunSpread {
             if (!(Math.abs(slope) > 0) || !(perHour > 0)) {
                 return;
             }
+            double worth = 1 / slope / perHour;
+            if (end.kind() == Breach.Kind.CELL_CUTOFF) {
+                cutOff(circuit, level, worth);
+                return;
+            }
             double base = circuit.margin(end, level);
             for (Input input : List.copyOf(slopes.keySet())) {
                 double sigma = input.figure().sigma();
@@ -147,17 +149,23 @@ final class RunSpread {
                             .map(n -> n.at(circuit.demand()).margin(end, level))
                             .orElse(base);
                     if (Double.isFinite(moved)) {
-                        add(input, (moved - base) / sigma / slope / perHour);
+                        add(input, (moved - base) / sigma * worth);
                     }
                 }
             }
         });
     }
 
+    /** The margin of a cut-off is the terminal voltage E − R·I, whose motion the sweep tells: −R·I′ − I·R′. */
+    private void cutOff(Network.Circuit circuit, double level, double worth) {
+        Network.Terminals at = circuit.terminals(level);
+        circuit.sense(level, at, -store().ohms(level) * worth, this::add);
+        store().tellOhms(level, -at.amps() * worth, this::add);
+    }
+
     private double leastMargin(Breach end, double level) {
         return profile.steps().stream()
-                .mapToDouble(step ->
-                        Math.abs(network.at(Demand.of(step)).margin(end, level)))
+                .mapToDouble(step -> Math.abs(network.at(Demand.of(step)).margin(end, level)))
                 .filter(Double::isFinite)
                 .min()
                 .orElse(Double.NaN);

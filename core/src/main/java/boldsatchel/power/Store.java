@@ -38,8 +38,7 @@ sealed interface Store {
     }
 
     /** Cells in series and parallel. */
-    record Pack(Facet.Cells cells, Num cellOhms, Num packOhms, Num charge, double celsius)
-            implements Store {
+    record Pack(Facet.Cells cells, Num cellOhms, Num packOhms, Num charge, double celsius) implements Store {
 
         private static final double MONTH_HOURS = 730;
 
@@ -62,7 +61,6 @@ sealed interface Store {
             cellOhms.tell(weight * cellShare(level), sink);
             packOhms.tell(weight, sink);
         }
-
 
         @Override
         public double holdsAtA() {
@@ -110,7 +108,6 @@ sealed interface Store {
             ohmsOut.tell(weight, sink);
         }
 
-
         @Override
         public double holdsAtA() {
             return bank.outA();
@@ -151,7 +148,6 @@ sealed interface Store {
         public void tellOhms(double level, double weight, Num.Sink sink) {
             ohmsOut.tell(weight, sink);
         }
-
 
         @Override
         public double holdsAtA() {

@@ -95,8 +95,8 @@ record Supply(List<Branch> branches) {
     Flow goOn(double fromV, double level, Node next) {
         Branch b = branches.getFirst();
         Draw draw = new Draw();
-        double volts = Node.solveFrom(
-                fromV, b.store.openVolts(level) - b.kneeV, b.store.ohms(level) + b.ohms, next, draw);
+        double volts =
+                Node.solveFrom(fromV, b.store.openVolts(level) - b.kneeV, b.store.ohms(level) + b.ohms, next, draw);
         return draw.collapsed ? Flow.COLLAPSE : new Flow(volts, new double[] {Node.amps(next, volts)});
     }
 

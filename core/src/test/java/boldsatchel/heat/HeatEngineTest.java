@@ -20,11 +20,15 @@ import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
+import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Label;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.List;
 import java.util.Optional;
 import org.assertj.core.data.Percentage;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class HeatEngineTest {
@@ -130,7 +134,7 @@ public class HeatEngineTest {
                 d.offW(),
                 d.sleepW(),
                 d.idleW(),
-                boldsatchel.quantity.Figure.dataSheet(8),
+                Figure.dataSheet(8),
                 d.startW(),
                 d.startSeconds(),
                 d.backlightW());
@@ -162,7 +166,49 @@ public class HeatEngineTest {
         double[] t = network.solve();
         assertThat(t[b]).isCloseTo(22, within(1e-6));
         assertThat(t[a]).isCloseTo(25, within(1e-6));
-        assertThat(network.sensitivity(t, a)[0]).isCloseTo(0.5 + 1 / 3.0, within(1e-6));
+        network.warms(Doubted.WATTS, a, 2);
+        assertThat(network.effects(t, a).get(Doubted.WATTS)).isCloseTo(2 * (0.5 + 1 / 3.0), within(1e-6));
+    }
+
+    private record Doubted(@Label("watts") Figure watts) {
+        static final Input WATTS = new Input("x", "x", Doubted.class, "watts", Figure.guess(1));
+    }
+
+    @Test
+    public void anInputMovesATemperatureAsSolvingAnewWouldSay() {
+        double[] t = row(2).solve();
+        HeatNetwork network = row(2);
+        Link link = new Link.Fixed(1, 2, 2);
+        network.moves(Doubted.WATTS, link, new Link.Fixed(1, 2, 2.002));
+        assertThat(network.effects(t, 1).get(Doubted.WATTS))
+                .isCloseTo(row(2.002).solve()[1] - t[1], Percentage.withPercentage(0.2));
+    }
+
+    private static HeatNetwork row(double wattsPerK) {
+        HeatNetwork network = new HeatNetwork(20);
+        int a = network.node(6);
+        int b = network.node(0);
+        network.link(new Link.Fixed(a, b, wattsPerK));
+        network.link(new Link.Convection(b, 0, 0.05, Air.VERTICAL, 0.1, 0, 5, 1));
+        return network;
+    }
+
+    @DataProvider
+    Object[][] links() {
+        return new Object[][] {
+            {new Link.Fixed(1, 0, 3)},
+            {new Link.Convection(1, 0, 0.02, Air.FACING_UP, 0.1, 0, 5, 1)},
+            {new Link.Convection(1, 0, 0.02, Air.FACING_UP, 0.1, 30, 5, 1.1)},
+            {new Link.Radiation(1, 0, 0.02, 0.9)},
+            {new Link.Chimney(1, 0, 4e-4, 0.03)}
+        };
+    }
+
+    @Test(dataProvider = "links")
+    public void theSlopeOfALinkIsThatOfItsHeat(Link link) {
+        double by = 1e-4;
+        double rise = (link.watts(48 + by, 25) - link.watts(48 - by, 25)) / (2 * by);
+        assertThat(link.slope(48, 25)).isCloseTo(rise, Percentage.withPercentage(0.01));
     }
 
     @Test
