@@ -18,8 +18,11 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 
@@ -41,6 +44,34 @@ public final class RandomBuilds {
     /** The same with two packs on one rail. */
     public static Build joined(long seed) {
         return new RandomBuilds(seed).build(true);
+    }
+
+    /** The same with figures off data sheets, some of them shared through one shelf entry. */
+    public static Build doubtful(long seed) {
+        Build build = of(seed);
+        Random random = new Random(seed);
+        List<Part> doubted = new ArrayList<>();
+        for (Part p : build.parts().list()) {
+            Part weighed = p.weighing(Figure.dataSheet(p.massG().value())).withBody(doubtful(p.body()));
+            for (Facet facet : p.facets()) {
+                weighed = weighed.withFacet(doubtful(facet));
+            }
+            doubted.add(
+                    random.nextBoolean()
+                            ? Form.of(Part.class).field("origin").with(weighed, Optional.of("entry"))
+                            : weighed);
+        }
+        return build.with(new Parts(doubted));
+    }
+
+    private static <R> R doubtful(R record) {
+        R doubted = record;
+        for (Form.Field field : Form.of(record.getClass()).fields()) {
+            if (field.get(doubted) instanceof Figure f) {
+                doubted = field.with(doubted, Figure.dataSheet(f.value()));
+            }
+        }
+        return doubted;
     }
 
     private double between(double low, double high) {

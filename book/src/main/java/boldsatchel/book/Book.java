@@ -1,20 +1,20 @@
 package boldsatchel.book;
 
-import boldsatchel.power.PowerResult;
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Facet;
-import boldsatchel.machine.Mode;
-import boldsatchel.machine.Part;
-import boldsatchel.machine.Rung;
-import boldsatchel.machine.Shell;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.PowerDrawings;
 import boldsatchel.drawing.RunDrawings;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Network;
+import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Units;

@@ -3,6 +3,8 @@ package boldsatchel.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -111,6 +113,23 @@ public class PlanTest {
         Build after = suggestion.edit().change().apply(build);
         assertThat(PowerEngine.evaluate(after).hours().nominal()).isPositive();
         assertThat(stops(after)).isEmpty();
+    }
+
+    /** A proposal is a function of the build as it is when it is taken, not a build worked out some time ago. */
+    @Test
+    public void whatWasDoneMeanwhileIsKeptWhenAProposalIsTaken() {
+        Build build = demo("cave-survey");
+        Supplies.Option bank = Supplies.reckon(build, Supplies.School.BANK).orElseThrow();
+        Suggestion suggestion = Supplies.suggest(build).orElseThrow();
+        Build meanwhile = Edits.addPart(Picks.shelf().part("trackball").orElseThrow())
+                .change()
+                .apply(Edits.rename("Another name").change().apply(build));
+        for (Edit proposal : List.of(bank.edit(), suggestion.edit())) {
+            Build after = proposal.change().apply(meanwhile);
+            assertThat(after.name()).isEqualTo("Another name");
+            assertThat(after.part("trackball")).isPresent();
+            assertThat(PowerEngine.evaluate(after).hours().nominal()).isPositive();
+        }
     }
 
     @DataProvider

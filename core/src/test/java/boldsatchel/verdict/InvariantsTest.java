@@ -183,9 +183,21 @@ public class InvariantsTest {
                 .extracting(v -> v.kind().id())
                 .containsExactly("packs", "lasts", "keeps-cool", "carries", "stands", "costs");
         for (Verdict v : evaluation.verdicts()) {
-            assertThat(v.low()).as(v.kind().id()).isLessThanOrEqualTo(v.value() + 1e-9);
-            assertThat(v.high()).as(v.kind().id()).isGreaterThanOrEqualTo(v.value() - 1e-9);
-            assertThat(v.sentence()).isNotBlank();
+            assertThat(v.state()).as(v.kind().id() + " " + v).isIn(allowed(v));
+            assertThat(v.working().range().nominal()).as(v.kind().id()).isEqualTo(v.value());
         }
+    }
+
+    /** What the numbers of a verdict allow it to say: beyond its limit it may not be fine, well within it may not stop. */
+    private static List<State> allowed(Verdict v) {
+        if (v.limit().isEmpty() || Double.isNaN(v.value())) {
+            return List.of(State.FINE, State.WATCH);
+        }
+        double limit = v.limit().getAsDouble();
+        double worst = v.kind().moreIsBetter() ? v.low() - limit : limit - v.high();
+        double by = v.kind().moreIsBetter() ? v.value() - limit : limit - v.value();
+        return by < 0
+                ? List.of(State.WATCH, State.STOP)
+                : worst >= 0 ? List.of(State.FINE) : List.of(State.FINE, State.WATCH);
     }
 }
