@@ -3,7 +3,8 @@ package boldsatchel.book;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
-import java.awt.Color;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -56,8 +57,10 @@ final class PdfWriter {
         return (float) (mm * POINTS_PER_MM);
     }
 
-    private static Color color(Ink ink) {
-        return Color.decode(ink.light());
+    private static PDColor color(Ink ink) {
+        int rgb = Integer.decode(ink.light());
+        float[] shares = {(rgb >> 16 & 255) / 255f, (rgb >> 8 & 255) / 255f, (rgb & 255) / 255f};
+        return new PDColor(shares, PDDeviceRGB.INSTANCE);
     }
 
     private record Page(PDPageContentStream content, double heightMm, PDFont regular, PDFont bold) {

@@ -1,5 +1,10 @@
 package boldsatchel.desktop;
 
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Facet;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.Button;
 import boldsatchel.cost.CostResult;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -299,6 +304,53 @@ public class StagesTest extends WindowHarness {
         settle();
         assertThat(session().selection().get()).isEqualTo("board");
         assertThat(robot.lookup(".panel-title").<Labeled>query().getText()).isEqualTo("Palm x86 board, 10 W class");
+    }
+
+    @Test
+    public void aTrayOfTheCaseIsChangedFieldByField() {
+        open("pack");
+        robot.clickOn("#case-figures");
+        settle();
+        write("#shell-heightMm", "50 mm");
+        choose("#shell-material", Material.ALUMINIUM_PAINTED);
+        robot.clickOn("#shell-vents-add");
+        settle();
+        Shell shell = build().casing().shells().getFirst();
+        assertThat(shell.heightMm()).isEqualTo(50);
+        assertThat(shell.material()).isEqualTo(Material.ALUMINIUM_PAINTED);
+        assertThat(shell.vents()).hasSize(1);
+        assertThat(codes()).contains("fit.antenna-metal");
+        keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(build().casing().shells().getFirst().vents()).isEmpty();
+    }
+
+    @Test
+    public void aPartIsToldWhatElseItDoes() {
+        open("shelf");
+        select("speakers");
+        fire("#add-facet", "Draws power");
+        assertThat(build().part("speakers").orElseThrow().facet(Facet.DrawsPower.class))
+                .isPresent();
+        assertThat(codes()).contains("power.unfed");
+        onFx(() -> {
+            robot.lookup("#remove-facet-DrawsPower").<Button>query().fire();
+            return 0;
+        });
+        assertThat(build().part("speakers").orElseThrow().facets()).isEmpty();
+    }
+
+    @Test
+    public void notesAreKeptInTheJournal() {
+        open("brief");
+        onFx(() -> {
+            TextArea notes = robot.lookup("#notes").query();
+            notes.requestFocus();
+            notes.setText("The left hinge creaks.");
+            robot.lookup("#limit-hours").query().requestFocus();
+            return 0;
+        });
+        assertThat(build().journal().notes()).isEqualTo("The left hinge creaks.");
+        assertThat(text("#undo")).isEqualTo("Undo: change the notes");
     }
 
     @Test

@@ -1,5 +1,10 @@
 package boldsatchel.desktop;
 
+import java.util.Optional;
+import boldsatchel.quantity.Form;
+import boldsatchel.machine.Brief;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -277,7 +282,7 @@ public class WindowTest extends WindowHarness {
         select("screen-wire");
         write("#wire-gauge", "AWG 18");
         assertThat(build().rung("screen-wire").orElseThrow().stage())
-                .isEqualTo(new Rung.Wire(18, 160, java.util.Optional.of(Rung.Finish.USUAL)));
+                .isEqualTo(new Rung.Wire(18, 160, Optional.of(Rung.Finish.USUAL)));
         write("#wire-gauge", "thick");
         assertThat(robot.lookup(".field-error").queryAllAs(Label.class))
                 .anyMatch(l -> l.getText().contains("no wire gauge"));
@@ -345,21 +350,120 @@ public class WindowTest extends WindowHarness {
         assertThat(session().isChanged()).isTrue();
     }
 
+    /** The stage is made as small as it can be; asking for less does not make it smaller. */
     @Test
     public void nothingIsClippedAtTheSmallestWindow() {
-        for (String stage : List.of("brief", "shelf", "power", "pack", "book")) {
-            open(stage);
-            for (Node node : robot.lookup(".button").queryAll()) {
-                if (node instanceof Labeled button
-                        && button.isVisible()
-                        && node.getScene() != null
-                        && !button.getText().isEmpty()) {
-                    Bounds b = onFx(() -> node.localToScene(node.getBoundsInLocal()));
-                    assertThat(b.getMaxX()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(1280.5);
-                    assertThat(b.getMaxY()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(800.5);
+        Stage window = onFx(() -> (Stage) app().scene().getWindow());
+        double[] least = onFx(() -> {
+            window.setWidth(window.getMinWidth());
+            window.setHeight(window.getMinHeight());
+            return new double[] {window.getMinWidth(), window.getMinHeight()};
+        });
+        assertThat(least).containsExactly(1180, 720);
+        try {
+            for (String stage : List.of("brief", "shelf", "power", "pack", "book")) {
+                open(stage);
+                for (Node node : robot.lookup(".button").queryAll()) {
+                    if (node instanceof Labeled button
+                            && button.isVisible()
+                            && node.getScene() != null
+                            && !button.getText().isEmpty()
+                            && !isScrolled(node)) {
+                        Bounds b = onFx(() -> node.localToScene(node.getBoundsInLocal()));
+                        assertThat(b.getMaxX()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(least[0] + 0.5);
+                        assertThat(b.getMaxY()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(least[1] + 0.5);
+                    }
                 }
             }
+        } finally {
+            onFx(() -> {
+                window.setWidth(1280);
+                window.setHeight(800);
+                return 0;
+            });
         }
+    }
+
+    /** What scrolls may reach beyond the window. */
+    private static boolean isScrolled(Node node) {
+        for (Node up = node; up != null; up = up.getParent()) {
+            if (up instanceof ScrollPane) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    @Test
+    public void aNewBuildSaysSoEverywhereAndBeginsWithTheBrief() {
+        open("power");
+        keys(KeyCode.CONTROL, KeyCode.N);
+        Stage stage = onFx(() -> (Stage) app().scene().getWindow());
+        assertThat(stage.getTitle()).isEqualTo("New build – Bold Satchel");
+        assertThat(text("#save-state")).isEqualTo("new, in no file");
+        assertThat(robot.lookup("#limit-hours").tryQuery()).isPresent();
+        assertThat(robot.lookup("#ladder").tryQuery()).isEmpty();
+    }
+
+    /** An edit counts at once; its judgement comes from beside the window. */
+    @Test
+    public void anEditIsNotJudgedOnTheWindowsThread() {
+        boolean judgedMeanwhile = onFx(() -> {
+            session().does(Edits.rename("Quick"));
+            return session().shown().equals(session().build());
+        });
+        assertThat(judgedMeanwhile).isFalse();
+        assertThat(session().shown()).isEqualTo(session().build());
+        assertThat(evaluation().build().name()).isEqualTo("Quick");
+    }
+
+    /** Of a row of quick edits the last one is on show in the end, whatever order they were worked out in. */
+    @Test
+    public void theLatestOfManyEditsWins() {
+        onFx(() -> {
+            for (int i = 0; i < 200; i++) {
+                session().drags(Edits.lidAngle(i));
+                session().does(Edits.rename("Build " + i));
+            }
+            return 0;
+        });
+        assertThat(evaluation().build()).isEqualTo(session().build());
+        assertThat(evaluation().build().name()).isEqualTo("Build 199");
+    }
+
+    @Test
+    public void aFormKeepsTheFocusWhileItsBuildChanges() {
+        open("brief");
+        TextField hours = robot.lookup("#limit-hours").query();
+        write("#limit-hours", "6 h");
+        assertThat(build().brief().limits().hours()).contains(6.0);
+        for (int i = 0; i < 5; i++) {
+            double wanted = 4 + i;
+            onFx(() -> {
+                session().does(Edits.brief("limit", b -> b.withLimits(Form.of(Brief.Limits.class)
+                                .field("hours")
+                                .with(b.limits(), Optional.of(wanted)))));
+                return 0;
+            });
+        }
+        assertThat(robot.lookup("#limit-hours").<TextField>query()).isSameAs(hours);
+        assertThat(hours.getText()).isEqualTo("8 h");
+        assertThat(onFx(() -> app().scene().getFocusOwner())).isSameAs(hours);
+    }
+
+    @Test
+    public void whatIsDoneWhileSuppliesAreComparedIsKeptWhenOneIsTaken() throws Exception {
+        open("power");
+        robot.clickOn("#compare-supplies");
+        WaitForAsyncUtils.waitFor(
+                20, TimeUnit.SECONDS, () -> robot.lookup("#take-bank").tryQuery().isPresent());
+        onFx(() -> {
+            session().does(Edits.rename("Meanwhile"));
+            robot.lookup("#take-bank").<Button>query().fire();
+            return 0;
+        });
+        assertThat(build().name()).isEqualTo("Meanwhile");
+        assertThat(build().part("battery")).isEmpty();
     }
 
     @Test
