@@ -1,5 +1,14 @@
 package boldsatchel.benchmarks;
 
+import boldsatchel.power.PowerResult;
+import boldsatchel.power.PowerEngine;
+import boldsatchel.heat.HeatResult;
+import boldsatchel.heat.HeatEngine;
+import boldsatchel.fit.FitResult;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.edit.Edits;
+import boldsatchel.machine.Part;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Mode;
 import boldsatchel.power.Demand;
@@ -24,10 +33,10 @@ import org.openjdk.jmh.annotations.Warmup;
 
 /** How long a builder waits for a verdict. */
 @State(Scope.Benchmark)
-@BenchmarkMode(org.openjdk.jmh.annotations.Mode.AverageTime)
+@BenchmarkMode(org.openjdk.jmh.annotations.Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 4, time = 2)
-@Measurement(iterations = 5, time = 2)
+@Warmup(iterations = 8, time = 1)
+@Measurement(iterations = 5, time = 1)
 @Fork(1)
 public class EvaluationBenchmark {
 
@@ -36,6 +45,11 @@ public class EvaluationBenchmark {
     public String demo = "";
 
     private Build build = Build.empty("");
+    private Build moved = Build.empty("");
+    private boolean there;
+    private final Evaluator evaluator = new Evaluator();
+    private FitResult fit = FitEngine.evaluate(Build.empty(""));
+    private PowerResult power = PowerEngine.evaluate(Build.empty(""));
     private Network network = network(Library.demo("cave-survey").orElseThrow());
 
     /** Called by the harness. */
@@ -50,12 +64,36 @@ public class EvaluationBenchmark {
     public void read() {
         build = Library.demo(demo).orElseThrow();
         network = network(build);
+        fit = FitEngine.evaluate(build);
+        power = PowerEngine.evaluate(build);
+        Part part = build.part(fit.placed().getFirst().id()).orElseThrow();
+        Vec at = build.placement(part.id()).orElseThrow().at();
+        moved = Edits.move(part, at.plus(new Vec(0.5, 0, 0))).change().apply(build);
     }
 
     /** Everything: engines, ranges, verdicts, findings. */
     @Benchmark
     public Evaluation wholeEvaluation() {
         return Evaluator.evaluate(build);
+    }
+
+    /** After an edit that only moves a part: there and back, half a millimetre. */
+    @Benchmark
+    public Evaluation moveOnly() {
+        there = !there;
+        return evaluator.judge(there ? moved : build);
+    }
+
+    /** The power chain with the range of its run time. */
+    @Benchmark
+    public PowerResult powerWithRange() {
+        return PowerEngine.evaluate(build);
+    }
+
+    /** Temperatures with the range of the least margin. */
+    @Benchmark
+    public HeatResult heatWithRange() {
+        return HeatEngine.evaluate(build, fit, power);
     }
 
     /** One operating point, read off rung by rung. */

@@ -23,16 +23,16 @@ public record Hinge(
         @Label(value = "base", needed = true) String baseShell,
         @Label(value = "lid", needed = true) String lidShell,
 
-        @Label(value = "axis in the base, from the front", in = Quantity.LENGTH)
+        @Label(value = "base axis, from its front", in = Quantity.LENGTH)
         double axisYMm,
 
-        @Label(value = "axis in the base, from below", in = Quantity.LENGTH)
+        @Label(value = "base axis, from below", in = Quantity.LENGTH)
         double axisZMm,
 
-        @Label(value = "axis in the lid, from its hinge side", in = Quantity.LENGTH)
+        @Label(value = "lid axis, from its hinge", in = Quantity.LENGTH)
         double lidAxisYMm,
 
-        @Label(value = "axis in the lid, from its outside", in = Quantity.LENGTH)
+        @Label(value = "lid axis, from its floor", in = Quantity.LENGTH)
         double lidAxisZMm,
 
         @Label(value = "opens to", in = Quantity.ANGLE, absent = 135)

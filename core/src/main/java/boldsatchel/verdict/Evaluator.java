@@ -34,6 +34,9 @@ public final class Evaluator {
         private static List<Judge<?>> load() {
             List<Judge<?>> all = new ArrayList<>();
             ServiceLoader.load(Judge.class).forEach(all::add);
+            if (all.isEmpty()) {
+                throw new IllegalStateException("no engine is listed: the program must run on the module path");
+            }
             return all;
         }
     }

@@ -78,6 +78,7 @@ final class Shots {
                     "Pack",
                     false,
                     a -> a.desk().session().selection().set("ball")),
+            new Shot("case.png", "orchard-ledger", "Pack", false, a -> press(a, "#case-figures")),
             new Shot("pack-core.png", "harbour-watch", "Pack", false, a -> press(a, "#core-sample")),
             new Shot(
                     "pack-dark.png",

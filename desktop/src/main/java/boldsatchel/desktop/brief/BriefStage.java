@@ -57,7 +57,8 @@ public final class BriefStage implements WorkStage {
         columns.getStyleClass().add("stage");
         limits = new RecordForm("limit", Brief.Limits.class, (what, f) -> change(
                         "change the limit “" + what + "”", b -> b.withLimits((Brief.Limits) f.apply(b.limits()))))
-                .beside(this::fed);
+                .beside(this::fed)
+                .in(brief().currency());
         surroundings = new RecordForm("where", Brief.Surroundings.class, (what, f) -> change(
                 "change where it is used: " + what,
                 b -> b.withSurroundings((Brief.Surroundings) f.apply(b.surroundings()))));
@@ -81,8 +82,8 @@ public final class BriefStage implements WorkStage {
                 surroundings,
                 Ui.label("Notes", "section"),
                 notes);
-        left.setMinWidth(380);
-        left.setPrefWidth(390);
+        left.setMinWidth(356);
+        left.setPrefWidth(360);
         HBox.setHgrow(profiles, Priority.ALWAYS);
         columns.getChildren().setAll(left, profiles);
         desk.keepShowing(columns, this::show);

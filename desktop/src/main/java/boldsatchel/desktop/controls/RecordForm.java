@@ -3,6 +3,7 @@ package boldsatchel.desktop.controls;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Form.Field;
+import boldsatchel.quantity.Quantity;
 import java.lang.reflect.Method;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -22,6 +23,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /**
@@ -46,6 +48,7 @@ public final class RecordForm extends VBox {
     private final String id;
     private final Class<?> type;
     private final Changed changed;
+    private String currency = "";
     private Predicate<Field> fields = f -> true;
     private Function<Field, Optional<Node>> beside = f -> Optional.empty();
     private Optional<Object> shown = Optional.empty();
@@ -69,6 +72,12 @@ public final class RecordForm extends VBox {
     /** Shows only some of the fields. */
     public RecordForm only(Predicate<Field> which) {
         fields = which;
+        return this;
+    }
+
+    /** What money is written in. */
+    public RecordForm in(String money) {
+        currency = money;
         return this;
     }
 
@@ -149,14 +158,21 @@ public final class RecordForm extends VBox {
         return field.optional() ? Optional.of(value) : value;
     }
 
-    private void labelled(Field field, Node control) {
-        Label name = Ui.label(field.label());
+    private void labelled(Field field, Region control) {
+        Label name = Ui.label(label(field), "row-name");
         name.setLabelFor(control);
-        name.setMinWidth(USE_PREF_SIZE);
+        name.setWrapText(true);
+        control.setMinWidth(USE_PREF_SIZE);
         HBox row = new HBox(8, name, Ui.spring(), control);
         row.setAlignment(javafx.geometry.Pos.TOP_LEFT);
         beside.apply(field).ifPresent(row.getChildren()::add);
         getChildren().add(row);
+    }
+
+    private String label(Field field) {
+        return field.quantity() == Quantity.MONEY && !currency.isEmpty()
+                ? field.label() + ", " + currency
+                : field.label();
     }
 
     /** Something that may be said and is not. */
@@ -184,7 +200,7 @@ public final class RecordForm extends VBox {
     private void figure(Field field) {
         FigureField control = new FigureField(
                 id(field),
-                field.label(),
+                label(field),
                 field.quantity(),
                 f -> change(field, v -> wrapped(field, f.apply((Figure) inside(v)))));
         updates.add(r -> control.show((Figure) inside(field.get(r))));
@@ -196,7 +212,7 @@ public final class RecordForm extends VBox {
         UnitField control = field.optional()
                 ? UnitField.optional(id(field), field.quantity(), v -> change(field, x -> v))
                 : UnitField.required(id(field), field.quantity(), v -> change(field, x -> v));
-        control.wide(8);
+        control.wide(7);
         updates.add(r -> {
             if (field.get(r) instanceof Optional<?> o) {
                 control.show(o.map(n -> (Double) n));
@@ -214,7 +230,7 @@ public final class RecordForm extends VBox {
                     }
                     return (int) Math.round(v);
                 }))
-                .wide(8);
+                .wide(7);
         updates.add(r -> control.show((Integer) field.get(r)));
         labelled(field, control);
     }

@@ -72,7 +72,8 @@ final class PartDetails extends VBox {
         drawing.setPrefHeight(130);
         drawing.setMaxHeight(150);
         money = new RecordForm("part", Part.class, (what, f) -> change(what, p -> (Part) f.apply(p)))
-                .only(f -> MONEY.contains(f.name()));
+                .only(f -> MONEY.contains(f.name()))
+                .in(desk.session().shown().brief().currency());
         name = new RecordForm("part", Part.class, (what, f) -> change(what, p -> (Part) f.apply(p)))
                 .only(f -> NAME.contains(f.name()));
         body = new RecordForm("body", Body.class, (what, f) -> change(

@@ -40,6 +40,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Plan and front section of the case, to scale; parts are dragged, nudged with the arrow keys, or put by typed position. */
@@ -83,6 +84,8 @@ public final class PackStage implements WorkStage {
         content.getStyleClass().add("stage");
         shells.setOnAction(e -> show());
         place.setId("place");
+        place.setMinWidth(Region.USE_PREF_SIZE);
+        shells.setPrefWidth(230);
         core.setId("core-sample");
         core.setOnAction(e -> show());
         lid.setId("lid-angle");
