@@ -1,20 +1,20 @@
 package boldsatchel.benchmarks;
 
-import boldsatchel.power.PowerResult;
-import boldsatchel.power.PowerEngine;
-import boldsatchel.heat.HeatResult;
-import boldsatchel.heat.HeatEngine;
-import boldsatchel.fit.FitResult;
-import boldsatchel.fit.FitEngine;
 import boldsatchel.edit.Edits;
-import boldsatchel.machine.Part;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Vec;
+import boldsatchel.heat.HeatEngine;
+import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.PowerEngine;
+import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
@@ -56,7 +56,8 @@ public class EvaluationBenchmark {
     public EvaluationBenchmark() {}
 
     private static Network network(Build build) {
-        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL).orElseThrow();
+        return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
+                .orElseThrow();
     }
 
     /** Reads the demo. */

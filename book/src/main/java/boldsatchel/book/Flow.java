@@ -162,7 +162,7 @@ final class Flow {
     }
 
     static List<String> wrap(String text, double size, boolean bold, double width) {
-        Face face = bold ? Face.BOLD : Face.REGULAR;
+        Typeface face = bold ? Typeface.BOLD : Typeface.REGULAR;
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : text.split(" ")) {

@@ -3,8 +3,6 @@ package boldsatchel.book;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
-import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
-import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -16,6 +14,8 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 
 /** Writes drawings as the pages of a PDF, true to scale, with the face embedded so that text can be found and copied. */
@@ -29,8 +29,8 @@ final class PdfWriter {
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle(title);
-            PDFont regular = font(document, Face.REGULAR);
-            PDFont bold = font(document, Face.BOLD);
+            PDFont regular = font(document, Typeface.REGULAR);
+            PDFont bold = font(document, Typeface.BOLD);
             for (Drawing drawing : pages) {
                 PDPage page = new PDPage(new PDRectangle(pt(drawing.widthMm()), pt(drawing.heightMm())));
                 document.addPage(page);
@@ -47,7 +47,7 @@ final class PdfWriter {
         }
     }
 
-    private static PDFont font(PDDocument document, Face face) throws IOException {
+    private static PDFont font(PDDocument document, Typeface face) throws IOException {
         try (InputStream in = face.open()) {
             return PDType0Font.load(document, in);
         }
@@ -107,7 +107,7 @@ final class PdfWriter {
             PDExtendedGraphicsState state = new PDExtendedGraphicsState();
             state.setNonStrokingAlphaConstant(1f);
             content.setGraphicsStateParameters(state);
-            Face face = text.bold() ? Face.BOLD : Face.REGULAR;
+            Typeface face = text.bold() ? Typeface.BOLD : Typeface.REGULAR;
             String words = face.fit(text.text(), text.sizeMm(), text.roomMm());
             double width = face.width(words, text.sizeMm());
             double x = switch (text.align()) {

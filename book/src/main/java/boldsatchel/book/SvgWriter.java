@@ -75,7 +75,8 @@ public final class SvgWriter {
                         });
                 out.writeAttribute("fill", t.ink().light());
                 subject(out, t.subject());
-                out.writeCharacters((t.bold() ? Face.BOLD : Face.REGULAR).fit(t.text(), t.sizeMm(), t.roomMm()));
+                out.writeCharacters(
+                        (t.bold() ? Typeface.BOLD : Typeface.REGULAR).fit(t.text(), t.sizeMm(), t.roomMm()));
                 out.writeEndElement();
             }
         }

@@ -165,16 +165,16 @@ public class BookTest {
         assertThat(String.join(" ", lines)).isEqualTo(text);
         assertThat(lines)
                 .hasSizeGreaterThan(2)
-                .allSatisfy(l -> assertThat(Face.REGULAR.width(l, 3)).isLessThanOrEqualTo(40));
+                .allSatisfy(l -> assertThat(Typeface.REGULAR.width(l, 3)).isLessThanOrEqualTo(40));
     }
 
     @Test
     public void fittingCutsWithAnEllipsisAndNeverGoesBeyondTheRoom() {
-        assertThat(Face.BOLD.fit("short", 3, 40)).isEqualTo("short");
-        String cut = Face.REGULAR.fit("a very long name of a part", 3, 20);
+        assertThat(Typeface.BOLD.fit("short", 3, 40)).isEqualTo("short");
+        String cut = Typeface.REGULAR.fit("a very long name of a part", 3, 20);
         assertThat(cut).endsWith("…");
-        assertThat(Face.REGULAR.width(cut, 3)).isLessThanOrEqualTo(20);
-        assertThat(Face.REGULAR.fit("abc", 3, 1)).isEmpty();
+        assertThat(Typeface.REGULAR.width(cut, 3)).isLessThanOrEqualTo(20);
+        assertThat(Typeface.REGULAR.fit("abc", 3, 1)).isEmpty();
     }
 
     @Test

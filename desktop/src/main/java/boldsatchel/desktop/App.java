@@ -1,8 +1,8 @@
 package boldsatchel.desktop;
 
+import boldsatchel.book.Typeface;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
-import boldsatchel.book.Face;
 import boldsatchel.desktop.document.Recovery;
 import boldsatchel.desktop.frame.Frame;
 import boldsatchel.format.BuildFormat;
@@ -51,7 +51,7 @@ public final class App {
     }
 
     private static void loadFaces() {
-        for (Face face : Face.values()) {
+        for (Typeface face : Typeface.values()) {
             try (InputStream in = face.open()) {
                 Font.loadFont(in, 13);
             } catch (IOException e) {
@@ -71,8 +71,8 @@ public final class App {
         stage.setMinWidth(1180);
         stage.setMinHeight(720);
         session.standing()
-                .subscribe(standing -> stage.setTitle(
-                        (standing.changed() ? "• " : "") + standing.name() + " – Bold Satchel"));
+                .subscribe(standing ->
+                        stage.setTitle((standing.changed() ? "• " : "") + standing.name() + " – Bold Satchel"));
         stage.setOnCloseRequest(e -> {
             if (!session.isChanged()) {
                 Recovery.forget();

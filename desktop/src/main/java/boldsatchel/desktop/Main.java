@@ -1,12 +1,12 @@
 package boldsatchel.desktop;
 
-import boldsatchel.desktop.desk.Session;
 import boldsatchel.book.Book;
-import boldsatchel.machine.Build;
+import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.AppFolders;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.machine.Build;
 import boldsatchel.report.Report;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;

@@ -1,7 +1,7 @@
 package boldsatchel.desktop;
 
-import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.desk.Session;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.plan.Supplies;
@@ -165,7 +165,8 @@ final class Shots {
             Platform.exit();
             return;
         }
-        App app = new App(new BuildFormat.Document(Library.demo(shot.demo()).orElseThrow(), Extras.NONE), Session.Origin.DEMO);
+        App app = new App(
+                new BuildFormat.Document(Library.demo(shot.demo()).orElseThrow(), Extras.NONE), Session.Origin.DEMO);
         app.desk().dark().set(shot.dark());
         app.frame().open(shot.stage());
         app.show(stage);

@@ -49,10 +49,10 @@ public class ArchitectureTest {
             "boldsatchel.desktop");
 
     private static final List<String> CORE = ROOMS.subList(0, ROOMS.indexOf("boldsatchel.book"));
-    private static final List<String> ENGINES =
-            List.of("boldsatchel.power", "boldsatchel.fit", "boldsatchel.balance", "boldsatchel.heat", "boldsatchel.cost");
-    private static final List<String> STAGES = ROOMS.subList(
-            ROOMS.indexOf("boldsatchel.desktop.brief"), ROOMS.indexOf("boldsatchel.desktop.frame"));
+    private static final List<String> ENGINES = List.of(
+            "boldsatchel.power", "boldsatchel.fit", "boldsatchel.balance", "boldsatchel.heat", "boldsatchel.cost");
+    private static final List<String> STAGES =
+            ROOMS.subList(ROOMS.indexOf("boldsatchel.desktop.brief"), ROOMS.indexOf("boldsatchel.desktop.frame"));
 
     private final JavaClasses classes = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
@@ -64,7 +64,8 @@ public class ArchitectureTest {
 
     @Test
     public void everyRoomIsOnTheList() {
-        assertThat(classes.stream().map(JavaClass::getPackageName).distinct()).containsExactlyInAnyOrderElementsOf(ROOMS);
+        assertThat(classes.stream().map(JavaClass::getPackageName).distinct())
+                .containsExactlyInAnyOrderElementsOf(ROOMS);
     }
 
     @DataProvider
@@ -132,7 +133,11 @@ public class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage(
-                        "boldsatchel.verdict", "boldsatchel.edit", "boldsatchel.judge", "boldsatchel.format", "boldsatchel.drawing")
+                        "boldsatchel.verdict",
+                        "boldsatchel.edit",
+                        "boldsatchel.judge",
+                        "boldsatchel.format",
+                        "boldsatchel.drawing")
                 .check(classes);
     }
 
@@ -144,7 +149,8 @@ public class ArchitectureTest {
                     .resideInAPackage(stage)
                     .should()
                     .dependOnClassesThat()
-                    .resideInAnyPackage(STAGES.stream().filter(s -> !s.equals(stage)).toArray(String[]::new))
+                    .resideInAnyPackage(
+                            STAGES.stream().filter(s -> !s.equals(stage)).toArray(String[]::new))
                     .check(classes);
         }
     }

@@ -50,7 +50,8 @@ public class MainTest {
     public void aSoundBuildExitsZero() throws IOException {
         Path file = Files.createTempFile("sound", ".satchel.json");
         Files.writeString(
-                file, BuildFormat.write(new BuildFormat.Document(boldsatchel.machine.Build.empty("sound"), Extras.NONE)));
+                file,
+                BuildFormat.write(new BuildFormat.Document(boldsatchel.machine.Build.empty("sound"), Extras.NONE)));
         assertThat(run("check", file.toString()).code()).isZero();
         Files.delete(file);
     }

@@ -60,7 +60,8 @@ public class PluggedEngineTest {
         String given = System.getProperty("jdk.module.path", "");
         String classes = System.getProperty("java.class.path", "");
         String desktop = Path.of("target", "classes").toAbsolutePath().toString();
-        return Stream.of((desktop + File.pathSeparator + given + File.pathSeparator + classes).split(File.pathSeparator))
+        return Stream.of(
+                        (desktop + File.pathSeparator + given + File.pathSeparator + classes).split(File.pathSeparator))
                 .filter(p -> !p.isBlank() && !p.contains("test-classes") && !p.contains("surefire"))
                 .distinct()
                 .collect(Collectors.joining(File.pathSeparator));
@@ -73,7 +74,8 @@ public class PluggedEngineTest {
         Path engine = Files.writeString(folder.resolve("throwaway/Scent.java"), ENGINE);
         Path out = folder.resolve("classes");
         String said = run(
-                "javac", List.of("-d", out.toString(), "--module-path", modulePath(), module.toString(), engine.toString()));
+                "javac",
+                List.of("-d", out.toString(), "--module-path", modulePath(), module.toString(), engine.toString()));
         assertThat(said).as("the throw-away engine compiles").isEmpty();
         return out;
     }
@@ -117,7 +119,9 @@ public class PluggedEngineTest {
     public void aModuleThatBringsAnEngineIsHeardInTheReport() throws Exception {
         JsonNode without = check(modulePath());
         JsonNode with = check(compiled() + File.pathSeparator + modulePath());
-        assertThat(texts(without.path("verdicts"), "id")).doesNotContain("smells").hasSize(6);
+        assertThat(texts(without.path("verdicts"), "id"))
+                .doesNotContain("smells")
+                .hasSize(6);
         assertThat(texts(with.path("verdicts"), "id")).first().isEqualTo("smells");
         assertThat(texts(with.path("verdicts"), "id")).containsAll(texts(without.path("verdicts"), "id"));
         assertThat(with.path("verdicts").get(0).path("value").asInt()).isEqualTo(13);

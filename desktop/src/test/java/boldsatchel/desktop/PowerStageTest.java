@@ -1,16 +1,16 @@
 package boldsatchel.desktop;
 
-import boldsatchel.power.PowerResult;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.drawing.Mark;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Rung;
-import boldsatchel.desktop.controls.DrawingView;
-import boldsatchel.drawing.Mark;
 import boldsatchel.plan.Supplies;
+import boldsatchel.power.PowerResult;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
 import java.util.Optional;
@@ -182,7 +182,8 @@ public class PowerStageTest extends WindowHarness {
         DrawingView ladder = robot.lookup("#ladder").query();
         Slider level = robot.lookup("#level").query();
         var half = ladder.drawing();
-        double end = evaluation().of(PowerResult.class).chains().getFirst().run().hours();
+        double end =
+                evaluation().of(PowerResult.class).chains().getFirst().run().hours();
         drag(onScreen("#discharge", 20, 20), onScreen("#discharge", 150, 20));
         var late = ladder.drawing();
         assertThat(late).isNotEqualTo(half);

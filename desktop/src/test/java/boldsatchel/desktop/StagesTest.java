@@ -1,24 +1,22 @@
 package boldsatchel.desktop;
 
-import boldsatchel.machine.Shell;
-import boldsatchel.machine.Material;
-import boldsatchel.machine.Facet;
-import javafx.scene.control.TextArea;
-import javafx.scene.control.Button;
-import boldsatchel.cost.CostResult;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.cost.CostResult;
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.edit.Edits;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.desktop.controls.DrawingView;
-import boldsatchel.edit.Edits;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.quantity.Basis;
 import boldsatchel.shelf.Library;
@@ -28,6 +26,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
@@ -35,6 +34,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TableView;
+import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
 
@@ -169,9 +169,11 @@ public class StagesTest extends WindowHarness {
                 .isEqualTo(Basis.MEASURED);
         assertThat(build().part("battery").orElseThrow().body().widthMm().plusMinus())
                 .isCloseTo(1.52, within(1e-9));
-        double before = session().evaluation().get().of(CostResult.class).toSpend().nominal();
+        double before =
+                session().evaluation().get().of(CostResult.class).toSpend().nominal();
         choose("#part-standing", Part.Standing.SALVAGED);
-        assertThat(session().evaluation().get().of(CostResult.class).toSpend().nominal()).isCloseTo(before - 74, within(1e-6));
+        assertThat(session().evaluation().get().of(CostResult.class).toSpend().nominal())
+                .isCloseTo(before - 74, within(1e-6));
     }
 
     @Test

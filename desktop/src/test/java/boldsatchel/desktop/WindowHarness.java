@@ -1,12 +1,12 @@
 package boldsatchel.desktop;
 
+import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.Session;
-import boldsatchel.machine.Build;
-import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.document.Recovery;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.machine.Build;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;

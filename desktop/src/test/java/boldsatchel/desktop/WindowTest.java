@@ -1,22 +1,19 @@
 package boldsatchel.desktop;
 
-import java.util.Optional;
-import boldsatchel.quantity.Form;
-import boldsatchel.machine.Brief;
-import javafx.scene.control.Button;
-import javafx.scene.control.ScrollPane;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Part;
-import boldsatchel.machine.Rung;
-import boldsatchel.geometry.Vec;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.quantity.Form;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
@@ -24,13 +21,16 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -370,8 +370,12 @@ public class WindowTest extends WindowHarness {
                             && !button.getText().isEmpty()
                             && !isScrolled(node)) {
                         Bounds b = onFx(() -> node.localToScene(node.getBoundsInLocal()));
-                        assertThat(b.getMaxX()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(least[0] + 0.5);
-                        assertThat(b.getMaxY()).as(stage + ": " + button.getText()).isLessThanOrEqualTo(least[1] + 0.5);
+                        assertThat(b.getMaxX())
+                                .as(stage + ": " + button.getText())
+                                .isLessThanOrEqualTo(least[0] + 0.5);
+                        assertThat(b.getMaxY())
+                                .as(stage + ": " + button.getText())
+                                .isLessThanOrEqualTo(least[1] + 0.5);
                     }
                 }
             }
@@ -440,9 +444,12 @@ public class WindowTest extends WindowHarness {
         for (int i = 0; i < 5; i++) {
             double wanted = 4 + i;
             onFx(() -> {
-                session().does(Edits.brief("limit", b -> b.withLimits(Form.of(Brief.Limits.class)
-                                .field("hours")
-                                .with(b.limits(), Optional.of(wanted)))));
+                session()
+                        .does(Edits.brief(
+                                "limit",
+                                b -> b.withLimits(Form.of(Brief.Limits.class)
+                                        .field("hours")
+                                        .with(b.limits(), Optional.of(wanted)))));
                 return 0;
             });
         }
@@ -456,7 +463,9 @@ public class WindowTest extends WindowHarness {
         open("power");
         robot.clickOn("#compare-supplies");
         WaitForAsyncUtils.waitFor(
-                20, TimeUnit.SECONDS, () -> robot.lookup("#take-bank").tryQuery().isPresent());
+                20,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#take-bank").tryQuery().isPresent());
         onFx(() -> {
             session().does(Edits.rename("Meanwhile"));
             robot.lookup("#take-bank").<Button>query().fire();

@@ -1,9 +1,9 @@
 package boldsatchel.desktop.book;
 
 import boldsatchel.book.Book;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.verdict.Evaluation;

@@ -1,35 +1,33 @@
 package boldsatchel.desktop.brief;
 
-import javafx.scene.control.Label;
-import java.util.function.Supplier;
-import java.util.function.Consumer;
-import java.util.Map;
-import boldsatchel.quantity.Form;
 import boldsatchel.desktop.controls.RecordForm;
-import boldsatchel.power.PowerResult;
-import boldsatchel.machine.Brief;
-import boldsatchel.machine.Mode;
-import boldsatchel.machine.UseProfile;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.edit.Edits;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.power.PowerResult;
+import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
@@ -55,13 +53,20 @@ public final class BriefStage implements WorkStage {
     public BriefStage(Desk desk) {
         this.desk = desk;
         columns.getStyleClass().add("stage");
-        limits = new RecordForm("limit", Brief.Limits.class, (what, f) -> change(
-                        "change the limit “" + what + "”", b -> b.withLimits((Brief.Limits) f.apply(b.limits()))))
+        limits = new RecordForm(
+                        "limit",
+                        Brief.Limits.class,
+                        (what, f) -> change(
+                                "change the limit “" + what + "”",
+                                b -> b.withLimits((Brief.Limits) f.apply(b.limits()))))
                 .beside(this::fed)
                 .in(brief().currency());
-        surroundings = new RecordForm("where", Brief.Surroundings.class, (what, f) -> change(
-                "change where it is used: " + what,
-                b -> b.withSurroundings((Brief.Surroundings) f.apply(b.surroundings()))));
+        surroundings = new RecordForm(
+                "where",
+                Brief.Surroundings.class,
+                (what, f) -> change(
+                        "change where it is used: " + what,
+                        b -> b.withSurroundings((Brief.Surroundings) f.apply(b.surroundings()))));
         purpose = area(
                 "purpose",
                 "Must run this one old program; must last a shift outdoors …",

@@ -1,7 +1,7 @@
 package boldsatchel.desktop.controls;
 
-import boldsatchel.book.Face;
 import boldsatchel.book.Marks;
+import boldsatchel.book.Typeface;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
@@ -234,7 +234,7 @@ public final class DrawingView extends Region {
         node.setFont(Font.font("B612", text.bold() ? FontWeight.BOLD : FontWeight.NORMAL, size));
         node.setFill(color(text.ink(), 1));
         node.setTextOrigin(VPos.BASELINE);
-        node.setText(Face.fit(text.text(), text.roomMm() * scale, words -> widthOf(node, words)));
+        node.setText(Typeface.fit(text.text(), text.roomMm() * scale, words -> widthOf(node, words)));
         double width = node.getLayoutBounds().getWidth();
         double shift = switch (text.align()) {
             case LEFT -> 0;

@@ -7,10 +7,10 @@ import boldsatchel.quantity.Quantity;
 import java.lang.reflect.Method;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.Set;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -177,10 +177,16 @@ public final class RecordForm extends VBox {
 
     /** Something that may be said and is not. */
     private Node unsaid(Field field) {
-        Button say = Ui.button(id(field) + "-say", "Say it", "Say what is known of " + field.label(), () -> change(
-                field, v -> Optional.of(field.kind() == Form.Kind.FIGURE
-                        ? Figure.guess(1)
-                        : Form.of(field.holds()).absent())));
+        Button say = Ui.button(
+                id(field) + "-say",
+                "Say it",
+                "Say what is known of " + field.label(),
+                () -> change(
+                        field,
+                        v -> Optional.of(
+                                field.kind() == Form.Kind.FIGURE
+                                        ? Figure.guess(1)
+                                        : Form.of(field.holds()).absent())));
         say.getStyleClass().add("small");
         HBox row = new HBox(8, Ui.label(field.label()), Ui.spring(), Ui.label("not said", "soft"), say);
         row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
@@ -190,8 +196,10 @@ public final class RecordForm extends VBox {
     private void forgettable(Field field) {
         if (field.optional()) {
             Button forget = Ui.button(
-                    id(field) + "-forget", "Leave it unsaid", "Nothing is known of " + field.label(), () -> change(
-                            field, v -> Optional.empty()));
+                    id(field) + "-forget",
+                    "Leave it unsaid",
+                    "Nothing is known of " + field.label(),
+                    () -> change(field, v -> Optional.empty()));
             forget.getStyleClass().add("small");
             getChildren().add(forget);
         }
@@ -224,12 +232,15 @@ public final class RecordForm extends VBox {
     }
 
     private void whole(Field field) {
-        UnitField control = UnitField.required(id(field), field.quantity(), v -> change(field, x -> {
-                    if (v != Math.rint(v) || Math.abs(v) > Integer.MAX_VALUE) {
-                        throw new IllegalArgumentException(field.label() + " is a whole number");
-                    }
-                    return (int) Math.round(v);
-                }))
+        UnitField control = UnitField.required(
+                        id(field),
+                        field.quantity(),
+                        v -> change(field, x -> {
+                            if (v != Math.rint(v) || Math.abs(v) > Integer.MAX_VALUE) {
+                                throw new IllegalArgumentException(field.label() + " is a whole number");
+                            }
+                            return (int) Math.round(v);
+                        }))
                 .wide(7);
         updates.add(r -> control.show((Integer) field.get(r)));
         labelled(field, control);
@@ -304,8 +315,11 @@ public final class RecordForm extends VBox {
 
     private void group(Field field) {
         RecordForm inner = new RecordForm(
-                id(field), field.holds(), (what, f) -> changed.accept(field.label() + ", " + what, r -> field.with(
-                        r, wrapped(field, f.apply(inside(field.get(r)))))));
+                id(field),
+                field.holds(),
+                (what, f) -> changed.accept(
+                        field.label() + ", " + what,
+                        r -> field.with(r, wrapped(field, f.apply(inside(field.get(r)))))));
         inner.getStyleClass().add("inner-form");
         updates.add(r -> inner.show(inside(field.get(r))));
         getChildren().addAll(Ui.label(field.label(), "group-name"), inner);
@@ -353,17 +367,24 @@ public final class RecordForm extends VBox {
     }
 
     private void element(Field field, int index) {
-        RecordForm inner = new RecordForm(id(field) + "-" + index, field.holds(), (what, f) -> changed.accept(
-                field.label() + ", " + what, r -> field.with(r, with((List<?>) field.get(r), index, f))));
+        RecordForm inner = new RecordForm(
+                id(field) + "-" + index,
+                field.holds(),
+                (what, f) -> changed.accept(
+                        field.label() + ", " + what, r -> field.with(r, with((List<?>) field.get(r), index, f))));
         inner.getStyleClass().add("inner-form");
         updates.add(r -> inner.show(((List<?>) field.get(r)).get(index)));
-        Button remove = Ui.button(id(field) + "-" + index + "-remove", "×", "Remove this one", () -> change(field, v -> {
-            List<Object> fewer = new ArrayList<>((List<?>) v);
-            if (index < fewer.size()) {
-                fewer.remove(index);
-            }
-            return fewer;
-        }));
+        Button remove = Ui.button(
+                id(field) + "-" + index + "-remove",
+                "×",
+                "Remove this one",
+                () -> change(field, v -> {
+                    List<Object> fewer = new ArrayList<>((List<?>) v);
+                    if (index < fewer.size()) {
+                        fewer.remove(index);
+                    }
+                    return fewer;
+                }));
         remove.getStyleClass().add("small");
         HBox row = new HBox(4, inner, remove);
         HBox.setHgrow(inner, Priority.ALWAYS);

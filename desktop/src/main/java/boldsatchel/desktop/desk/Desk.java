@@ -1,11 +1,11 @@
 package boldsatchel.desktop.desk;
 
-import boldsatchel.verdict.Evaluation;
-import java.util.function.Consumer;
-import java.util.function.Function;
 import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Verdict;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;

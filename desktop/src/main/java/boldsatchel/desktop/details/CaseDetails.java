@@ -25,12 +25,20 @@ final class CaseDetails extends VBox {
         super(8);
         this.desk = desk;
         this.shellId = shell.id();
-        shellForm = new RecordForm("shell", Shell.class, (what, f) -> change(
-                what + " of " + shell.name(),
-                c -> c.shell(shellId).map(s -> c.withShell((Shell) f.apply(s))).orElse(c)));
+        shellForm = new RecordForm(
+                "shell",
+                Shell.class,
+                (what, f) -> change(
+                        what + " of " + shell.name(),
+                        c -> c.shell(shellId)
+                                .map(s -> c.withShell((Shell) f.apply(s)))
+                                .orElse(c)));
         shellForm.only(f -> !f.needed());
-        hingeForm = new RecordForm("hinge", Hinge.class, (what, f) -> change(
-                what + " of the hinge", c -> c.withHinge(c.hinge().map(h -> (Hinge) f.apply(h)))));
+        hingeForm = new RecordForm(
+                "hinge",
+                Hinge.class,
+                (what, f) -> change(
+                        what + " of the hinge", c -> c.withHinge(c.hinge().map(h -> (Hinge) f.apply(h)))));
         hingeForm.only(f -> !f.needed());
         sundries = new RecordForm("case", Casing.class, (what, f) -> change(what, c -> (Casing) f.apply(c)))
                 .only(f -> f.name().equals("sundriesG"));

@@ -55,8 +55,8 @@ final class PartDetails extends VBox {
     private final VBox sockets = new VBox(6);
     private final VBox abilities = new VBox(8);
     private final Map<Class<?>, RecordForm> forms = new HashMap<>();
-    private final ComboBox<Facet.Offer> asked = Ui.choice(
-            "asked", x -> Units.format(x.volts(), 1, "V") + ", " + Units.format(x.amps(), 2, "A"));
+    private final ComboBox<Facet.Offer> asked =
+            Ui.choice("asked", x -> Units.format(x.volts(), 1, "V") + ", " + Units.format(x.amps(), 2, "A"));
     private boolean choosing;
 
     PartDetails(Desk desk, Part part) {
@@ -76,8 +76,10 @@ final class PartDetails extends VBox {
                 .in(desk.session().shown().brief().currency());
         name = new RecordForm("part", Part.class, (what, f) -> change(what, p -> (Part) f.apply(p)))
                 .only(f -> NAME.contains(f.name()));
-        body = new RecordForm("body", Body.class, (what, f) -> change(
-                what, p -> p.withBody(Body.inProportion(p.body(), (Body) f.apply(p.body())))));
+        body = new RecordForm(
+                "body",
+                Body.class,
+                (what, f) -> change(what, p -> p.withBody(Body.inProportion(p.body(), (Body) f.apply(p.body())))));
         getChildren()
                 .addAll(
                         title,
@@ -149,13 +151,20 @@ final class PartDetails extends VBox {
         abilities.getChildren().clear();
         for (Facet facet : now.facets()) {
             Class<? extends Facet> kindOf = facet.getClass();
-            RecordForm form = new RecordForm(id(kindOf), kindOf, (what, f) -> change(what, p -> p.facet(kindOf)
-                    .map(old -> p.withFacet((Facet) f.apply(old)))
-                    .orElse(p)));
+            RecordForm form = new RecordForm(
+                    id(kindOf),
+                    kindOf,
+                    (what, f) -> change(
+                            what,
+                            p -> p.facet(kindOf)
+                                    .map(old -> p.withFacet((Facet) f.apply(old)))
+                                    .orElse(p)));
             forms.put(kindOf, form);
             Button remove = Ui.button(
-                    "remove-" + id(kindOf), "×", "It does not do this", () -> change(
-                            "what it does", p -> p.without(kindOf)));
+                    "remove-" + id(kindOf),
+                    "×",
+                    "It does not do this",
+                    () -> change("what it does", p -> p.without(kindOf)));
             remove.getStyleClass().add("small");
             HBox head = new HBox(8, Ui.label(Form.of(kindOf).label(), "section"), Ui.spring(), remove);
             abilities.getChildren().addAll(head, form);
@@ -188,7 +197,8 @@ final class PartDetails extends VBox {
         kinds().filter(k -> now.facet(k).isEmpty()).forEach(k -> {
             MenuItem item = new MenuItem(Form.of(k).label());
             item.setId("add-" + id(k));
-            item.setOnAction(e -> change("what it does", p -> p.withFacet(k.cast(Form.of(k).absent()))));
+            item.setOnAction(e ->
+                    change("what it does", p -> p.withFacet(k.cast(Form.of(k).absent()))));
             add.getItems().add(item);
         });
         return add;

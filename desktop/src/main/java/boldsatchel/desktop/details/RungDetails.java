@@ -35,8 +35,11 @@ final class RungDetails extends VBox {
         super(8);
         this.desk = desk;
         this.rung = rung;
-        form = new RecordForm("rung", rung.stage().getClass(), (what, f) -> desk.session()
-                        .does(ChainEdits.change(what, this.rung.id(), s -> (Rung.Stage) f.apply(s))))
+        form = new RecordForm(
+                        "rung",
+                        rung.stage().getClass(),
+                        (what, f) -> desk.session()
+                                .does(ChainEdits.change(what, this.rung.id(), s -> (Rung.Stage) f.apply(s))))
                 .only(f -> !f.needed()
                         && !f.name().equals("awg")
                         && !f.name().equals("finish")
@@ -46,7 +49,8 @@ final class RungDetails extends VBox {
     }
 
     boolean isOf(Rung other) {
-        return rung.id().equals(other.id()) && rung.stage().getClass() == other.stage().getClass();
+        return rung.id().equals(other.id())
+                && rung.stage().getClass() == other.stage().getClass();
     }
 
     /** Shows the rung as it is now. */
@@ -114,10 +118,20 @@ final class RungDetails extends VBox {
         });
         Ui.row(special, "gauge", new VBox(gauge, wrong));
         Rung.Finish finish = wire.finish().orElse(Rung.Finish.USUAL);
-        Ui.row(special, "plus", colour("wire-plus", finish.plus(), c -> finish(
-                wire, new Rung.Finish(c, finish.minus(), finish.sleeved()))));
-        Ui.row(special, "minus", colour("wire-minus", finish.minus(), c -> finish(
-                wire, new Rung.Finish(finish.plus(), c, finish.sleeved()))));
+        Ui.row(
+                special,
+                "plus",
+                colour(
+                        "wire-plus",
+                        finish.plus(),
+                        c -> finish(wire, new Rung.Finish(c, finish.minus(), finish.sleeved()))));
+        Ui.row(
+                special,
+                "minus",
+                colour(
+                        "wire-minus",
+                        finish.minus(),
+                        c -> finish(wire, new Rung.Finish(finish.plus(), c, finish.sleeved()))));
         CheckBox sleeved = new CheckBox("joints sleeved and held");
         sleeved.setId("wire-sleeved");
         sleeved.setSelected(finish.sleeved());

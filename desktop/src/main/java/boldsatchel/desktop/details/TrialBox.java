@@ -1,9 +1,9 @@
 package boldsatchel.desktop.details;
 
-import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.StateMark;
-import boldsatchel.edit.Edit;
+import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Latest;
+import boldsatchel.edit.Edit;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;

@@ -1,9 +1,9 @@
 package boldsatchel.desktop.document;
 
-import boldsatchel.machine.Build;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.format.FormatException;
+import boldsatchel.machine.Build;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

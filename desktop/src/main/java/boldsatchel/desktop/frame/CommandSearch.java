@@ -1,7 +1,7 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Commands;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;

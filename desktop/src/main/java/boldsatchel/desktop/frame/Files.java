@@ -1,13 +1,13 @@
 package boldsatchel.desktop.frame;
 
 import boldsatchel.book.Book;
-import boldsatchel.machine.Build;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
-import boldsatchel.verdict.Evaluator;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.machine.Build;
+import boldsatchel.verdict.Evaluator;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Map;
@@ -44,16 +44,14 @@ public final class Files {
     void fresh(Runnable then) {
         unlessUnsaved(() -> {
             desk.session()
-                    .replaceBy(
-                            new BuildFormat.Document(Build.empty("New build"), Extras.NONE), Session.Origin.NEW);
+                    .replaceBy(new BuildFormat.Document(Build.empty("New build"), Extras.NONE), Session.Origin.NEW);
             then.run();
         });
     }
 
     /** Opens a demo. */
     void demo(Build demo) {
-        unlessUnsaved(() -> desk.session()
-                .replaceBy(new BuildFormat.Document(demo, Extras.NONE), Session.Origin.DEMO));
+        unlessUnsaved(() -> desk.session().replaceBy(new BuildFormat.Document(demo, Extras.NONE), Session.Origin.DEMO));
     }
 
     void choose(Window window) {

@@ -1,12 +1,12 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.desktop.desk.Commands;
-import boldsatchel.desktop.desk.WorkStage;
-import boldsatchel.desktop.desk.Desk;
-import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.book.BookStage;
 import boldsatchel.desktop.brief.BriefStage;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Commands;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Session;
+import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.desktop.document.Recovery;
 import boldsatchel.desktop.pack.PackStage;
 import boldsatchel.desktop.power.PowerStage;

@@ -1,14 +1,14 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.machine.Build;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.StateMark;
-import boldsatchel.desktop.details.TrialBox;
 import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.details.Details;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.details.Details;
+import boldsatchel.desktop.details.TrialBox;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.machine.Build;
 import boldsatchel.quantity.Spread;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;

@@ -1,9 +1,9 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.desktop.desk.WorkStage;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.verdict.State;
 import java.util.List;
 import java.util.function.Consumer;

@@ -1,11 +1,11 @@
 package boldsatchel.desktop.frame;
 
-import javafx.css.PseudoClass;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.verdict.Verdict;
 import java.util.Optional;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
@@ -27,9 +27,7 @@ final class VerdictStrip extends HBox {
     VerdictStrip(Desk desk) {
         this.desk = desk;
         getStyleClass().add("verdict-strip");
-        desk.session()
-                .pending()
-                .subscribe(late -> pseudoClassStateChanged(PENDING, late));
+        desk.session().pending().subscribe(late -> pseudoClassStateChanged(PENDING, late));
         desk.session()
                 .evaluation()
                 .subscribe(e -> getChildren()
@@ -42,8 +40,9 @@ final class VerdictStrip extends HBox {
     }
 
     private VBox card(Verdict v) {
-        String currency =
-                v.kind().equals(Verdict.Kind.COSTS) ? desk.session().shown().brief().currency() + " " : "";
+        String currency = v.kind().equals(Verdict.Kind.COSTS)
+                ? desk.session().shown().brief().currency() + " "
+                : "";
         HBox head = new HBox(
                 6,
                 StateMark.of(v.state(), 13),

@@ -1,24 +1,23 @@
 package boldsatchel.desktop.pack;
 
-import javafx.scene.control.Button;
-import boldsatchel.geometry.Orientation;
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.controls.UnitField;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.drawing.CoreSample;
+import boldsatchel.drawing.PackDrawings;
+import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Snap;
+import boldsatchel.fit.Stack;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
-import boldsatchel.geometry.Vec;
-import boldsatchel.desktop.desk.Desk;
-import boldsatchel.desktop.controls.DrawingView;
-import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.controls.UnitField;
-import boldsatchel.desktop.desk.WorkStage;
-import boldsatchel.drawing.CoreSample;
-import boldsatchel.drawing.PackDrawings;
-import boldsatchel.edit.Edits;
-import boldsatchel.fit.Snap;
-import boldsatchel.fit.Stack;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
@@ -29,6 +28,7 @@ import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -94,8 +94,10 @@ public final class PackStage implements WorkStage {
         lid.setOnMouseReleased(e -> desk.session().dropped());
         lidBox.setAlignment(Pos.CENTER_LEFT);
         Button figures = Ui.button(
-                "case-figures", "Case …", "Sizes, walls, vents and hinge of this tray", () -> shell().map(Shell::id)
-                        .ifPresent(desk.session().selection()::set));
+                "case-figures",
+                "Case …",
+                "Sizes, walls, vents and hinge of this tray",
+                () -> shell().map(Shell::id).ifPresent(desk.session().selection()::set));
         HBox top = new HBox(8, shells, figures, place, Ui.spring(), lidBox, core);
         top.setAlignment(Pos.CENTER_LEFT);
         position.getChildren()
@@ -176,7 +178,10 @@ public final class PackStage implements WorkStage {
         String current = shell().map(Shell::id).orElse("");
         shells.getItems().setAll(build.casing().shells());
         shells.setValue(build.shell(current)
-                .orElse(build.casing().shells().isEmpty() ? null : build.casing().shells().getFirst()));
+                .orElse(
+                        build.casing().shells().isEmpty()
+                                ? null
+                                : build.casing().shells().getFirst()));
         boolean cased = !build.casing().shells().isEmpty();
         for (Node node : List.of(plan, front, side)) {
             node.setVisible(cased);
@@ -201,7 +206,12 @@ public final class PackStage implements WorkStage {
                 core.isSelected()
                         ? CoreSample.of(
                                 evaluation.build(),
-                                Stack.at(evaluation.build(), evaluation.of(FitResult.class), shell.id(), probe.getX(), probe.getY()),
+                                Stack.at(
+                                        evaluation.build(),
+                                        evaluation.of(FitResult.class),
+                                        shell.id(),
+                                        probe.getX(),
+                                        probe.getY()),
                                 probe.getX(),
                                 probe.getY())
                         : PackDrawings.side(evaluation),
@@ -347,8 +357,7 @@ public final class PackStage implements WorkStage {
     }
 
     private void nudge(int axis, double by) {
-        part().ifPresent(p ->
-                desk.session().drags(Edits.move(p, at -> with(at, axis, at.along(axis) + by))));
+        part().ifPresent(p -> desk.session().drags(Edits.move(p, at -> with(at, axis, at.along(axis) + by))));
     }
 
     /** The next part of this shell, so that everything can be reached without a mouse. */

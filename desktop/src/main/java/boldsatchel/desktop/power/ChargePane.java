@@ -1,11 +1,11 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Part;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.drawing.RunDrawings;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.power.Charge;
 import boldsatchel.quantity.Units;
 import java.util.List;

@@ -1,8 +1,8 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.machine.Build;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.machine.Build;
 import boldsatchel.plan.Supplies;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;

@@ -1,11 +1,11 @@
 package boldsatchel.desktop.power;
 
+import boldsatchel.edit.ChainEdits;
+import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
-import boldsatchel.edit.ChainEdits;
-import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;

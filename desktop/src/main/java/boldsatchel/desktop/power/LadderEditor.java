@@ -1,18 +1,18 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Facet;
-import boldsatchel.machine.Family;
-import boldsatchel.machine.Rung;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.PowerDrawings;
 import boldsatchel.edit.Attempt;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.edit.ChainEdits.Place;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Rung;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

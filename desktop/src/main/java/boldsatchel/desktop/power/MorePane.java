@@ -1,15 +1,15 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.power.Network;
-import boldsatchel.quantity.Reading;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.details.TrialBox;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Rung;
-import boldsatchel.desktop.desk.Desk;
-import boldsatchel.desktop.details.TrialBox;
-import boldsatchel.desktop.controls.Ui;
 import boldsatchel.plan.HourMore;
 import boldsatchel.power.Ledger;
+import boldsatchel.power.Network;
+import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Units;
 import java.util.List;
 import java.util.Map;
@@ -68,20 +68,22 @@ final class MorePane extends HBox {
         }
         shown = Optional.of(edition);
         ways.getChildren().setAll(Ui.words("Reckoning …", "soft"));
-        reckoning.ask(() -> new Reckoned(
+        reckoning.ask(
+                () -> new Reckoned(
                         HourMore.of(build),
                         Network.of(build, root, Reading.NOMINAL)
-                                .map(n -> Ledger.of(n, build.brief().profile()))), r -> {
-            ways.getChildren().clear();
-            if (r.ways().isEmpty()) {
-                ways.getChildren().add(Ui.words("Nothing runs yet that could run longer.", "soft"));
-            }
-            for (int i = 0; i < r.ways().size(); i++) {
-                ways.getChildren().add(way(r.ways().get(i), i));
-            }
-            goes.getChildren().clear();
-            r.ledger().ifPresent(l -> where(build, l));
-        });
+                                .map(n -> Ledger.of(n, build.brief().profile()))),
+                r -> {
+                    ways.getChildren().clear();
+                    if (r.ways().isEmpty()) {
+                        ways.getChildren().add(Ui.words("Nothing runs yet that could run longer.", "soft"));
+                    }
+                    for (int i = 0; i < r.ways().size(); i++) {
+                        ways.getChildren().add(way(r.ways().get(i), i));
+                    }
+                    goes.getChildren().clear();
+                    r.ledger().ifPresent(l -> where(build, l));
+                });
     }
 
     private record Reckoned(List<HourMore.Way> ways, Optional<Ledger> ledger) {}

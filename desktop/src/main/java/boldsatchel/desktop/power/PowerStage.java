@@ -1,26 +1,26 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.power.Network;
-import boldsatchel.quantity.Reading;
-import boldsatchel.desktop.desk.Latest;
-import boldsatchel.power.PowerResult;
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Mode;
-import boldsatchel.machine.Rung;
-import boldsatchel.machine.UseProfile;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Commands;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.PowerDrawings;
 import boldsatchel.drawing.RunDrawings;
 import boldsatchel.edit.ChainEdits;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
+import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
@@ -238,8 +238,9 @@ public final class PowerStage implements WorkStage {
                 .filter(r -> r.walk().anyMatch(x -> x.id().equals(selected)))
                 .findFirst();
         return ofSelected
-                .or(() ->
-                        build.wiring().chain().stream().filter(r -> r.id().equals(shown)).findFirst())
+                .or(() -> build.wiring().chain().stream()
+                        .filter(r -> r.id().equals(shown))
+                        .findFirst())
                 .or(() -> build.wiring().chain().stream().findFirst());
     }
 
@@ -329,7 +330,9 @@ public final class PowerStage implements WorkStage {
         if (shown == run) {
             run.show(build, root.flatMap(this::result));
         } else if (shown == charge) {
-            charge.show(build, desk.session().evaluation().get().of(PowerResult.class).charges());
+            charge.show(
+                    build,
+                    desk.session().evaluation().get().of(PowerResult.class).charges());
         } else if (shown == use) {
             use.show();
         } else if (shown == more) {

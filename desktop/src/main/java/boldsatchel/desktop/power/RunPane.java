@@ -1,14 +1,14 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.power.Network;
-import boldsatchel.quantity.Reading;
-import boldsatchel.desktop.desk.Latest;
-import boldsatchel.machine.Build;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.drawing.RunDrawings;
+import boldsatchel.machine.Build;
 import boldsatchel.power.Discharge;
+import boldsatchel.power.Network;
 import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.quantity.Reading;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.function.Consumer;

@@ -1,13 +1,13 @@
 package boldsatchel.desktop.power;
 
-import boldsatchel.desktop.desk.Latest;
-import boldsatchel.machine.Build;
-import javafx.scene.control.Label;
-import boldsatchel.desktop.desk.Desk;
-import boldsatchel.desktop.details.TrialBox;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.details.TrialBox;
+import boldsatchel.machine.Build;
 import boldsatchel.plan.Suggestion;
 import boldsatchel.plan.Supplies;
+import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -15,7 +15,6 @@ import javafx.scene.layout.VBox;
 /** A chain worked out for the loads, with the reason for every rung, before it is taken. */
 final class SuggestPane extends VBox {
     private final Latest working = Latest.only();
-
 
     SuggestPane(Desk desk, Runnable back) {
         super(10);

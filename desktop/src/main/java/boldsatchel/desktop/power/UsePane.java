@@ -1,15 +1,15 @@
 package boldsatchel.desktop.power;
 
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.controls.UnitField;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.drawing.RunDrawings;
+import boldsatchel.edit.Edits;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.UseProfile.Program;
 import boldsatchel.machine.UseProfile.Step;
-import boldsatchel.desktop.desk.Desk;
-import boldsatchel.desktop.controls.DrawingView;
-import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.controls.UnitField;
-import boldsatchel.drawing.RunDrawings;
-import boldsatchel.edit.Edits;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;

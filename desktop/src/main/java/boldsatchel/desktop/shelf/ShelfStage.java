@@ -1,16 +1,15 @@
 package boldsatchel.desktop.shelf;
 
-import boldsatchel.desktop.desk.Latest;
-import javafx.scene.control.Label;
-import boldsatchel.machine.Family;
-import boldsatchel.machine.Part;
-import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.PartDrawing;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
 import boldsatchel.quantity.Units;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
@@ -25,6 +24,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;

@@ -3,10 +3,10 @@ package boldsatchel.desktop.document;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import boldsatchel.machine.Build;
 import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.machine.Build;
 import boldsatchel.shelf.Library;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

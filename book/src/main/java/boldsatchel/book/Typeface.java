@@ -12,23 +12,23 @@ import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
 /** The face that ships with the program: its files, and how wide its words are. */
-public enum Face {
+public enum Typeface {
     /** Running text. */
     REGULAR("B612-Regular.ttf"),
     /** Headings. */
     BOLD("B612-Bold.ttf");
 
-    private static final Map<Face, Widths> WIDTHS = new ConcurrentHashMap<>();
+    private static final Map<Typeface, Widths> WIDTHS = new ConcurrentHashMap<>();
 
     private final String file;
 
-    Face(String file) {
+    Typeface(String file) {
         this.file = file;
     }
 
     /** The font file; the caller closes it. */
     public InputStream open() {
-        InputStream in = Face.class.getResourceAsStream(file);
+        InputStream in = Typeface.class.getResourceAsStream(file);
         if (in == null) {
             throw new IllegalStateException("the program was built without its face " + file);
         }
@@ -37,7 +37,7 @@ public enum Face {
 
     /** Width of a text, in the unit of the size. */
     public double width(String text, double size) {
-        return WIDTHS.computeIfAbsent(this, Face::load).of(text) * size;
+        return WIDTHS.computeIfAbsent(this, Typeface::load).of(text) * size;
     }
 
     /** A text cut to a width, with an ellipsis; empty where not even three letters would stand. */
