@@ -77,6 +77,9 @@ public final class DrawingView extends Region {
 
     /** Shows a drawing. */
     public void show(Drawing shown, boolean inDark) {
+        if (inDark == dark && shown.equals(drawing)) {
+            return;
+        }
         drawing = shown;
         dark = inDark;
         setAccessibleText(shown.title());

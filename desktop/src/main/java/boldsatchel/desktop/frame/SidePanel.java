@@ -17,6 +17,7 @@ import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -43,6 +44,10 @@ final class SidePanel extends BorderPane {
     private final Details detailsPane;
     private final Latest telling = Latest.following();
     private String trying = "";
+    /** What the findings on show say; a drag that changes none of it leaves them alone. */
+    private List<Object> told = List.of();
+
+    private Node findingsBox = new VBox();
 
     SidePanel(Desk desk) {
         this.desk = desk;
@@ -100,8 +105,20 @@ final class SidePanel extends BorderPane {
                     () -> desk.working().get().map(evaluation::verdict).map(SidePanel::workedOut),
                     v -> put(working, workingOf(v)));
         } else {
-            telling.ask(() -> told(evaluation), e -> put(findings, findingsOf(e)));
+            telling.ask(() -> told(evaluation), e -> {
+                List<Object> now =
+                        List.of(e.findings().stream().map(SidePanel::found).toList(), trying);
+                if (!now.equals(told) || !content.getChildren().contains(findingsBox)) {
+                    told = now;
+                    findingsBox = findingsOf(e);
+                    put(findings, findingsBox);
+                }
+            });
         }
+    }
+
+    private static List<Object> found(Finding f) {
+        return List.of(f.code(), f.severity(), f.subjects(), f.message());
     }
 
     /** What was told beside the window is shown where it is still wanted. */

@@ -22,6 +22,9 @@ final class StageStrap extends VBox {
     private static final String BUCKLE_CLOSED =
             "M2 0 H22 V16 H2 Z M5 3 V13 H19 V3 Z M11 7 H13 V16 H11 Z M0 6 H5 V10 H0 Z M19 6 H24 V10 H19 Z";
 
+    /** Under this key a button keeps the state it shows. */
+    private static final String STATE = "state";
+
     private final ToggleGroup group = new ToggleGroup();
 
     StageStrap(Desk desk, List<WorkStage> stages, Consumer<WorkStage> open) {
@@ -35,7 +38,12 @@ final class StageStrap extends VBox {
             button.setMaxWidth(Double.MAX_VALUE);
             button.setAccessibleText(stage.title() + ", " + stage.purpose());
             int key = i + 1;
-            desk.session().evaluation().subscribe(e -> button.setGraphic(graphic(stage, key, stage.standing(e))));
+            desk.session().evaluation().subscribe(e -> {
+                State state = stage.standing(e);
+                if (!state.equals(button.getProperties().put(STATE, state))) {
+                    button.setGraphic(graphic(stage, key, state));
+                }
+            });
             button.setOnAction(e -> open.accept(stage));
             button.setUserData(stage);
             getChildren().add(button);

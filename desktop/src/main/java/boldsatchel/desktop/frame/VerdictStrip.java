@@ -4,6 +4,7 @@ import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.verdict.Verdict;
+import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -23,15 +24,31 @@ final class VerdictStrip extends HBox {
     private static final double RANGE_WIDTH = 78;
 
     private final Desk desk;
+    private List<Verdict> shown = List.of();
 
     VerdictStrip(Desk desk) {
         this.desk = desk;
         getStyleClass().add("verdict-strip");
         desk.session().pending().subscribe(late -> pseudoClassStateChanged(PENDING, late));
-        desk.session()
-                .evaluation()
-                .subscribe(e -> getChildren()
-                        .setAll(e.verdicts().stream().map(this::card).toList()));
+        desk.session().evaluation().subscribe(e -> show(e.verdicts()));
+    }
+
+    /** Only a card whose verdict changed is made anew: a drag touches few. */
+    private void show(List<Verdict> verdicts) {
+        if (verdicts.size() != shown.size()) {
+            getChildren().setAll(verdicts.stream().map(this::card).toList());
+        } else {
+            for (int i = 0; i < verdicts.size(); i++) {
+                if (!says(verdicts.get(i)).equals(says(shown.get(i)))) {
+                    getChildren().set(i, card(verdicts.get(i)));
+                }
+            }
+        }
+        shown = verdicts;
+    }
+
+    private static List<Object> says(Verdict v) {
+        return List.of(v.kind(), v.state(), v.value(), v.low(), v.high(), v.limit(), v.sentence());
     }
 
     private void open(Verdict.Kind kind) {

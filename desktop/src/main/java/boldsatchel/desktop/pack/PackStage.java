@@ -176,7 +176,9 @@ public final class PackStage implements WorkStage {
         filling = true;
         Build build = desk.session().shown();
         String current = shell().map(Shell::id).orElse("");
-        shells.getItems().setAll(build.casing().shells());
+        if (!shells.getItems().equals(build.casing().shells())) {
+            shells.getItems().setAll(build.casing().shells());
+        }
         shells.setValue(build.shell(current)
                 .orElse(
                         build.casing().shells().isEmpty()
@@ -222,8 +224,13 @@ public final class PackStage implements WorkStage {
         List<Part> loose = build.parts().list().stream()
                 .filter(p -> build.placement(p.id()).isEmpty())
                 .toList();
+        boolean cased = !build.casing().shells().isEmpty();
+        if (List.of(loose, cased).equals(place.getUserData())) {
+            return;
+        }
+        place.setUserData(List.of(loose, cased));
         place.setText(loose.isEmpty() ? "All parts are placed" : "Place one of " + loose.size());
-        place.setDisable(loose.isEmpty() || build.casing().shells().isEmpty());
+        place.setDisable(loose.isEmpty() || !cased);
         place.getItems()
                 .setAll(loose.stream()
                         .map(p -> {
