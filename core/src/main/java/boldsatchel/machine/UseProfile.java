@@ -6,6 +6,7 @@ import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * A cycle of use that repeats until the energy is gone.
@@ -146,6 +147,28 @@ public record UseProfile(
         List<Step> changed = new ArrayList<>(steps);
         changed.set(index, step);
         return new UseProfile(name, changed);
+    }
+
+    /** The same profile with one step changed; as it is when there is no such step. */
+    public UseProfile changed(int index, UnaryOperator<Step> change) {
+        return index < steps.size() ? with(index, change.apply(steps.get(index))) : this;
+    }
+
+    /** The same profile with one more step. */
+    public UseProfile and(Step step) {
+        List<Step> more = new ArrayList<>(steps);
+        more.add(step);
+        return new UseProfile(name, more);
+    }
+
+    /** The same profile without a step; as it is when there is no such step, or no other. */
+    public UseProfile without(int index) {
+        if (index >= steps.size() || steps.size() == 1) {
+            return this;
+        }
+        List<Step> fewer = new ArrayList<>(steps);
+        fewer.remove(index);
+        return new UseProfile(name, fewer);
     }
 
     /** The same profile with every brightness multiplied, to whole percents. */

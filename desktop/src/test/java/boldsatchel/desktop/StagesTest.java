@@ -24,6 +24,7 @@ import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
 import java.util.Optional;
+import javafx.event.ActionEvent;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -35,6 +36,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
 
@@ -80,6 +82,22 @@ public class StagesTest extends WindowHarness {
         robot.clickOn("#remove-step-0-2");
         settle();
         assertThat(judged().steps()).hasSize(2);
+    }
+
+    /** The second edit comes before the first is judged: what is on show is not what is. */
+    @Test
+    public void ofTwoQuickEditsNeitherIsLost() {
+        open("brief");
+        onFx(() -> {
+            for (List<String> edit : List.of(List.of("#minutes-0-0", "7 min"), List.of("#brightness-0-0", "30 %"))) {
+                TextField field = robot.lookup(edit.getFirst()).query();
+                field.setText(edit.getLast());
+                field.getOnAction().handle(new ActionEvent());
+            }
+            return 0;
+        });
+        assertThat(judged().steps().getFirst().minutes()).isEqualTo(7);
+        assertThat(judged().steps().getFirst().brightness()).isEqualTo(0.3);
     }
 
     @Test

@@ -207,7 +207,7 @@ public final class BriefStage implements WorkStage {
         name.setId("profile-" + index);
         Runnable rename = () -> {
             if (!name.getText().equals(profile.name())) {
-                changeProfile(index, new UseProfile(name.getText(), profile.steps()));
+                changeProfile(index, profile.name(), p -> new UseProfile(name.getText(), p.steps()));
             }
         };
         name.setOnAction(e -> rename.run());
@@ -258,7 +258,7 @@ public final class BriefStage implements WorkStage {
 
     private void addStep(int index, UseProfile profile) {
         UseProfile.Step next = new UseProfile.Step("next", Mode.IDLE, 10, 0.5);
-        changeProfile(index, with(profile, profile.steps().size(), next));
+        changeProfile(index, profile.name(), p -> p.and(next));
     }
 
     /** How long a profile that is not judged would last. */
@@ -279,23 +279,26 @@ public final class BriefStage implements WorkStage {
         name.setPrefColumnCount(10);
         name.focusedProperty().addListener((o, was, is) -> {
             if (!is && !name.getText().equals(step.name())) {
-                changeProfile(index, profile.with(k, step.named(name.getText())));
+                changeStep(index, profile, k, s -> s.named(name.getText()));
             }
         });
         Mode[] modes = {Mode.OFF, Mode.SLEEP, Mode.IDLE, Mode.BUSY};
         ComboBox<Mode> mode = Ui.choice("mode-" + index + "-" + k, modes, step.mode(), Mode::words);
         mode.setMinWidth(86);
-        mode.setOnAction(e -> changeProfile(index, profile.with(k, step.in(mode.getValue()))));
+        mode.setOnAction(e -> {
+            Mode chosen = mode.getValue();
+            changeStep(index, profile, k, s -> s.in(chosen));
+        });
         UnitField minutes = UnitField.required(
                         "minutes-" + index + "-" + k,
                         Quantity.MINUTES,
-                        v -> changeProfile(index, profile.with(k, step.lasting(v))))
+                        v -> changeStep(index, profile, k, s -> s.lasting(v)))
                 .wide(6);
         minutes.show(step.minutes());
         UnitField brightness = UnitField.required(
                         "brightness-" + index + "-" + k,
                         Quantity.SHARE,
-                        v -> changeProfile(index, profile.with(k, step.at(v))))
+                        v -> changeStep(index, profile, k, s -> s.at(v)))
                 .wide(5);
         brightness.show(step.brightness());
         int row = grid.getRowCount();
@@ -306,37 +309,28 @@ public final class BriefStage implements WorkStage {
                             "remove-step-" + index + "-" + k,
                             "×",
                             "Remove this step",
-                            () -> changeProfile(index, without(profile, k))),
+                            () -> changeProfile(index, profile.name(), p -> p.without(k))),
                     4,
                     row);
         }
-    }
-
-    private static UseProfile with(UseProfile profile, int k, UseProfile.Step step) {
-        List<UseProfile.Step> steps = new ArrayList<>(profile.steps());
-        if (k < steps.size()) {
-            steps.set(k, step);
-        } else {
-            steps.add(step);
-        }
-        return new UseProfile(profile.name(), steps);
-    }
-
-    private static UseProfile without(UseProfile profile, int k) {
-        List<UseProfile.Step> steps = new ArrayList<>(profile.steps());
-        steps.remove(k);
-        return new UseProfile(profile.name(), steps);
     }
 
     private void changeProfiles(String name, UnaryOperator<List<UseProfile>> change) {
         change(name, b -> b.withProfiles(change.apply(new ArrayList<>(b.profiles()))));
     }
 
-    private void changeProfile(int index, UseProfile profile) {
-        changeProfiles("change the profile " + profile.name(), list -> {
-            list.set(index, profile);
+    /** Changes a profile as it is then: of two quick edits neither is lost. */
+    private void changeProfile(int index, String name, UnaryOperator<UseProfile> change) {
+        changeProfiles("change the profile " + name, list -> {
+            if (index < list.size()) {
+                list.set(index, change.apply(list.get(index)));
+            }
             return list;
         });
+    }
+
+    private void changeStep(int index, UseProfile shownAs, int k, UnaryOperator<UseProfile.Step> change) {
+        changeProfile(index, shownAs.name(), p -> p.changed(k, change));
     }
 
     private void addProfile() {

@@ -11,10 +11,12 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.UseProfile.Program;
 import boldsatchel.machine.UseProfile.Step;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -84,9 +86,10 @@ final class UsePane extends VBox {
         }
     }
 
-    private void change(String what, Step changed) {
+    /** Changes the step as it is then: of two quick edits neither is lost. */
+    private void change(String what, UnaryOperator<Step> change) {
         int k = selected;
-        desk.session().does(Edits.judgedProfile("change " + what + " of " + changed.name(), p -> p.with(k, changed)));
+        desk.session().does(Edits.judgedProfile("change " + what + " of " + step().name(), p -> p.changed(k, change)));
     }
 
     /** Moves the border between a step and the next; what one gains the other loses. */
@@ -107,19 +110,23 @@ final class UsePane extends VBox {
         TextField name = new TextField(s.name());
         name.setId("step-name");
         name.setPrefColumnCount(11);
-        name.setOnAction(e -> change("the name", s.named(name.getText())));
+        name.setOnAction(e -> change("the name", t -> t.named(name.getText())));
         Mode[] modes = {Mode.OFF, Mode.SLEEP, Mode.IDLE, Mode.BUSY};
         ComboBox<Mode> mode = Ui.choice("step-mode", modes, s.mode(), Mode::words);
-        mode.setOnAction(e -> change("the mode", s.in(mode.getValue())));
+        mode.setOnAction(e -> {
+            Mode chosen = mode.getValue();
+            change("the mode", t -> t.in(chosen));
+        });
         UnitField minutes = UnitField.required(
-                        "step-minutes", Quantity.MINUTES, v -> change("the minutes", s.lasting(v)))
+                        "step-minutes", Quantity.MINUTES, v -> change("the minutes", t -> t.lasting(v)))
                 .wide(5);
         minutes.show(s.minutes());
-        UnitField bright = UnitField.required("step-brightness", Quantity.SHARE, v -> change("the brightness", s.at(v)))
+        UnitField bright = UnitField.required(
+                        "step-brightness", Quantity.SHARE, v -> change("the brightness", t -> t.at(v)))
                 .wide(4);
         bright.show(s.brightness());
         UnitField refreshes = UnitField.optional(
-                        "step-refreshes", Quantity.COUNT, v -> change("the refreshes", s.refreshing(v)))
+                        "step-refreshes", Quantity.COUNT, v -> change("the refreshes", t -> t.refreshing(v)))
                 .wide(4)
                 .prompt("none");
         refreshes.show(s.refreshesPerMinute());
@@ -166,43 +173,25 @@ final class UsePane extends VBox {
                             "Say which program runs, and how hard it works the board",
                             () -> change(
                                     "the program",
-                                    s.running(Optional.of(new Program("program", 30, 0.5, 0.2, Optional.empty()))))));
+                                    t -> t.running(
+                                            Optional.of(new Program("program", 30, 0.5, 0.2, Optional.empty()))))));
         }
         Program p = s.program().get();
         TextField name = new TextField(p.name());
         name.setId("program-name");
         name.setPrefColumnCount(9);
-        name.setOnAction(e ->
-                program(s, new Program(name.getText(), p.framesPerSecond(), p.processor(), p.graphics(), p.watts())));
-        UnitField frames = UnitField.required(
-                        "program-frames",
-                        Quantity.COUNT,
-                        v -> program(s, new Program(p.name(), v, p.processor(), p.graphics(), p.watts())))
+        name.setOnAction(e -> program("name", name.getText()));
+        UnitField frames = UnitField.required("program-frames", Quantity.COUNT, v -> program("framesPerSecond", v))
                 .wide(3);
         frames.show(p.framesPerSecond());
-        UnitField processor = UnitField.required(
-                        "program-processor",
-                        Quantity.SHARE,
-                        v -> program(s, new Program(p.name(), p.framesPerSecond(), v, p.graphics(), p.watts())))
+        UnitField processor = UnitField.required("program-processor", Quantity.SHARE, v -> program("processor", v))
                 .wide(4);
         processor.show(p.processor());
-        UnitField graphics = UnitField.required(
-                        "program-graphics",
-                        Quantity.SHARE,
-                        v -> program(s, new Program(p.name(), p.framesPerSecond(), p.processor(), v, p.watts())))
+        UnitField graphics = UnitField.required("program-graphics", Quantity.SHARE, v -> program("graphics", v))
                 .wide(4);
         graphics.show(p.graphics());
         UnitField watts = UnitField.optional(
-                        "program-watts",
-                        Quantity.POWER,
-                        v -> program(
-                                s,
-                                new Program(
-                                        p.name(),
-                                        p.framesPerSecond(),
-                                        p.processor(),
-                                        p.graphics(),
-                                        v.map(Figure::measured))))
+                        "program-watts", Quantity.POWER, v -> program("watts", v.map(Figure::measured)))
                 .wide(5)
                 .prompt("not read");
         watts.show(p.watts().map(Figure::value));
@@ -217,11 +206,19 @@ final class UsePane extends VBox {
                 graphics,
                 label(p.watts().isPresent() ? "board, measured" : "board, guessed if not"),
                 watts,
-                Ui.button("drop-program", "×", "No program", () -> change("the program", s.running(Optional.empty()))));
+                Ui.button(
+                        "drop-program",
+                        "×",
+                        "No program",
+                        () -> change("the program", t -> t.running(Optional.empty()))));
     }
 
-    private void program(Step s, Program program) {
-        change("the program", s.running(Optional.of(program)));
+    /** Changes one field of the program that runs in the step then. */
+    private void program(String field, Object value) {
+        change(
+                "the program",
+                t -> t.running(
+                        t.program().map(p -> Form.of(Program.class).field(field).with(p, value))));
     }
 
     private void split() {
