@@ -7,7 +7,7 @@ import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
-import boldsatchel.machine.Placement;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
@@ -22,7 +22,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
-import java.util.stream.Collectors;
 
 /**
  * Fit: does everything go in, with room. All solids are boxes along the axes, so every answer is exact. Pairs are found by
@@ -82,13 +81,7 @@ public final class FitEngine implements Engine<FitResult> {
     /** Evaluates a build. */
     public static FitResult evaluate(Build build) {
         List<Placed> placed = Placed.all(build, Reading.NOMINAL);
-        Set<String> ids =
-                build.layout().placements().stream().map(Placement::part).collect(Collectors.toSet());
-        List<String> loose = build.parts().list().stream()
-                .filter(p -> !p.staysOutside())
-                .map(p -> p.id())
-                .filter(id -> !ids.contains(id))
-                .toList();
+        List<String> loose = build.loose().stream().map(Part::id).toList();
         Findings found = new Findings(build);
         for (Shell shell : build.casing().shells()) {
             List<Placed> inside = placed.stream()

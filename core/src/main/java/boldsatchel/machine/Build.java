@@ -3,6 +3,8 @@ package boldsatchel.machine;
 import boldsatchel.quantity.Label;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -56,6 +58,14 @@ public record Build(
     /** Where a part lies. */
     public Optional<Placement> placement(String partId) {
         return layout.of(partId);
+    }
+
+    /** Parts that belong inside and have no place yet. */
+    public List<Part> loose() {
+        Set<String> placed = layout.placements().stream().map(Placement::part).collect(Collectors.toSet());
+        return parts.list().stream()
+                .filter(p -> !p.staysOutside() && !placed.contains(p.id()))
+                .toList();
     }
 
     /** All rungs of all chains, from the sources down. */

@@ -221,9 +221,7 @@ public final class PackStage implements WorkStage {
     }
 
     private void fillPlace(Build build) {
-        List<Part> loose = build.parts().list().stream()
-                .filter(p -> build.placement(p.id()).isEmpty())
-                .toList();
+        List<Part> loose = build.loose();
         boolean cased = !build.casing().shells().isEmpty();
         if (List.of(loose, cased).equals(place.getUserData())) {
             return;
