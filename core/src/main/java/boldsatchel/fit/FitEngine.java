@@ -270,22 +270,33 @@ public final class FitEngine implements Engine<FitResult> {
             }
         }
 
-        /** Sweep along x over bounds grown by the largest gap or zone of interest. */
+        /** Sweep along x over bounds grown by the largest gap or zone of interest; what is apart along y or z is passed over. */
         private static void pairs(List<Placed> parts, BiConsumer<Placed, Placed> visit) {
-            record Reach(Placed part, double low, double high) {}
-            List<Reach> sorted = parts.stream()
-                    .map(p -> {
-                        Box reach = p.zones().stream().map(Zone::box).reduce(p.bounds(), Box::around);
-                        return new Reach(p, reach.x() - NEAR_MM / 2, reach.high(0) + NEAR_MM / 2);
-                    })
-                    .sorted(Comparator.comparingDouble(Reach::low))
-                    .toList();
+            record Reach(Placed part, Box box) {
+                static Reach of(Placed part) {
+                    Box box = part.bounds();
+                    for (Zone zone : part.zones()) {
+                        box = box.around(zone.box());
+                    }
+                    return new Reach(part, box);
+                }
+
+                boolean near(Reach other, int axis) {
+                    return box.gapAlong(axis, other.box) <= NEAR_MM;
+                }
+            }
+            List<Reach> sorted = new ArrayList<>(parts.size());
+            for (Placed part : parts) {
+                sorted.add(Reach.of(part));
+            }
+            sorted.sort(Comparator.comparingDouble(r -> r.box().x()));
             for (int i = 0; i < sorted.size(); i++) {
-                for (int j = i + 1;
-                        j < sorted.size()
-                                && sorted.get(j).low() <= sorted.get(i).high();
-                        j++) {
-                    visit.accept(sorted.get(i).part(), sorted.get(j).part());
+                Reach a = sorted.get(i);
+                for (int j = i + 1; j < sorted.size() && a.near(sorted.get(j), 0); j++) {
+                    Reach b = sorted.get(j);
+                    if (a.near(b, 1) && a.near(b, 2)) {
+                        visit.accept(a.part(), b.part());
+                    }
                 }
             }
         }

@@ -3,6 +3,7 @@ package boldsatchel.heat;
 import boldsatchel.quantity.Input;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,7 +19,9 @@ import java.util.function.Predicate;
  */
 final class HeatNetwork {
     private static final int MOST_STEPS = 60;
-    private static final double CLOSE_ENOUGH_K = 1e-7;
+    /** The last step taken; what is left after it is of the order of its square. */
+    private static final double CLOSE_ENOUGH_K = 1e-5;
+
     private static final double LARGEST_STEP_K = 60;
     private static final double LEAST_PIVOT = 1e-12;
 
@@ -161,6 +164,8 @@ final class HeatNetwork {
         private final int[] order;
         private final int[] place;
         private final double[][] matrix;
+        /** By column, the rows below the diagonal that are not zero once all before them are eliminated. */
+        private final int[][] below;
 
         Elimination() {
             int[] degree = new int[size()];
@@ -183,6 +188,30 @@ final class HeatNetwork {
                 place[order[k]] = k;
             }
             matrix = new double[order.length][order.length];
+            below = pattern();
+        }
+
+        /** The links, and what elimination fills in: the rows of a column are handed on to the first of them. */
+        private int[][] pattern() {
+            int n = order.length;
+            BitSet[] columns = new BitSet[n];
+            Arrays.setAll(columns, k -> new BitSet(n));
+            for (Link link : links) {
+                int i = place[link.from()];
+                int j = place[link.to()];
+                if (i >= 0 && j >= 0 && i != j) {
+                    columns[Math.min(i, j)].set(Math.max(i, j));
+                }
+            }
+            int[][] rows = new int[n][];
+            for (int k = 0; k < n; k++) {
+                rows[k] = columns[k].stream().toArray();
+                if (rows[k].length > 1) {
+                    columns[rows[k][0]].or(columns[k]);
+                    columns[rows[k][0]].clear(rows[k][0]);
+                }
+            }
+            return rows;
         }
 
         /** Takes the slopes at these temperatures and eliminates. */
@@ -208,24 +237,19 @@ final class HeatNetwork {
             }
         }
 
-        /** Root-free Cholesky on the lower half, zeros passed over. */
+        /** Root-free Cholesky on the lower half (Golub and Van Loan, 4.1), only where the pattern is. */
         private void eliminate() {
-            int n = matrix.length;
-            for (int k = 0; k < n; k++) {
+            for (int k = 0; k < matrix.length; k++) {
                 double pivot = matrix[k][k];
                 if (!(pivot > LEAST_PIVOT)) {
                     throw new IllegalStateException("part of the heat network is cut off from the surroundings");
                 }
-                for (int i = k + 1; i < n; i++) {
-                    double below = matrix[i][k];
-                    if (below != 0) {
-                        double factor = below / pivot;
-                        for (int j = k + 1; j <= i; j++) {
-                            double other = matrix[j][k];
-                            if (other != 0) {
-                                matrix[i][j] -= factor * other;
-                            }
-                        }
+                int[] rows = below[k];
+                for (int a = 0; a < rows.length; a++) {
+                    double[] row = matrix[rows[a]];
+                    double factor = row[k] / pivot;
+                    for (int b = 0; b <= a; b++) {
+                        row[rows[b]] -= factor * matrix[rows[b]][k];
                     }
                 }
             }
@@ -240,13 +264,13 @@ final class HeatNetwork {
             }
             for (int k = 0; k < n; k++) {
                 double share = x[k] / matrix[k][k];
-                for (int i = k + 1; i < n; i++) {
+                for (int i : below[k]) {
                     x[i] -= matrix[i][k] * share;
                 }
             }
             for (int k = n - 1; k >= 0; k--) {
                 double sum = x[k];
-                for (int i = k + 1; i < n; i++) {
+                for (int i : below[k]) {
                     sum -= matrix[i][k] * x[i];
                 }
                 x[k] = sum / matrix[k][k];

@@ -25,6 +25,8 @@ final class Line {
     private final Build build;
     private final Rung root;
     private final ChainResult chain;
+    private final List<Part> sourceParts;
+    private final Rail sourceRail;
     /** Rules ask for the same rails over and over. */
     private final Map<String, Rail> rails = new ConcurrentHashMap<>();
 
@@ -39,6 +41,12 @@ final class Line {
         this.build = build;
         this.root = root;
         this.chain = chain;
+        this.sourceParts =
+                root.sources().stream().flatMap(s -> build.partOf(s).stream()).toList();
+        this.sourceRail = new Rail(
+                sourceParts.stream().mapToDouble(Part::feedsLowV).min().orElse(0),
+                sourceParts.stream().mapToDouble(Part::feedsHighV).max().orElse(0),
+                Optional.empty());
     }
 
     Build build() {
@@ -62,15 +70,16 @@ final class Line {
     }
 
     private Rail railOf(String rung) {
-        return root.pathTo(rung).reversed().stream()
-                .filter(r -> !r.id().equals(rung))
-                .flatMap(r ->
-                        build
-                                .partOf(r)
-                                .flatMap(p -> p.facet(Facet.Converts.class).map(c -> rail(r, p, c)))
-                                .stream())
-                .findFirst()
-                .orElseGet(this::sourceRail);
+        Rail rail = sourceRail;
+        for (Rung above : root.pathTo(rung)) {
+            if (!above.id().equals(rung)) {
+                Rail before = rail;
+                rail = build.partOf(above)
+                        .flatMap(p -> p.facet(Facet.Converts.class).map(c -> rail(above, p, c)))
+                        .orElse(before);
+            }
+        }
+        return rail;
     }
 
     private static Rail rail(Rung rung, Part part, Facet.Converts c) {
@@ -82,14 +91,11 @@ final class Line {
 
     /** Terminal voltages from empty to full on the charger. */
     Rail sourceRail() {
-        return new Rail(
-                sourceParts().stream().mapToDouble(Part::feedsLowV).min().orElse(0),
-                sourceParts().stream().mapToDouble(Part::feedsHighV).max().orElse(0),
-                Optional.empty());
+        return sourceRail;
     }
 
     List<Part> sourceParts() {
-        return root.sources().stream().flatMap(s -> build.partOf(s).stream()).toList();
+        return sourceParts;
     }
 
     /** The sources that store energy. */

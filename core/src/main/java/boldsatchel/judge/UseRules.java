@@ -4,6 +4,7 @@ import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.quantity.Reading;
@@ -27,9 +28,10 @@ final class UseRules {
         if (wanted.isEmpty() || !(hours < wanted.get()) || hours == 0) {
             return List.of();
         }
-        double scale = hours / hours(line, 1);
-        double half = scale * hours(line, 0.5);
-        double off = scale * hours(line, 0);
+        Dimmed dimmed = Dimmed.of(line);
+        double scale = hours / dimmed.hours(1);
+        double half = scale * dimmed.hours(0.5);
+        double off = scale * dimmed.hours(0);
         if (half < hours * (1 + WORTH_SAYING)) {
             return List.of();
         }
@@ -42,11 +44,18 @@ final class UseRules {
         return sheet.findings();
     }
 
-    /** Hours with every brightness multiplied; a coarse run is enough to compare. */
-    static double hours(Line line, double factor) {
-        return Network.of(line.build(), line.root(), Reading.NOMINAL)
-                .map(n -> Discharge.coarse(n, line.build().brief().profile().dimmed(factor))
-                        .hours())
-                .orElse(0.0);
+    /** The same chain at other brightnesses; a coarse run is enough to compare. */
+    record Dimmed(Optional<Network> network, UseProfile profile) {
+        static Dimmed of(Line line) {
+            return new Dimmed(
+                    Network.of(line.build(), line.root(), Reading.NOMINAL),
+                    line.build().brief().profile());
+        }
+
+        /** Hours with every brightness multiplied. */
+        double hours(double factor) {
+            return network.map(n -> Discharge.coarse(n, profile.dimmed(factor)).hours())
+                    .orElse(0.0);
+        }
     }
 }

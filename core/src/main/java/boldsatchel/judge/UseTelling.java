@@ -44,15 +44,16 @@ final class UseTelling implements Telling {
 
     /** The most brightness, as a factor, that reaches the hours; 0 when none does. */
     private double enough(double hours, double onFineRun) {
-        double wanted = hours * UseRules.hours(line, 1) / onFineRun;
-        if (UseRules.hours(line, DIMMEST) < wanted) {
+        UseRules.Dimmed dimmed = UseRules.Dimmed.of(line);
+        double wanted = hours * dimmed.hours(1) / onFineRun;
+        if (dimmed.hours(DIMMEST) < wanted) {
             return 0;
         }
         double low = DIMMEST;
         double high = 1;
         while (high - low > 0.01) {
             double middle = (low + high) / 2;
-            if (UseRules.hours(line, middle) >= wanted) {
+            if (dimmed.hours(middle) >= wanted) {
                 low = middle;
             } else {
                 high = middle;

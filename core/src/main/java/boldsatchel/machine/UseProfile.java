@@ -182,6 +182,10 @@ public record UseProfile(
 
     /** Length of one cycle, minutes. */
     public double minutes() {
-        return steps.stream().mapToDouble(Step::minutes).sum();
+        double sum = 0;
+        for (Step step : steps) {
+            sum += step.minutes();
+        }
+        return sum;
     }
 }

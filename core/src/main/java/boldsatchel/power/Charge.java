@@ -8,9 +8,12 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Usual;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
 
 /**
  * Charging: constant current up to the full voltage, then constant voltage until the current has fallen to a twentieth of the capacity
@@ -117,6 +120,9 @@ public final class Charge {
     /** Every charging of a build. */
     public static List<Result> all(Build build) {
         List<Result> results = new ArrayList<>();
+        Map<String, Optional<Network>> networks = new HashMap<>();
+        Function<Rung, Optional<Network>> plugged =
+                r -> networks.computeIfAbsent(r.id(), id -> Network.plugged(build, r, Reading.NOMINAL));
         for (Rung root : build.wiring().chain()) {
             List<Rung> chargings = chargings(root);
             Optional<Part> supply = build.partOf(root);
@@ -125,7 +131,7 @@ public final class Charge {
                         && rung.stage() instanceof Rung.Charging charging
                         && build.part(charging.store()).isPresent()) {
                     input(build, charging, Reading.NOMINAL)
-                            .map(in -> new One(build, chargings, rung, charging, in))
+                            .map(in -> new One(build, plugged, chargings, rung, charging, in))
                             .ifPresent(one -> results.add(one.from(supply.get())));
                 }
             }
@@ -180,8 +186,14 @@ public final class Charge {
         return Math.abs(a - b) < 1e-9 * Math.max(a, b) ? a : (a - b) / Math.log(a / b);
     }
 
-    /** One charging rung on one supply. */
-    private record One(Build build, List<Rung> chargings, Rung rung, Rung.Charging charging, Intake in) {
+    /** One charging rung on one supply; chains with everything plugged in are modelled once for all of them. */
+    private record One(
+            Build build,
+            Function<Rung, Optional<Network>> plugged,
+            List<Rung> chargings,
+            Rung rung,
+            Rung.Charging charging,
+            Intake in) {
 
         Result from(Part supply) {
             Facet.Offer now = supply.offer().orElse(NOTHING);
@@ -192,22 +204,28 @@ public final class Charge {
                 busyA = Math.max(busyA, machineA(machine, Demand.of(step), 0.5));
             }
             double busy = busyA;
+            double idle = given(now, supply, List.of());
             double given = given(now, supply, steps.stream().map(Demand::of).toList());
+            Curve off = curve(idle, level -> 0);
             return new Result(
                     rung.id(),
                     charging.store(),
                     supply.id(),
                     in,
                     fits(now),
-                    curve(now, level -> 0, false, supply),
-                    curve(now, meanMachineA(machine), true, supply),
+                    off,
+                    curve(given, meanMachineA(machine)),
                     store(charging.store())
                             .facet(Facet.PowerBank.class)
                             .map(b -> bankCellsA(b, given, busy))
                             .orElse(given - busy),
                     offers(supply).stream()
                             .map(o -> new OfferHours(
-                                    o, curve(o, level -> 0, false, supply).hours()))
+                                    o,
+                                    o.equals(now)
+                                            ? off.hours()
+                                            : curve(given(o, supply, List.of()), level -> 0)
+                                                    .hours()))
                             .toList());
         }
 
@@ -229,7 +247,7 @@ public final class Charge {
         }
 
         private Optional<Network> machine() {
-            return root().flatMap(r -> Network.plugged(build, r, Reading.NOMINAL));
+            return root().flatMap(plugged);
         }
 
         /** What the store itself gives to the running machine with everything plugged in. */
@@ -269,16 +287,19 @@ public final class Charge {
         /** What the running machine draws straight from the supply past the store. */
         private double pastA(Part supply, List<Demand> demands) {
             double most = 0;
+            if (demands.isEmpty()) {
+                return most;
+            }
             for (Rung r : build.wiring().chain()) {
                 for (Rung source : r.sources()) {
                     boolean past = !r.joined().isEmpty()
                             && source.part().filter(supply.id()::equals).isPresent();
                     if (past) {
-                        Optional<Network> plugged = Network.plugged(build, r, Reading.NOMINAL);
+                        Optional<Network> network = plugged.apply(r);
                         for (Demand demand : demands) {
                             most = Math.max(
                                     most,
-                                    plugged.flatMap(n -> n.solve(0.5, demand).rung(source.id()))
+                                    network.flatMap(n -> n.solve(0.5, demand).rung(source.id()))
                                             .map(OperatingPoint.RungState::ampsOut)
                                             .orElse(0.0));
                         }
@@ -304,11 +325,7 @@ public final class Charge {
             return Double.isNaN(in.amps()) ? share * in.watts() : share * in.amps();
         }
 
-        private Curve curve(Facet.Offer offer, DoubleUnaryOperator taken, boolean running, Part supply) {
-            List<Demand> demands = running
-                    ? build.brief().profile().steps().stream().map(Demand::of).toList()
-                    : List.of();
-            double given = given(offer, supply, demands);
+        private Curve curve(double given, DoubleUnaryOperator taken) {
             Part store = store(charging.store());
             if (given <= 0) {
                 return new Curve(Double.POSITIVE_INFINITY, List.of());

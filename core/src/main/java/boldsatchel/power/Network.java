@@ -149,7 +149,7 @@ public final class Network {
         Terminals terminals(double[] levels) {
             StopWatcher watcher = new StopWatcher();
             Supply.Flow flow = solve(levels, watcher);
-            return new Terminals(flow.volts(), flow.total(), flow, watcher.stop);
+            return new Terminals(flow.volts(), flow.total(), flow, watcher.stop());
         }
 
         /** The same, going on from the solution of a fuller source. */
@@ -159,7 +159,7 @@ public final class Network {
                     ? supply.solve(supply.levels(level), next)
                     : supply.goOn(fuller.volts(), level, next);
             flow = told(supply.levels(level), flow, watcher);
-            return new Terminals(flow.volts(), flow.total(), flow, watcher.stop);
+            return new Terminals(flow.volts(), flow.total(), flow, watcher.stop());
         }
 
         /** How far a limit is from being passed at a level of a single source; not a number where nothing is solved. */
@@ -211,21 +211,6 @@ public final class Network {
         }
     }
 
-    /** Remembers only the first limit that ends a run. */
-    private static final class StopWatcher implements Node.Observer {
-        private Optional<Breach> stop = Optional.empty();
-
-        @Override
-        public void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
-
-        @Override
-        public void limit(Breach.Kind kind, String id, double value, double limit) {
-            if (stop.isEmpty() && kind.endsRun() && kind.margin(value, limit) < 0) {
-                stop = Optional.of(new Breach(kind, id, value, limit));
-            }
-        }
-    }
-
     /** Remembers how far one limit is from being passed. */
     private static final class MarginWatcher implements Node.Observer {
         private final Breach watched;
@@ -247,7 +232,16 @@ public final class Network {
     }
 
     /** Reads a build's parts into nodes. */
-    private record Modeller(Build build, Reading reading) {
+    private static final class Modeller {
+        private final Build build;
+        private final Reading reading;
+        /** What only loses voltage is the same at every demand. */
+        private final Map<String, Optional<Node.Resistor>> resistors = new HashMap<>();
+
+        Modeller(Build build, Reading reading) {
+            this.build = build;
+            this.reading = reading;
+        }
 
         Optional<Store> store(Part part) {
             Optional<Store> pack = part.facet(Facet.Cells.class).map(c -> pack(part, c));
@@ -284,12 +278,18 @@ public final class Network {
         }
 
         Node feeds(Rung rung, Demand demand) {
-            List<Node> nodes = rung.feeds().stream().map(r -> node(r, demand)).toList();
-            return switch (nodes.size()) {
-                case 0 -> new Node.Open();
-                case 1 -> nodes.getFirst();
-                default -> Node.Fork.of(nodes);
-            };
+            List<Rung> feeds = rung.feeds();
+            if (feeds.isEmpty()) {
+                return new Node.Open();
+            }
+            if (feeds.size() == 1) {
+                return node(feeds.getFirst(), demand);
+            }
+            List<Node> nodes = new ArrayList<>(feeds.size());
+            for (Rung next : feeds) {
+                nodes.add(node(next, demand));
+            }
+            return Node.Fork.of(nodes);
         }
 
         private Node node(Rung rung, Demand demand) {
@@ -309,7 +309,8 @@ public final class Network {
         }
 
         private Node row(Rung rung, Demand demand) {
-            List<Node.Resistor> row = new ArrayList<>(resistor(rung).stream().toList());
+            List<Node.Resistor> row = new ArrayList<>();
+            resistor(rung).ifPresent(row::add);
             Node next = feeds(rung, demand);
             if (next instanceof Node.Series series) {
                 row.addAll(series.row());
@@ -320,6 +321,15 @@ public final class Network {
 
         /** What a rung costs the current that passes through it; nothing for rungs that are more than that. */
         private Optional<Node.Resistor> resistor(Rung rung) {
+            Optional<Node.Resistor> known = resistors.get(rung.id());
+            if (known == null) {
+                known = readResistor(rung);
+                resistors.put(rung.id(), known);
+            }
+            return known;
+        }
+
+        private Optional<Node.Resistor> readResistor(Rung rung) {
             double never = Double.POSITIVE_INFINITY;
             return switch (rung.stage()) {
                 case Rung.Wire w ->
@@ -379,20 +389,13 @@ public final class Network {
                         read(part, Facet.SwitchesOff.class, "offW", off.get().offW());
                 return new Node.Load(rung.id(), LoadKind.POWER, c.lowV(), c.outV(), c.highV(), watts, false);
             }
-            Node next = feeds(rung, demand);
-            return new Node.Converter(
+            return Node.Converter.of(
                     rung.id(),
-                    c.kind(),
-                    c.outV(),
+                    c,
                     read(part, Facet.Converts.class, "quietW", c.quietW()),
                     read(part, Facet.Converts.class, "dropV", c.dropV()),
                     read(part, Facet.Converts.class, "lossOhms", c.lossOhms()),
-                    c.limitA(),
-                    c.dropoutV(),
-                    c.lowV(),
-                    c.highV(),
-                    next,
-                    Node.ampsOn(c.outV(), next));
+                    feeds(rung, demand));
         }
 
         private Node load(Rung rung, Part part, Facet.DrawsPower draws, Demand demand) {

@@ -1,9 +1,11 @@
 package boldsatchel.power;
 
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Facet.ConverterKind;
 import boldsatchel.machine.Facet.LoadKind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The electrical network of one chain for one demand, with all figures read: what the solver works on. Resistances in a row are one
@@ -19,8 +21,11 @@ import java.util.List;
  */
 sealed interface Node {
 
-    /** Most steps; Newton's method needs about five. */
+    /** Most steps; Newton's method needs about four. */
     int STEPS = 60;
+
+    /** The last step taken, as a share of the open voltage; what is left after it is of the order of its square. */
+    double CLOSE_SHARE = 1e-8;
 
     /** Adds the current drawn when the node's input is at a voltage, and its slope, both at the estimates below it, or marks a collapse. */
     void draw(double volts, Draw out);
@@ -61,7 +66,7 @@ sealed interface Node {
             double closer = u - (u + ohms * draw.amps - openV) / pivot;
             double change = Math.max(Math.abs(closer - u), next.settle(closer));
             u = closer;
-            if (change <= 1e-11 * Math.max(1, openV)) {
+            if (change <= CLOSE_SHARE * Math.max(1, openV)) {
                 return u;
             }
         }
@@ -89,6 +94,11 @@ sealed interface Node {
 
         /** A limit that is watched here, whether it holds or not. */
         void limit(Breach.Kind kind, String id, double value, double limit);
+
+        /** Whether it must hear of each rung behind a converter again: what happens there is the same at every input voltage. */
+        default boolean looksBehind(Converter converter) {
+            return true;
+        }
     }
 
     /** Current of a node on a steady voltage, solved for; not a number on a collapse. */
@@ -140,7 +150,9 @@ sealed interface Node {
 
         @Override
         public void start(double volts) {
-            rest.forEach(branch -> branch.start(volts));
+            for (Node branch : rest) {
+                branch.start(volts);
+            }
         }
 
         @Override
@@ -251,8 +263,14 @@ sealed interface Node {
         Series(List<Resistor> row, Node next) {
             this.row = List.copyOf(row);
             this.next = next;
-            this.kneeV = row.stream().mapToDouble(Resistor::kneeV).sum();
-            this.ohms = row.stream().mapToDouble(Resistor::ohms).sum();
+            double knees = 0;
+            double resistances = 0;
+            for (Resistor r : this.row) {
+                knees += r.kneeV();
+                resistances += r.ohms();
+            }
+            this.kneeV = knees;
+            this.ohms = resistances;
         }
 
         List<Resistor> row() {
@@ -320,7 +338,10 @@ sealed interface Node {
         }
     }
 
-    /** A converter and its output. What it feeds does not depend on its input, so it is solved at the output voltage. */
+    /**
+     * A converter and its output. What it feeds does not depend on its input, so it is solved at the output voltage once, and what stops
+     * a run there is found then.
+     */
     record Converter(
             String rung,
             ConverterKind kind,
@@ -333,8 +354,31 @@ sealed interface Node {
             double lowV,
             double highV,
             Node next,
-            double outAmps)
+            double outAmps,
+            Optional<Breach> stopBehind)
             implements Node {
+
+        static Converter of(String rung, Facet.Converts converts, Num quiet, Num drop, Num loss, Node next) {
+            double amps = ampsOn(converts.outV(), next);
+            StopWatcher watcher = new StopWatcher();
+            if (!Double.isNaN(amps)) {
+                next.readOff(converts.outV(), watcher);
+            }
+            return new Converter(
+                    rung,
+                    converts.kind(),
+                    converts.outV(),
+                    quiet,
+                    drop,
+                    loss,
+                    converts.limitA(),
+                    converts.dropoutV(),
+                    converts.lowV(),
+                    converts.highV(),
+                    next,
+                    amps,
+                    watcher.stop());
+        }
 
         @Override
         public void draw(double volts, Draw out) {
@@ -424,7 +468,9 @@ sealed interface Node {
             double least = needsHeadroom ? Math.max(lowV, outV + dropoutV) : lowV;
             observer.limit(Breach.Kind.DROPOUT, rung, volts, least);
             observer.limit(Breach.Kind.ABOVE_INPUT, rung, volts, highV);
-            next.readOff(outV, observer);
+            if (observer.looksBehind(this)) {
+                next.readOff(outV, observer);
+            }
         }
     }
 
@@ -448,18 +494,29 @@ sealed interface Node {
                     sink);
         }
 
+        private double amps(double volts) {
+            return switch (kind) {
+                case POWER -> watts() / volts;
+                case CURRENT -> watts() / nominalV;
+                case RESISTANCE -> watts() * volts / (nominalV * nominalV);
+            };
+        }
+
         @Override
         public void draw(double volts, Draw out) {
-            switch (kind) {
-                case POWER -> out.add(watts() / volts, -watts() / (volts * volts));
-                case CURRENT -> out.add(watts() / nominalV, 0);
-                case RESISTANCE -> out.add(watts() * volts / (nominalV * nominalV), watts() / (nominalV * nominalV));
-            }
+            double amps = amps(volts);
+            out.add(
+                    amps,
+                    switch (kind) {
+                        case POWER -> -amps / volts;
+                        case CURRENT -> 0;
+                        case RESISTANCE -> amps / volts;
+                    });
         }
 
         @Override
         public void readOff(double volts, Observer observer) {
-            double amps = amps(this, volts);
+            double amps = amps(volts);
             observer.rung(rung, volts, volts, amps, 0, volts * amps);
             if (!on) {
                 return;

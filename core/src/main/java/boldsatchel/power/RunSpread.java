@@ -27,6 +27,9 @@ final class RunSpread {
     private final Network network;
     private final UseProfile profile;
     private final Discharge run;
+    /** What the profile asks for, by its share of the time: equal demands are solved once. */
+    private final Map<Demand, Double> shares = new LinkedHashMap<>();
+
     private final Map<Input, Double> slopes = new LinkedHashMap<>();
 
     private RunSpread(Build build, Network network, Discharge run) {
@@ -34,6 +37,9 @@ final class RunSpread {
         this.network = network;
         this.profile = build.brief().profile();
         this.run = run;
+        for (UseProfile.Step step : profile.steps()) {
+            shares.merge(Demand.of(step), step.minutes() / profile.minutes(), Double::sum);
+        }
     }
 
     /**
@@ -75,13 +81,13 @@ final class RunSpread {
 
     private record At(Network.Circuit circuit, Network.Terminals terminals, double share) {}
 
-    /** The profile's steps at a level, each with its share of the time. */
+    /** The profile's demands at a level. */
     private List<At> at(double level) {
         List<At> steps = new ArrayList<>();
-        for (UseProfile.Step step : profile.steps()) {
-            Network.Circuit circuit = network.at(Demand.of(step));
-            steps.add(new At(circuit, circuit.terminals(level), step.minutes() / profile.minutes()));
-        }
+        shares.forEach((demand, share) -> {
+            Network.Circuit circuit = network.at(demand);
+            steps.add(new At(circuit, circuit.terminals(level), share));
+        });
         return steps;
     }
 
@@ -106,9 +112,7 @@ final class RunSpread {
             }
             double weight = -width / (perHour * perHour) / store().charge().value();
             for (At step : steps) {
-                // Equal demands share a circuit: it is solved anew so that its estimates are this level's.
-                Network.Terminals now = step.circuit().terminals(level);
-                step.circuit().sense(level, now, weight * step.share(), this::add);
+                step.circuit().sense(level, step.terminals(), weight * step.share(), this::add);
             }
         }
     }
@@ -126,8 +130,8 @@ final class RunSpread {
         if (level <= LEVEL_STEP || end.kind() == Breach.Kind.EMPTY) {
             return;
         }
-        Optional<Network.Circuit> ending = profile.steps().stream()
-                .map(step -> network.at(Demand.of(step)))
+        Optional<Network.Circuit> ending = shares.keySet().stream()
+                .map(network::at)
                 .filter(c -> Math.abs(c.margin(end, level)) == leastMargin(end, level))
                 .findFirst();
         ending.ifPresent(circuit -> {
@@ -164,8 +168,8 @@ final class RunSpread {
     }
 
     private double leastMargin(Breach end, double level) {
-        return profile.steps().stream()
-                .mapToDouble(step -> Math.abs(network.at(Demand.of(step)).margin(end, level)))
+        return shares.keySet().stream()
+                .mapToDouble(demand -> Math.abs(network.at(demand).margin(end, level)))
                 .filter(Double::isFinite)
                 .min()
                 .orElse(Double.NaN);
