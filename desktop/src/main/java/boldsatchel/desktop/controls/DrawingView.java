@@ -8,6 +8,8 @@ import boldsatchel.drawing.Mark;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.geometry.Orientation;
@@ -21,6 +23,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
+import javafx.scene.shape.PathElement;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeType;
@@ -36,6 +39,9 @@ public final class DrawingView extends Region {
 
     private final Pane sheet = new Pane();
     private Drawing drawing = new Drawing("", 100, 100, 0, 0, List.of());
+    /** What the nodes of the sheet show, one each. */
+    private List<Piece> pieces = List.of();
+
     private boolean dark;
     private boolean onPaper;
     private boolean tall;
@@ -152,30 +158,90 @@ public final class DrawingView extends Region {
         return Optional.empty();
     }
 
+    /** Marks that are shown by one node, and what they are shown at. */
+    private record Piece(List<Mark> marks, double scale, boolean dark) {}
+
+    /**
+     * Changes the nodes by difference: those of pieces that are as they were stay, so that a drag lays out and paints only what it moves.
+     * What changed lies between a beginning and an end that are alike.
+     */
     private void rebuild() {
         scale = fitting();
-        List<Node> nodes = new ArrayList<>();
-        int i = 0;
-        List<Mark> marks = drawing.marks();
-        while (i < marks.size()) {
-            Mark mark = marks.get(i);
-            if (mark instanceof Mark.Line first && !first.closed()) {
-                Path path = new Path();
-                stroke(path, first);
-                while (i < marks.size() && marks.get(i) instanceof Mark.Line next && sameStroke(first, next)) {
-                    add(path, next);
-                    i++;
+        List<Piece> before = pieces;
+        pieces = pieces();
+        int alike = Math.min(before.size(), pieces.size());
+        int first = 0;
+        while (first < alike && pieces.get(first).equals(before.get(first))) {
+            first++;
+        }
+        int last = 0;
+        while (last < alike - first
+                && pieces.get(pieces.size() - 1 - last).equals(before.get(before.size() - 1 - last))) {
+            last++;
+        }
+        List<Node> nodes = sheet.getChildren();
+        if (before.size() != pieces.size()) {
+            nodes.subList(first, before.size() - last).clear();
+            nodes.addAll(
+                    first,
+                    pieces.subList(first, pieces.size() - last).stream()
+                            .map(p -> node(p, Optional.empty()))
+                            .toList());
+        } else {
+            for (int i = first; i < pieces.size() - last; i++) {
+                if (!pieces.get(i).equals(before.get(i))) {
+                    Node old = nodes.get(i);
+                    Node now = node(pieces.get(i), Optional.of(old));
+                    if (!now.equals(old)) {
+                        nodes.set(i, now);
+                    }
                 }
-                nodes.add(path);
-                continue;
             }
-            nodes.add(node(mark));
-            i++;
         }
         if (!onPaper) {
             uncover(nodes);
         }
-        sheet.getChildren().setAll(nodes);
+    }
+
+    private List<Piece> pieces() {
+        List<Piece> all = new ArrayList<>();
+        List<Mark> marks = drawing.marks();
+        int i = 0;
+        while (i < marks.size()) {
+            int from = i++;
+            if (marks.get(from) instanceof Mark.Line first && !first.closed()) {
+                while (i < marks.size() && marks.get(i) instanceof Mark.Line next && sameStroke(first, next)) {
+                    i++;
+                }
+            }
+            all.add(new Piece(marks.subList(from, i), scale, dark));
+        }
+        return all;
+    }
+
+    /** The node of a piece: the one given, changed, where it is of the right kind. */
+    private Node node(Piece piece, Optional<Node> old) {
+        return switch (piece.marks().getFirst()) {
+            case Mark.Line line when !line.closed() -> path(piece.marks(), line, as(Path.class, old, Path::new));
+            case Mark.Line line -> {
+                Polygon polygon = polygon(line.points(), old);
+                polygon.setFill(null);
+                stroke(polygon, line);
+                yield polygon;
+            }
+            case Mark.Fill fill -> {
+                Polygon polygon = polygon(fill.points(), old);
+                polygon.setFill(color(fill.ink(), fill.opacity()));
+                polygon.setStroke(null);
+                polygon.setUserData(fill.subject());
+                yield polygon;
+            }
+            case Mark.Text text -> text(text, as(Text.class, old, Text::new));
+        };
+    }
+
+    private static <N extends Node> N as(Class<N> kind, Optional<Node> old, Supplier<N> made) {
+        return old.filter(kind::isInstance).map(kind::cast).orElseGet(made);
     }
 
     /** Runs of like lines, as hatching is, become one node. */
@@ -187,35 +253,28 @@ public final class DrawingView extends Region {
                 && a.subject().equals(b.subject());
     }
 
-    private void add(Path path, Mark.Line line) {
-        for (int k = 0; k < line.points().size(); k++) {
-            double x = line.points().get(k).x() * scale;
-            double y = line.points().get(k).y() * scale;
-            path.getElements().add(k == 0 ? new MoveTo(x, y) : new LineTo(x, y));
+    private Path path(List<Mark> lines, Mark.Line first, Path path) {
+        List<PathElement> elements = new ArrayList<>();
+        for (Mark mark : lines) {
+            if (mark instanceof Mark.Line line) {
+                for (int k = 0; k < line.points().size(); k++) {
+                    double x = line.points().get(k).x() * scale;
+                    double y = line.points().get(k).y() * scale;
+                    elements.add(k == 0 ? new MoveTo(x, y) : new LineTo(x, y));
+                }
+            }
         }
+        path.getElements().setAll(elements);
+        stroke(path, first);
+        return path;
     }
 
-    private Node node(Mark mark) {
-        return switch (mark) {
-            case Mark.Line line -> {
-                Polygon polygon = polygon(line.points());
-                polygon.setFill(null);
-                stroke(polygon, line);
-                yield polygon;
-            }
-            case Mark.Fill fill -> {
-                Polygon polygon = polygon(fill.points());
-                polygon.setFill(color(fill.ink(), fill.opacity()));
-                polygon.setUserData(fill.subject());
-                yield polygon;
-            }
-            case Mark.Text text -> text(text);
-        };
-    }
-
-    private Polygon polygon(List<Mark.Point> points) {
-        Polygon polygon = new Polygon();
-        points.forEach(p -> polygon.getPoints().addAll(p.x() * scale, p.y() * scale));
+    private Polygon polygon(List<Mark.Point> points, Optional<Node> old) {
+        Polygon polygon = as(Polygon.class, old, Polygon::new);
+        polygon.getPoints()
+                .setAll(points.stream()
+                        .flatMap(p -> Stream.of(p.x() * scale, p.y() * scale))
+                        .toList());
         return polygon;
     }
 
@@ -226,14 +285,15 @@ public final class DrawingView extends Region {
         shape.setStrokeLineCap(StrokeLineCap.BUTT);
         if (line.dashed()) {
             shape.getStrokeDashArray().setAll(Marks.DASH_MM * scale, Marks.SPACE_MM * scale);
+        } else {
+            shape.getStrokeDashArray().clear();
         }
         shape.setUserData(line.subject());
     }
 
-    private Text text(Mark.Text text) {
+    private Text text(Mark.Text text, Text node) {
         double trueSize = text.sizeMm() * scale;
         double size = onPaper ? trueSize : Math.clamp(trueSize, LEAST_LETTER, MOST_LETTER);
-        Text node = new Text(text.text());
         node.setFont(Font.font("B612", text.bold() ? FontWeight.BOLD : FontWeight.NORMAL, size));
         node.setFill(color(text.ink(), 1));
         node.setTextOrigin(VPos.BASELINE);
