@@ -20,6 +20,8 @@ import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -93,7 +95,7 @@ public final class Main implements Callable<Integer> {
     /** A file's document, or that of a demo written as {@code demo:NAME}. */
     private static BuildFormat.Document document(String source) throws UserException {
         if (source.startsWith("demo:")) {
-            return demo(source.substring("demo:".length()));
+            return demo(source.substring("demo:".length())).get();
         }
         try {
             return BuildStore.open(Path.of(source)).document();
@@ -102,11 +104,13 @@ public final class Main implements Callable<Integer> {
         }
     }
 
-    private static BuildFormat.Document demo(String name) throws UserException {
-        Build build = Library.demo(name)
-                .orElseThrow(() -> new UserException(
-                        "There is no demo “" + name + "”. Choose one of " + String.join(", ", Library.DEMOS) + "."));
-        return new BuildFormat.Document(build, Extras.NONE);
+    /** A demo, yet to be read. */
+    private static Supplier<BuildFormat.Document> demo(String name) throws UserException {
+        if (!Library.DEMOS.contains(name)) {
+            throw new UserException(
+                    "There is no demo “" + name + "”. Choose one of " + String.join(", ", Library.DEMOS) + ".");
+        }
+        return () -> new BuildFormat.Document(Library.demo(name).orElseThrow(), Extras.NONE);
     }
 
     /** What the window commands share. */
@@ -131,14 +135,16 @@ public final class Main implements Callable<Integer> {
     }
 
     private static int window(
-            BuildFormat.Document document, Session.Origin origin, Optional<Path> file, WindowOptions options) {
+            Supplier<BuildFormat.Document> reading, Session.Origin origin, Optional<Path> file, WindowOptions options) {
+        // Read while the toolkit starts.
+        CompletableFuture<BuildFormat.Document> document = CompletableFuture.supplyAsync(reading);
         long started = ProcessHandle.current()
                 .info()
                 .startInstant()
                 .map(i -> i.toEpochMilli())
                 .orElse(System.currentTimeMillis());
         Launcher.launch(stage -> {
-            App app = new App(document, origin);
+            App app = new App(document.join(), origin);
             app.desk().dark().set(options.dark);
             app.frame().open(options.stage);
             file.ifPresent(f -> app.frame().files().open(f));
@@ -187,7 +193,7 @@ public final class Main implements Callable<Integer> {
         public Integer call() throws UserException {
             document(file.toString());
             return window(
-                    new BuildFormat.Document(Build.empty("New build"), Extras.NONE),
+                    () -> new BuildFormat.Document(Build.empty("New build"), Extras.NONE),
                     Session.Origin.NEW,
                     Optional.of(file),
                     options);
