@@ -1,5 +1,6 @@
 package boldsatchel.power;
 
+import boldsatchel.course.Course;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -18,8 +19,7 @@ import java.util.function.Function;
 /**
  * Charging: constant current up to the full voltage, then constant voltage until the current has fallen to a twentieth of the capacity
  * an hour (Linden, Handbook of Batteries, ch. 26). Twice the resistance of a short pulse stands between rest and terminal
- * voltage, as the slow part of a cell's polarisation has time to build up. Time is ∫ Q·ds / I(s); between two points the
- * current is taken as a straight line, whose integral is a logarithm, so that the constant-voltage phase of an ideal cell is exact.
+ * voltage, as the slow part of a cell's polarisation has time to build up. The level follows dQ = I·dt.
  */
 public final class Charge {
 
@@ -152,38 +152,44 @@ public final class Charge {
      * @param takenA current that the machine takes of it at a level
      */
     static Curve fill(Store.Pack pack, DoubleUnaryOperator givenA, DoubleUnaryOperator takenA) {
-        Facet.Cells cells = pack.cells();
-        double full = cells.series() * cells.chemistry().chargeV();
-        double capacity = pack.hoursAt(1) / CellCurve.chargeAcceptance(cells.chemistry());
-        double end = capacity * END_PER_HOUR;
         List<Discharge.Sample> samples = new ArrayList<>();
-        double hours = 0;
-        double before = 0;
-        for (int i = 0; i <= INTERVALS; i++) {
-            double level = (double) i / INTERVALS;
-            double ohms = SLOW_FACTOR * pack.ohms(level);
-            double open = pack.openVolts(level);
-            double held = Math.max(0, (full - open) / ohms);
-            double left = givenA.applyAsDouble(level) - takenA.applyAsDouble(level);
-            double amps = Math.min(left, held);
-            if (i > 0) {
-                hours += capacity / INTERVALS / logMean(before, amps);
-            }
-            samples.add(new Discharge.Sample(hours, level, open + ohms * Math.max(0, amps), amps));
-            if (left <= 0) {
-                return new Curve(Double.POSITIVE_INFINITY, samples);
-            }
-            if (held < left && amps <= end) {
-                return new Curve(hours, samples);
-            }
-            before = amps;
-        }
-        return new Curve(hours, samples);
+        double[] level = {0};
+        Filling filling = new Filling(pack, givenA, takenA);
+        samples.add(filling.at(level, new double[1]).sample(0, 0));
+        Course.Leg<Filled> leg = new Course(0, 1, INTERVALS)
+                .go(
+                        filling,
+                        level,
+                        Double.POSITIVE_INFINITY,
+                        (hours, from, before, to, after) ->
+                                samples.add(after.sample(samples.getLast().hours() + hours, to[0])));
+        return new Curve(leg.last().full() ? samples.getLast().hours() : Double.POSITIVE_INFINITY, samples);
     }
 
-    /** Mean of a current that changes in a straight line with the charge, as time sees it. */
-    private static double logMean(double a, double b) {
-        return Math.abs(a - b) < 1e-9 * Math.max(a, b) ? a : (a - b) / Math.log(a / b);
+    /** What is seen of cells being filled. */
+    private record Filled(double volts, double amps, boolean full, boolean stops) implements Course.Sight {
+        Discharge.Sample sample(double hours, double level) {
+            return new Discharge.Sample(hours, level, volts, amps);
+        }
+    }
+
+    /** Cells being filled: as much as is left for them, and no more than holds them at their full voltage. */
+    private record Filling(Store.Pack pack, DoubleUnaryOperator givenA, DoubleUnaryOperator takenA)
+            implements Course.Motion<Filled> {
+        @Override
+        public Filled at(double[] levels, double[] perHour) {
+            double level = levels[0];
+            Facet.Cells cells = pack.cells();
+            double capacity = pack.hoursAt(1) / CellCurve.chargeAcceptance(cells.chemistry());
+            double ohms = SLOW_FACTOR * pack.ohms(level);
+            double open = pack.openVolts(level);
+            double held = Math.max(0, (cells.series() * cells.chemistry().chargeV() - open) / ohms);
+            double left = givenA.applyAsDouble(level) - takenA.applyAsDouble(level);
+            double amps = Math.min(left, held);
+            boolean full = left > 0 && (level >= 1 || (held < left && amps <= capacity * END_PER_HOUR));
+            perHour[0] = amps / capacity;
+            return new Filled(open + ohms * Math.max(0, amps), amps, full, full || left <= 0);
+        }
     }
 
     /** One charging rung on one supply; chains with everything plugged in are modelled once for all of them. */

@@ -1,14 +1,12 @@
 package boldsatchel.power;
 
 import boldsatchel.machine.UseProfile;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * A run from full to the first thing that ends it. For each step of the profile the current is tabulated over the state of
- * charge; time follows from dt = Q·ds/I(s), whose integral is tabulated too, so that walking through the cycle is exact for the
- * table and costs next to nothing however short the steps are.
+ * A run from full to the first thing that ends it. Of a single source the current of each step of the profile is tabulated over the state
+ * of charge, and time follows from dt = Q·ds/I(s); joined sources are solved anew on the way.
  *
  * @param hours until the end; infinite when nothing is drawn
  * @param end what ends it
@@ -18,7 +16,7 @@ import java.util.Optional;
  */
 public record Discharge(double hours, Breach end, double endLevel, List<Sample> samples, double meanWatts) {
 
-    /** Intervals of the table; a multiple of 20, so that no kink of a rest-voltage curve falls inside one. */
+    /** Intervals of the level; a multiple of 20, so that no kink of a rest-voltage curve falls inside one. */
     static final int FINE = 40;
 
     /** Intervals for the many runs behind a range. */
@@ -78,63 +76,11 @@ public record Discharge(double hours, Breach end, double endLevel, List<Sample> 
     }
 
     static Discharge run(Network network, UseProfile profile, int intervals, Optional<Witness> witness) {
-        return network.supply().isJoined()
-                ? new JointRun(network, profile, intervals, witness).run()
-                : alone(network, profile, intervals, witness);
-    }
-
-    private static Discharge alone(Network network, UseProfile profile, int intervals, Optional<Witness> witness) {
-        List<DischargeTable> tables = profile.steps().stream()
-                .map(step -> network.table(Demand.of(step), intervals))
-                .toList();
-        List<Sample> samples = new ArrayList<>();
-        double level = 1;
-        double hours = 0;
-        double wattHours = 0;
-        double sampleEvery = 1.0 / MOST_SAMPLES;
-        double sampledAt = 1 + sampleEvery;
-        boolean lasting = tables.size() == 1;
-        for (int k = 0; ; k = (k + 1) % tables.size()) {
-            DischargeTable table = tables.get(k);
-            if (level <= table.endLevel()) {
-                return finished(table, hours, level, samples, wattHours, k);
-            }
-            boolean sampled = !lasting && sampledAt - level >= sampleEvery;
-            if (sampled || samples.isEmpty()) {
-                table.sampleInto(samples, hours, level, lasting, k);
-                sampledAt = level;
-            }
-            double stepHours = profile.steps().get(k).minutes() / 60;
-            double nextLevel =
-                    lasting ? table.endLevel() : Math.max(table.endLevel(), table.levelAfter(level, stepHours));
-            boolean wholeStep = !lasting && nextLevel > table.endLevel();
-            double spent = wholeStep ? stepHours : table.hoursBetween(level, nextLevel);
-            if (!(hours + spent < FOREVER_HOURS)) {
-                return forever(network, level, samples);
-            }
-            wattHours += table.meanWatts(level, nextLevel) * spent;
-            if (witness.isPresent()) {
-                table.tell(witness.get(), level, nextLevel);
-            }
-            hours += spent;
-            level = nextLevel;
-            if (sampled) {
-                samples.add(table.sample(hours, level, k));
-            }
-            if (nextLevel <= table.endLevel()) {
-                return finished(table, hours, level, samples, wattHours, k);
-            }
-        }
+        return new Run(network, profile, intervals, witness).run();
     }
 
     static Discharge forever(Network network, double level, List<Sample> samples) {
         return new Discharge(
                 Double.POSITIVE_INFINITY, new Breach(Breach.Kind.EMPTY, network.root(), 0, 0), level, samples, 0);
-    }
-
-    private static Discharge finished(
-            DischargeTable table, double hours, double level, List<Sample> samples, double wattHours, int step) {
-        samples.add(table.sample(hours, level, step));
-        return new Discharge(hours, table.end(), level, samples, hours == 0 ? 0 : wattHours / hours);
     }
 }

@@ -94,9 +94,12 @@ public final class Network {
         return circuits.computeIfAbsent(demand, d -> new Circuit(root, supply, d, modeller.feeds(root, d)));
     }
 
-    /** The current of a demand over the state of charge of a single source; made once, whichever profiles ask for it. */
-    DischargeTable table(Demand demand, int intervals) {
-        return tables.computeIfAbsent(new TableOf(demand, intervals), t -> new DischargeTable(this, demand, intervals));
+    /** What a demand does to the sources; for a single one a table, made once, whichever profiles ask for it. */
+    Drain drain(Demand demand, int intervals) {
+        return supply.isJoined()
+                ? new Drain.Joined(at(demand))
+                : tables.computeIfAbsent(
+                        new TableOf(demand, intervals), t -> new DischargeTable(this, demand, intervals));
     }
 
     private record TableOf(Demand demand, int intervals) {}

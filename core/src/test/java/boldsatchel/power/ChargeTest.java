@@ -80,7 +80,7 @@ public class ChargeTest {
         double expected = 2 * ohms * 3 / slope * Math.log(from.amps() / to.amps());
         assertThat(from.amps()).isCloseTo((4.2 - 4.08) / (2 * ohms), within(1e-9));
         assertThat(to.hours() - from.hours()).isCloseTo(expected, within(1e-6));
-        assertThat(to.amps()).isLessThanOrEqualTo(3.0 / 20);
+        assertThat(to.amps()).isCloseTo(3.0 / 20, within(1e-5));
     }
 
     @Test

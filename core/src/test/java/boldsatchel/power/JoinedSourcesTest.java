@@ -9,6 +9,7 @@ import static boldsatchel.Samples.rung;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.course.Course;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Facet.Chemistry;
@@ -150,6 +151,22 @@ public class JoinedSourcesTest {
         OperatingPoint alone = network(build).solve(0.5, BUSY);
         assertThat(alone.rung("r-adapter")).isEmpty();
         assertThat(amps(alone, "pack")).isGreaterThan(1);
+    }
+
+    /**
+     * Unequal cells on one rail without diodes even out: with a rest voltage that rises by b from empty to full, the difference of their
+     * levels falls off with the rate b·(1/Q₁ + 1/Q₂) / (R₁ + R₂).
+     */
+    @Test
+    public void withoutDiodesUnequalCellsEvenOutExponentially() {
+        Network network = network(joined(false, sink(0), cell("a", 3, 0.05), cell("b", 1.5, 0.15)));
+        double[] levels = {0.98, 0.92};
+        double hours = 0.05;
+        new Course(0, 1, 40).go(network.drain(BUSY, 40), levels, hours, (spent, from, before, to, after) -> {});
+        // From 90 % on a cell's rest voltage goes from 4.08 to 4.18 V.
+        double rate = 1 * (1 / 3.0 + 1 / 1.5) / (0.05 + 0.15);
+        assertThat(levels[0] - levels[1]).isCloseTo(0.06 * Math.exp(-rate * hours), within(2e-5));
+        assertThat(3 * levels[0] + 1.5 * levels[1]).isCloseTo(3 * 0.98 + 1.5 * 0.92, within(1e-5));
     }
 
     @Test
