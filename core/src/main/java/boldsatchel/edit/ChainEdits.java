@@ -314,16 +314,17 @@ public final class ChainEdits {
                         b -> b.withChain(Chains.pruned(b.wiring().chain(), r -> r.id().equals(source)))));
     }
 
-    /** Makes a rung something else: a wire's gauge, a fuse's rating. */
-    public static Edit change(String what, String rung, Rung.Stage stage) {
-        return change(what, rung, s -> stage);
-    }
-
-    /** Changes what a rung is, as it is then. */
-    public static Edit change(String what, String rung, UnaryOperator<Rung.Stage> change) {
+    /**
+     * Changes what a rung is, as it is then: a wire's gauge, a fuse's rating. A rung that is of another kind by then stays as it is.
+     *
+     * @param what is changed, for people
+     * @param rung its id
+     * @param kind what it must be
+     */
+    public static <S extends Rung.Stage> Edit change(String what, String rung, Class<S> kind, UnaryOperator<S> change) {
+        UnaryOperator<Rung> changed = r -> kind.isInstance(r.stage()) ? r.as(change.apply(kind.cast(r.stage()))) : r;
         return new Edit(
-                "change " + what,
-                b -> b.withChain(Chains.with(b.wiring().chain(), rung, r -> r.as(change.apply(r.stage())))));
+                "change " + what, b -> b.withChain(Chains.with(b.wiring().chain(), rung, changed)));
     }
 
     /**

@@ -281,7 +281,7 @@ final class BreachTelling implements Telling {
         for (Thicker t : thicker(f)) {
             remedies.add(Remedy.by(
                     "Take AWG " + t.awg() + " for it",
-                    ChainEdits.change("gauge", t.rung().id(), t.wire().gauge(t.awg()))));
+                    ChainEdits.change("gauge", t.rung().id(), Rung.Wire.class, w -> w.gauge(t.awg()))));
         }
         remedies.add(Remedy.advice("Put the converter next to the load, and run the long wire at the higher voltage"));
         return line.ranked(remedies);
@@ -309,11 +309,10 @@ final class BreachTelling implements Telling {
         return build.rung(rung)
                 .filter(r -> r.stage() instanceof Rung.Contact)
                 .map(r -> {
-                    Rung.Contact c = (Rung.Contact) r.stage();
                     double rating = Sizing.fuse(line.steadyA(rung), line.startA(rung));
                     return Remedy.by(
                             "Take one for " + n(rating) + " A, if cells and wires bear that",
-                            ChainEdits.change("rating", rung, new Rung.Contact(c.kind(), c.ohms(), rating)));
+                            ChainEdits.change("rating", rung, Rung.Contact.class, c -> c.rated(rating)));
                 })
                 .orElseGet(() -> build.rung(rung)
                         .flatMap(build::partOf)
@@ -423,7 +422,7 @@ final class BreachTelling implements Telling {
             if (awg.isPresent() && awg.getAsInt() < wire.awg()) {
                 remedies.add(Remedy.by(
                         "Take AWG " + awg.getAsInt() + " for " + r.name(build),
-                        ChainEdits.change("gauge", r.id(), wire.gauge(awg.getAsInt()))));
+                        ChainEdits.change("gauge", r.id(), Rung.Wire.class, w -> w.gauge(awg.getAsInt()))));
             }
         });
         return remedies;

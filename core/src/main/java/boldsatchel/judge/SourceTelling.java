@@ -184,15 +184,10 @@ final class SourceTelling implements Telling {
         Optional<Rung> plain = (line.root().joined().isEmpty() ? line.root().walk() : source.walk())
                 .filter(r -> r.stage() instanceof Rung.Contact c && c.kind() == Rung.ContactKind.PROTECTION)
                 .findFirst();
-        return plain.map(r -> {
-                    Rung.Contact c = (Rung.Contact) r.stage();
-                    return Remedy.by(
-                            "Take a protection board that balances",
-                            ChainEdits.change(
-                                    "protection",
-                                    r.id(),
-                                    new Rung.Contact(Rung.ContactKind.BALANCER, c.ohms(), c.ratedA())));
-                })
+        return plain.map(r -> Remedy.by(
+                        "Take a protection board that balances",
+                        ChainEdits.change(
+                                "protection", r.id(), Rung.Contact.class, c -> c.as(Rung.ContactKind.BALANCER))))
                 .orElseGet(() -> Remedy.by(
                         "Put a protection board with balancing first in the chain",
                         ChainEdits.insertBelow(

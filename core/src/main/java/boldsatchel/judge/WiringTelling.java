@@ -4,6 +4,7 @@ import static boldsatchel.judge.Words.n;
 import static boldsatchel.judge.Words.name;
 
 import boldsatchel.edit.ChainEdits;
+import boldsatchel.edit.Edit;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -17,6 +18,7 @@ import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Working;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.function.UnaryOperator;
 
 /** Tells of fuses, switches, wires and joints. */
 final class WiringTelling implements Telling {
@@ -101,18 +103,13 @@ final class WiringTelling implements Telling {
                                 finished(
                                         "wire colours",
                                         f,
-                                        new Rung.Finish(
-                                                "red", "black", finish(f).sleeved()))),
+                                        w -> w.plus(Rung.Finish.USUAL.plus()).minus(Rung.Finish.USUAL.minus()))),
                         Remedy.advice("Mark each end before it is cut"));
             case "power.bare-joints" ->
                 List.of(
                         Remedy.by(
                                 "Sleeve each joint and hold the wires against pull",
-                                finished(
-                                        "joints",
-                                        f,
-                                        new Rung.Finish(
-                                                finish(f).plus(), finish(f).minus(), true))),
+                                finished("joints", f, w -> w.sleeved(true))),
                         Remedy.advice("Set the joints apart, one further along than the other"));
             default -> throw Telling.unknown(f);
         };
@@ -134,8 +131,8 @@ final class WiringTelling implements Telling {
         return wire(f.first()).finish().orElse(Rung.Finish.USUAL);
     }
 
-    private boldsatchel.edit.Edit finished(String what, Noted f, Rung.Finish finish) {
-        return ChainEdits.change(what, f.first(), wire(f.first()).finished(finish));
+    private static Edit finished(String what, Noted f, UnaryOperator<Rung.Finish> change) {
+        return ChainEdits.change(what, f.first(), Rung.Wire.class, w -> w.finished(change));
     }
 
     private Working.Step fuseStep(Noted f) {
@@ -168,11 +165,9 @@ final class WiringTelling implements Telling {
     }
 
     private Remedy guarded(Noted f) {
-        Rung.Contact c = (Rung.Contact) rung(f.first()).stage();
         return Remedy.by(
                 "Take a sliding or guarded switch",
-                ChainEdits.change(
-                        "switch", f.first(), new Rung.Contact(Rung.ContactKind.SWITCH, c.ohms(), c.ratedA())));
+                ChainEdits.change("switch", f.first(), Rung.Contact.class, c -> c.as(Rung.ContactKind.SWITCH)));
     }
 
     private Remedy mainSwitch() {
@@ -223,7 +218,7 @@ final class WiringTelling implements Telling {
         return needed.isPresent()
                 ? Remedy.by(
                         "Take AWG " + needed.getAsInt(),
-                        ChainEdits.change("gauge", rung.id(), wire(rung.id()).gauge(needed.getAsInt())))
+                        ChainEdits.change("gauge", rung.id(), Rung.Wire.class, w -> w.gauge(needed.getAsInt())))
                 : Remedy.advice("Run two pairs side by side, or bring the converter nearer");
     }
 
@@ -232,7 +227,7 @@ final class WiringTelling implements Telling {
         return smaller <= f.number("limitA")
                 ? Remedy.by(
                         "Take a " + n(smaller) + " A fuse",
-                        ChainEdits.change("fuse", f.first(), ChainEdits.fuse(smaller)))
+                        ChainEdits.change("fuse", f.first(), Rung.Contact.class, c -> ChainEdits.fuse(smaller)))
                 : Remedy.advice("Take a thicker wire");
     }
 }

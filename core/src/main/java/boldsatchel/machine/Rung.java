@@ -53,9 +53,9 @@ public record Rung(
             this(awg, lengthMm, Optional.empty());
         }
 
-        /** The same wire with its colours and joints said. */
-        public Wire finished(Finish newFinish) {
-            return new Wire(awg, lengthMm, Optional.of(newFinish));
+        /** The same wire with other colours and joints; the usual ones where none were said. */
+        public Wire finished(UnaryOperator<Finish> change) {
+            return new Wire(awg, lengthMm, Optional.of(change.apply(finish.orElse(Finish.USUAL))));
         }
 
         /** The same pair in another gauge. */
@@ -77,6 +77,21 @@ public record Rung(
             @Label("joints sleeved and held") boolean sleeved) {
         /** Red and black, sleeved. */
         public static final Finish USUAL = new Finish("red", "black", true);
+
+        /** The same with another plus wire. */
+        public Finish plus(String colour) {
+            return new Finish(colour, minus, sleeved);
+        }
+
+        /** The same with another minus wire. */
+        public Finish minus(String colour) {
+            return new Finish(plus, colour, sleeved);
+        }
+
+        /** The same with its joints sleeved and held, or not. */
+        public Finish sleeved(boolean is) {
+            return new Finish(plus, minus, is);
+        }
 
         /** Whether plus and minus can be told apart. */
         public boolean toldApart() {
@@ -141,7 +156,17 @@ public record Rung(
 
             @Label(value = "rated for", in = Quantity.CURRENT, absent = 3)
             double ratedA)
-            implements Stage {}
+            implements Stage {
+        /** The same contact as another kind. */
+        public Contact as(ContactKind newKind) {
+            return new Contact(newKind, ohms, ratedA);
+        }
+
+        /** The same contact for another current. */
+        public Contact rated(double newRatedA) {
+            return new Contact(kind, ohms, newRatedA);
+        }
+    }
 
     /**
      * A diode.

@@ -94,10 +94,20 @@ public class ChainEditsTest {
         assertThat(walk(does(fused, ChainEdits.raise(fused, "wire")))).startsWith("r-pack", "wire", "fuse");
         assertThat(walk(does(b, ChainEdits.remove(b, "r-down"))))
                 .containsExactly("r-pack", "wire", "r-board", "r-screen");
-        Build thick = ChainEdits.change("gauge", "wire", new Rung.Wire(14, 100))
+        Build thick = ChainEdits.change("gauge", "wire", Rung.Wire.class, w -> w.gauge(14))
                 .change()
                 .apply(b);
         assertThat(thick.rung("wire").orElseThrow().stage()).isEqualTo(new Rung.Wire(14, 100));
+    }
+
+    @Test
+    public void aChangeOfARungKeepsWhatAnotherChangedMeanwhileAndLeavesAnotherKindAlone() {
+        Edit thicker = ChainEdits.change("gauge", "wire", Rung.Wire.class, w -> w.gauge(14));
+        Edit longer = ChainEdits.change("length", "wire", Rung.Wire.class, w -> new Rung.Wire(w.awg(), 250));
+        Build both = thicker.change().apply(longer.change().apply(sample()));
+        assertThat(both.rung("wire").orElseThrow().stage()).isEqualTo(new Rung.Wire(14, 250));
+        Edit fuse = ChainEdits.change("rating", "wire", Rung.Contact.class, c -> c.rated(9));
+        assertThat(fuse.change().apply(both)).isEqualTo(both);
     }
 
     @Test

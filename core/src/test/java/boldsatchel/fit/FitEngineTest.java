@@ -295,6 +295,14 @@ public class FitEngineTest {
     }
 
     @Test
+    public void whatStaysOutsideAsksForNoPlace() {
+        Part adapter = block("a", 5, 5, 5).withFacet(new Facet.Adapter(19, 3, Figure.measured(0.05)));
+        Build build = packed(BOX, List.of(), List.of()).with(new Parts(List.of(adapter, block("b", 5, 5, 5))));
+        assertThat(build.loose()).extracting(Part::id).containsExactly("b");
+        assertThat(FitEngine.evaluate(build).onTheTable()).containsExactly("b");
+    }
+
+    @Test
     public void signedDistanceIsSymmetricAndChangesSignAtContact() {
         Box a = new Box(0, 0, 0, 10, 10, 10);
         for (double x = -15; x <= 15; x += 2.5) {

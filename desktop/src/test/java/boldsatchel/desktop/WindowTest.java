@@ -23,6 +23,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Predicate;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -34,6 +35,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.testfx.util.WaitForAsyncUtils;
@@ -95,6 +97,52 @@ public class WindowTest extends WindowHarness {
         robot.clickOn("#redo");
         settle();
         assertThat(codes()).contains("fit.clash");
+    }
+
+    @Test
+    public void anEditChangesOnlyTheNodesOfWhatItMovedAndUndoGivesTheSamePicture() {
+        open("pack");
+        DrawingView plan = robot.lookup("#plan").query();
+        Part battery = build().part("battery").orElseThrow();
+        List<String> before = nodesOf(plan, n -> true);
+        List<String> others = nodesOf(plan, n -> !"battery".equals(n.getUserData()));
+        onFx(() -> {
+            session().does(Edits.move(battery, at -> at.plus(new Vec(-1.5, 0, 0))));
+            return 0;
+        });
+        List<String> after = nodesOf(plan, n -> true);
+        assertThat(after).isNotEqualTo(before);
+        assertThat(after.stream().filter(others::contains).count()).isGreaterThan(others.size() * 8 / 10);
+        onFx(() -> {
+            session().undo();
+            return 0;
+        });
+        // Drawn from nothing the same build looks the same.
+        DrawingView fresh = onFx(() -> {
+            DrawingView view = new DrawingView().atMost(plan.scale());
+            view.resize(plan.getWidth(), plan.getHeight());
+            view.show(plan.drawing(), false);
+            return view;
+        });
+        assertThat(shapes(plan)).isEqualTo(shapes(fresh));
+    }
+
+    /** The nodes of a drawing, each by its identity and look. */
+    private static List<String> nodesOf(DrawingView view, Predicate<Node> which) {
+        return sheet(view).stream()
+                .filter(which)
+                .map(n -> System.identityHashCode(n) + " " + n)
+                .toList();
+    }
+
+    private static List<String> shapes(DrawingView view) {
+        return sheet(view).stream()
+                .map(n -> n.toString() + n.getUserData() + n.isVisible() + n.getBoundsInLocal())
+                .toList();
+    }
+
+    private static List<Node> sheet(DrawingView view) {
+        return List.copyOf(((Pane) view.getChildrenUnmodifiable().getFirst()).getChildren());
     }
 
     @Test

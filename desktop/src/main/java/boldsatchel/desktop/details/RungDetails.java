@@ -12,6 +12,7 @@ import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -38,8 +39,7 @@ final class RungDetails extends VBox {
         form = new RecordForm(
                         "rung",
                         rung.stage().getClass(),
-                        (what, f) -> desk.session()
-                                .does(ChainEdits.change(what, this.rung.id(), s -> (Rung.Stage) f.apply(s))))
+                        (what, f) -> form(what, this.rung.stage().getClass(), f))
                 .only(f -> !f.needed()
                         && !f.name().equals("awg")
                         && !f.name().equals("finish")
@@ -93,8 +93,12 @@ final class RungDetails extends VBox {
         note.setManaged(!about.isEmpty());
     }
 
-    private void change(String what, Rung.Stage stage) {
-        desk.session().does(ChainEdits.change(what, rung.id(), stage));
+    private <S extends Rung.Stage> void form(String what, Class<S> kind, UnaryOperator<Object> change) {
+        change(what, kind, s -> kind.cast(change.apply(s)));
+    }
+
+    private <S extends Rung.Stage> void change(String what, Class<S> kind, UnaryOperator<S> change) {
+        desk.session().does(ChainEdits.change(what, rung.id(), kind, change));
     }
 
     private void wire(Rung.Wire wire) {
@@ -111,31 +115,23 @@ final class RungDetails extends VBox {
         wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
         gauge.setOnAction(e -> {
             try {
-                change("gauge", wire.gauge(Units.parseGauge(gauge.getText())));
+                int awg = Units.parseGauge(gauge.getText());
+                change("gauge", Rung.Wire.class, w -> w.gauge(awg));
             } catch (Units.UnreadableException x) {
                 wrong.setText(x.getMessage());
             }
         });
         Ui.row(special, "gauge", new VBox(gauge, wrong));
         Rung.Finish finish = wire.finish().orElse(Rung.Finish.USUAL);
-        Ui.row(
-                special,
-                "plus",
-                colour(
-                        "wire-plus",
-                        finish.plus(),
-                        c -> finish(wire, new Rung.Finish(c, finish.minus(), finish.sleeved()))));
-        Ui.row(
-                special,
-                "minus",
-                colour(
-                        "wire-minus",
-                        finish.minus(),
-                        c -> finish(wire, new Rung.Finish(finish.plus(), c, finish.sleeved()))));
+        Ui.row(special, "plus", colour("wire-plus", finish.plus(), c -> finish(w -> w.plus(c))));
+        Ui.row(special, "minus", colour("wire-minus", finish.minus(), c -> finish(w -> w.minus(c))));
         CheckBox sleeved = new CheckBox("joints sleeved and held");
         sleeved.setId("wire-sleeved");
         sleeved.setSelected(finish.sleeved());
-        sleeved.setOnAction(e -> finish(wire, new Rung.Finish(finish.plus(), finish.minus(), sleeved.isSelected())));
+        sleeved.setOnAction(e -> {
+            boolean is = sleeved.isSelected();
+            finish(w -> w.sleeved(is));
+        });
         Ui.across(special, sleeved);
         if (wire.finish().isEmpty()) {
             Ui.across(special, Ui.words("Colours and joints are not said yet; these would be usual.", "soft"));
@@ -148,8 +144,8 @@ final class RungDetails extends VBox {
         return box;
     }
 
-    private void finish(Rung.Wire wire, Rung.Finish finish) {
-        change("colours and joints of the wire", wire.finished(finish));
+    private void finish(UnaryOperator<Rung.Finish> change) {
+        change("colours and joints of the wire", Rung.Wire.class, w -> w.finished(change));
     }
 
     private void charging(Rung.Charging charging) {
@@ -161,9 +157,10 @@ final class RungDetails extends VBox {
         store.getItems()
                 .setAll(build().parts().list().stream().filter(Part::isSource).toList());
         build().part(charging.store()).ifPresent(store::setValue);
-        store.setOnAction(e -> change(
-                "what is charged",
-                new Rung.Charging(charging.charger(), store.getValue().id())));
+        store.setOnAction(e -> {
+            String filled = store.getValue().id();
+            change("what is charged", Rung.Charging.class, c -> new Rung.Charging(c.charger(), filled));
+        });
         Ui.row(special, "fills", store);
         Optional<Part> charger = charging.charger().flatMap(build()::part);
         Ui.across(
