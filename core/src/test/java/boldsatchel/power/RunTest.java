@@ -32,7 +32,17 @@ public class RunTest {
             1,
             1,
             new Facet.DrawsPower(
-                    1, 4, 30, Facet.LoadKind.CURRENT, exact(0), exact(0), exact(4), exact(8), exact(8), exact(0), exact(0)));
+                    1,
+                    4,
+                    30,
+                    Facet.LoadKind.CURRENT,
+                    exact(0),
+                    exact(0),
+                    exact(4),
+                    exact(8),
+                    exact(8),
+                    exact(0),
+                    exact(0)));
 
     private static Part cell(String id, double ah) {
         return part(id, Family.BATTERY, 20, 70, 20, 50, cells(Facet.Chemistry.LI_ION, 1, 1, ah, 0.001, 0, 2.5));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.drawing.Ink;
 import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
@@ -36,6 +37,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.testfx.util.WaitForAsyncUtils;
@@ -125,6 +127,10 @@ public class WindowTest extends WindowHarness {
             return view;
         });
         assertThat(shapes(plan)).isEqualTo(shapes(fresh));
+        assertThat(sheet(plan))
+                .as("labels of gaps in the colour of what is to be watched")
+                .anyMatch(
+                        n -> n instanceof Text t && Color.web(Ink.WATCH.light()).equals(t.getFill()));
     }
 
     /** The nodes of a drawing, each by its identity and look. */
@@ -137,7 +143,10 @@ public class WindowTest extends WindowHarness {
 
     private static List<String> shapes(DrawingView view) {
         return sheet(view).stream()
-                .map(n -> n.toString() + n.getUserData() + n.isVisible() + n.getBoundsInLocal())
+                .map(n -> (n instanceof Text t ? t.getText() + t.getX() + t.getY() + t.getFont() : n.toString())
+                        + n.getUserData()
+                        + n.isVisible()
+                        + n.getStyle())
                 .toList();
     }
 

@@ -295,7 +295,9 @@ public final class DrawingView extends Region {
         double trueSize = text.sizeMm() * scale;
         double size = onPaper ? trueSize : Math.clamp(trueSize, LEAST_LETTER, MOST_LETTER);
         node.setFont(Font.font("B612", text.bold() ? FontWeight.BOLD : FontWeight.NORMAL, size));
-        node.setFill(color(text.ink(), 1));
+        // The style sheet colours all text and would win over a fill that is set; only a style of the node's own stands
+        // above it.
+        node.setStyle("-fx-fill: " + (dark ? text.ink().dark() : text.ink().light()));
         node.setTextOrigin(VPos.BASELINE);
         node.setText(Typeface.fit(text.text(), text.roomMm() * scale, words -> widthOf(node, words)));
         double width = node.getLayoutBounds().getWidth();
