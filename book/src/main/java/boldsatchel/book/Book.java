@@ -32,11 +32,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /** The build book: the build sheet, the drawings and the parts list, as bytes ready to be written. */
 public final class Book {
+
+    private static final int LONGEST_NAME = 48;
 
     private Book() {}
 
@@ -45,11 +48,21 @@ public final class Book {
         Map<String, byte[]> files = new LinkedHashMap<>();
         files.put("build-sheet.pdf", PdfWriter.pdf(evaluation.build().name(), sheet(evaluation)));
         for (Drawing drawing : drawings(evaluation)) {
-            String name = drawing.title().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-            files.put(name + ".svg", SvgWriter.svg(drawing).getBytes(StandardCharsets.UTF_8));
+            files.put(name(drawing, files.keySet()), SvgWriter.svg(drawing).getBytes(StandardCharsets.UTF_8));
         }
         files.put("parts.csv", partsList(evaluation.build()).getBytes(StandardCharsets.UTF_8));
         return files;
+    }
+
+    /** A short name that no other file has, on systems that tell no case apart either. */
+    private static String name(Drawing drawing, Set<String> taken) {
+        String words = drawing.title().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        String stem = words.substring(0, Math.min(words.length(), LONGEST_NAME)).replaceAll("^-|-$", "");
+        String name = stem + ".svg";
+        for (int n = 2; taken.contains(name); n++) {
+            name = stem + "-" + n + ".svg";
+        }
+        return name;
     }
 
     /** The drawings of a build, each on its own sheet. */
@@ -246,6 +259,11 @@ public final class Book {
         flow.space(2);
     }
 
+    /** Words that a spreadsheet would run as a formula begin with an apostrophe. */
+    private static String cell(String words) {
+        return words.matches("(?s)\\s*[=+\\-@].*") ? "'" + words : words;
+    }
+
     /** The parts as comma-separated values (RFC 4180), one row a part. */
     public static String partsList(Build build) {
         StringWriter text = new StringWriter();
@@ -268,8 +286,8 @@ public final class Book {
         try (CSVPrinter out = new CSVPrinter(text, format)) {
             for (Part p : build.parts().list()) {
                 out.printRecord(
-                        p.id(),
-                        p.name(),
+                        cell(p.id()),
+                        cell(p.name()),
                         p.family().words(),
                         p.standing().words(),
                         plain(p.body().widthMm().value()),
@@ -277,9 +295,9 @@ public final class Book {
                         plain(p.body().heightMm().value()),
                         plain(p.massG().value()),
                         plain(p.price().value()),
-                        build.brief().currency(),
-                        build.placement(p.id()).map(at -> at.shell()).orElse(""),
-                        p.note());
+                        cell(build.brief().currency()),
+                        cell(build.placement(p.id()).map(at -> at.shell()).orElse("")),
+                        cell(p.note()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -108,7 +108,7 @@ final class PdfWriter {
             state.setNonStrokingAlphaConstant(1f);
             content.setGraphicsStateParameters(state);
             Typeface face = text.bold() ? Typeface.BOLD : Typeface.REGULAR;
-            String words = face.fit(text.text(), text.sizeMm(), text.roomMm());
+            String words = face.fit(face.printable(text.text()), text.sizeMm(), text.roomMm());
             double width = face.width(words, text.sizeMm());
             double x = switch (text.align()) {
                 case LEFT -> text.at().x();

@@ -26,7 +26,7 @@ public final class SvgWriter {
             out.writeAttribute("height", n(drawing.heightMm()) + "mm");
             out.writeAttribute("viewBox", "0 0 " + n(drawing.widthMm()) + " " + n(drawing.heightMm()));
             out.writeStartElement("title");
-            out.writeCharacters(drawing.title());
+            out.writeCharacters(Typeface.onOneLine(drawing.title()));
             out.writeEndElement();
             for (Mark mark : drawing.marks()) {
                 mark(out, mark);
@@ -75,8 +75,8 @@ public final class SvgWriter {
                         });
                 out.writeAttribute("fill", t.ink().light());
                 subject(out, t.subject());
-                out.writeCharacters(
-                        (t.bold() ? Typeface.BOLD : Typeface.REGULAR).fit(t.text(), t.sizeMm(), t.roomMm()));
+                out.writeCharacters((t.bold() ? Typeface.BOLD : Typeface.REGULAR)
+                        .fit(Typeface.onOneLine(t.text()), t.sizeMm(), t.roomMm()));
                 out.writeEndElement();
             }
         }
@@ -84,7 +84,7 @@ public final class SvgWriter {
 
     private static void subject(XMLStreamWriter out, String subject) throws XMLStreamException {
         if (!subject.isEmpty()) {
-            out.writeAttribute("data-subject", subject);
+            out.writeAttribute("data-subject", Typeface.onOneLine(subject));
         }
     }
 

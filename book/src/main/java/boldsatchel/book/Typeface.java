@@ -18,6 +18,9 @@ public enum Typeface {
     /** Headings. */
     BOLD("B612-Bold.ttf");
 
+    /** Stands for a letter that cannot be written. */
+    private static final int UNKNOWN = '?';
+
     private static final Map<Typeface, Widths> WIDTHS = new ConcurrentHashMap<>();
 
     private final String file;
@@ -40,6 +43,26 @@ public enum Typeface {
         return WIDTHS.computeIfAbsent(this, Typeface::load).of(text) * size;
     }
 
+    /** A text on one line without what no drawing can hold: breaks and tabs become spaces, halves of letters a mark. */
+    static String onOneLine(String text) {
+        StringBuilder line = new StringBuilder();
+        text.codePoints()
+                .map(c -> Character.isISOControl(c) || c == 0x2028 || c == 0x2029 ? ' ' : c)
+                .map(c -> c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE || c >= 0xFFFE && c <= 0xFFFF
+                        ? UNKNOWN
+                        : c)
+                .forEach(line::appendCodePoint);
+        return line.toString();
+    }
+
+    /** The same with a mark for every letter that the face does not have. */
+    String printable(String text) {
+        Widths widths = WIDTHS.computeIfAbsent(this, Typeface::load);
+        StringBuilder known = new StringBuilder();
+        onOneLine(text).codePoints().map(c -> widths.has(c) ? c : UNKNOWN).forEach(known::appendCodePoint);
+        return known.toString();
+    }
+
     /** A text cut to a width, with an ellipsis; empty where not even three letters would stand. */
     public String fit(String text, double size, double room) {
         return fit(text, room, t -> width(t, size));
@@ -50,13 +73,21 @@ public enum Typeface {
         if (width.applyAsDouble(text) <= room) {
             return text;
         }
-        for (int letters = text.length() - 1; letters >= 3; letters--) {
-            String cut = text.substring(0, letters).strip() + "…";
-            if (width.applyAsDouble(cut) <= room) {
-                return cut;
+        int fits = 2;
+        int beyond = text.length();
+        while (beyond - fits > 1) {
+            int middle = (fits + beyond) / 2;
+            if (width.applyAsDouble(cut(text, middle)) <= room) {
+                fits = middle;
+            } else {
+                beyond = middle;
             }
         }
-        return "";
+        return fits < 3 ? "" : cut(text, fits);
+    }
+
+    private static String cut(String text, int letters) {
+        return text.substring(0, letters).strip() + "…";
     }
 
     private Widths load() {
@@ -69,11 +100,15 @@ public enum Typeface {
     }
 
     private record Widths(TrueTypeFont font, CmapLookup glyphs, int unitsPerEm) {
+        synchronized boolean has(int letter) {
+            return glyphs.getGlyphId(letter) != 0;
+        }
+
         synchronized double of(String text) {
             try {
                 double sum = 0;
-                for (int i = 0; i < text.length(); i++) {
-                    sum += font.getAdvanceWidth(glyphs.getGlyphId(text.charAt(i)));
+                for (int letter : text.codePoints().toArray()) {
+                    sum += font.getAdvanceWidth(glyphs.getGlyphId(letter));
                 }
                 return sum / unitsPerEm;
             } catch (IOException e) {

@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
+import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -156,6 +158,27 @@ public class BookTest {
         assertThat(words(file(files, "build-sheet.pdf")))
                 .contains("Nothing yet")
                 .contains("Nothing is packed yet");
+    }
+
+    /** Line breaks, letters no face has, halves of letters: the sheet is written all the same, and what can be told is. */
+    @Test
+    public void textOfAnyKindIsExported() throws IOException {
+        String odd = "Žluťoučký\nkůň\t漢字 עברית 🙂 \u202f \ud83d end";
+        Build build = Edits.brief("odd", b -> b.withPurpose(odd))
+                .change()
+                .apply(Edits.rename(odd).change().apply(demo("cave-survey").build()));
+        Map<String, byte[]> files = Book.files(Evaluator.evaluate(build));
+        assertThat(words(file(files, "build-sheet.pdf"))).contains("end");
+    }
+
+    @Test
+    public void cellsThatBeginLikeAFormulaAreWrittenAsWords() {
+        Build build = demo("cave-survey").build();
+        Part part = build.parts().list().getFirst();
+        for (String formula : List.of("=1+1", "+1", "-1", "@SUM(A1)", " =1")) {
+            Build named = build.with(build.parts().with(part.named(formula)));
+            assertThat(Book.partsList(named)).contains("'" + formula);
+        }
     }
 
     @Test

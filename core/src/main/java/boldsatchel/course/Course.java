@@ -109,7 +109,7 @@ public final class Course {
      *
      * @param state is moved; on a stop it is left at the last place where the motion still goes on
      * @param hours at most; may be infinite
-     * @throws IllegalStateException when the motion comes to no end
+     * @throws IllegalStateException when the motion comes to no end, or a rate is not a number where nothing stops
      */
     public <S extends Sight> Leg<S> go(Motion<S> motion, double[] state, double hours, Listener<S> listener) {
         Step step = new Step(state.length);
@@ -173,6 +173,9 @@ public final class Course {
         double toLine(double[] state) {
             double soonest = Double.POSITIVE_INFINITY;
             for (int i = 0; i < size; i++) {
+                if (Double.isNaN(rates[i])) {
+                    throw new IllegalStateException("what moves here has no rate that is a number");
+                }
                 if (rates[i] != 0) {
                     double line = (state[i] - least) / stride;
                     double next = rates[i] > 0 ? Math.floor(line + ON_LINE) + 1 : Math.ceil(line - ON_LINE) - 1;

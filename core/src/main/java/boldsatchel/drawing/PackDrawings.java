@@ -28,6 +28,9 @@ public final class PackDrawings {
     private static final double LABEL = 3.4;
     private static final double SMALL = 2.8;
 
+    /** Bars of a vent; on a very large one they move apart. */
+    private static final int MOST_BARS = 200;
+
     private PackDrawings() {}
 
     /**
@@ -251,7 +254,7 @@ public final class PackDrawings {
         private void slots(double x, double y, double w, double h) {
             s.fill(x, y, w, h, Ink.PAPER, 1, "");
             boolean flat = w > h;
-            int bars = Math.max(2, (int) ((flat ? w : h) / 2.5));
+            int bars = Math.clamp((long) ((flat ? w : h) / 2.5), 2, MOST_BARS);
             for (int i = 0; i <= bars; i++) {
                 double at = (double) i / bars;
                 if (flat) {

@@ -14,6 +14,9 @@ final class Sketch {
     static final double WIDE = 0.5;
     static final double NARROW = 0.25;
 
+    /** On something very large the lines of a hatching move apart. */
+    private static final int MOST_HATCHES = 400;
+
     private final List<Mark> marks = new ArrayList<>();
     private final double left;
     private final double top;
@@ -106,7 +109,8 @@ final class Sketch {
         double reach = Math.hypot(w, h) / 2;
         double cx = x + w / 2;
         double cy = y + h / 2;
-        for (double offset = -Math.floor(reach / spacing) * spacing; offset <= reach; offset += spacing) {
+        double apart = Math.max(spacing, 2 * reach / MOST_HATCHES);
+        for (double offset = -Math.floor(reach / apart) * apart; offset <= reach; offset += apart) {
             clipped(x, y, w, h, cx - sin * offset, cy + cos * offset, cos, sin, pen, ink, subject);
         }
         return this;

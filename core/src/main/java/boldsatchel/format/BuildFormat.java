@@ -3,18 +3,21 @@ package boldsatchel.format;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
-import tools.jackson.core.JsonPointer;
 import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -31,7 +34,8 @@ public final class BuildFormat {
     /** The version written, and the newest that can be read. */
     public static final int VERSION = 2;
 
-    private static final int MOST_PROBLEMS = 12;
+    /** Some editors put it before a text. */
+    private static final String MARK = "\uFEFF";
 
     private BuildFormat() {}
 
@@ -55,7 +59,7 @@ public final class BuildFormat {
      * @throws FormatException with line, field and what was expected
      */
     public static Document read(String json) throws FormatException {
-        return new Reading(json).document();
+        return new Reading(json.startsWith(MARK) ? json.substring(MARK.length()) : json).document();
     }
 
     /** A build from a file that ships with the program and is known to be right: nothing is checked, so that the window is up sooner. */
@@ -99,9 +103,15 @@ public final class BuildFormat {
             throw problem(
                     line(e),
                     "",
-                    "This is not readable as JSON: " + e.getOriginalMessage()
+                    "This is not readable as JSON: " + plain(e.getOriginalMessage())
                             + ". The file may be cut off; a backup stands beside it as .bak.");
         }
+    }
+
+    /** The parser's words without what only its makers understand. */
+    private static String plain(String message) {
+        return message.replaceAll("\\s*\\(?(start marker )?at \\[[^\\]]*\\]\\)?", "")
+                .replaceAll("\\.$", "");
     }
 
     private static int version(String json, JsonNode root) throws FormatException {
@@ -128,13 +138,38 @@ public final class BuildFormat {
         private final String json;
         private final int version;
         private final ObjectNode root;
-        private final List<FormatException.Problem> problems = new ArrayList<>();
+        /** What is wrong, by where it stands in the file. */
+        private final List<Map.Entry<String, String>> problems = new ArrayList<>();
 
         Reading(String json) throws FormatException {
             this.json = json;
             ObjectNode file = tree(json);
             version = version(json, file);
+            letters(json, file, "");
             root = Migrations.upToDate(file, version);
+        }
+
+        /** Half of a letter can be written in no file. */
+        private static void letters(String json, JsonNode node, String at) throws FormatException {
+            for (Map.Entry<String, JsonNode> property : node.properties()) {
+                whole(json, property.getKey(), at);
+                letters(json, property.getValue(), at + "/" + property.getKey());
+            }
+            for (int i = 0; node.isArray() && i < node.size(); i++) {
+                letters(json, node.get(i), at + "/" + i);
+            }
+            if (node.isString()) {
+                whole(json, node.stringValue(), at);
+            }
+        }
+
+        private static void whole(String json, String text, String at) throws FormatException {
+            if (text.codePoints().anyMatch(c -> c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE)) {
+                throw problem(
+                        lineOf(json, at),
+                        field(at),
+                        "This holds half of a letter (a lone surrogate). Write the letter anew.");
+            }
         }
 
         Document document() throws FormatException {
@@ -151,9 +186,6 @@ public final class BuildFormat {
         private void schema() throws FormatException {
             for (Error error : Lazy.SCHEMA.validate(root)) {
                 tell(error.getInstanceLocation().toString(), error.getMessage() + ".");
-                if (problems.size() == MOST_PROBLEMS) {
-                    break;
-                }
             }
             refuseOnProblems();
         }
@@ -166,7 +198,7 @@ public final class BuildFormat {
                         .map(Throwable::getMessage)
                         .orElse(e.getOriginalMessage());
                 tell("/build" + pointer(e), message + ".");
-                throw new FormatException(problems);
+                throw refusal();
             }
         }
 
@@ -180,6 +212,8 @@ public final class BuildFormat {
                     tell("/build/parts/" + i + "/id", "Two parts have the id “" + id + "”; give one another id.");
                 }
             }
+            once(build.casing().shells().stream().map(Shell::id).toList(), "/build/casing/shells", "trays");
+            once(build.rungs().map(Rung::id).toList(), "/build/wiring/chain", "rungs of the chain");
             List<Placement> placements = build.layout().placements();
             for (int i = 0; i < placements.size(); i++) {
                 String at = "/build/layout/placements/" + i;
@@ -205,15 +239,31 @@ public final class BuildFormat {
             refuseOnProblems();
         }
 
+        private void once(List<String> ids, String pointer, String what) {
+            Set<String> seen = new HashSet<>();
+            ids.stream()
+                    .filter(id -> !seen.add(id))
+                    .forEach(id -> tell(pointer, "Two " + what + " have the id “" + id + "”; give one another id."));
+        }
+
         private void tell(String pointer, String message) {
-            String inFile = Migrations.inFile(pointer, version);
-            problems.add(new FormatException.Problem(lineOf(json, inFile), field(inFile), message));
+            problems.add(Map.entry(Migrations.inFile(pointer, version), message));
         }
 
         private void refuseOnProblems() throws FormatException {
             if (!problems.isEmpty()) {
-                throw new FormatException(problems);
+                throw refusal();
             }
+        }
+
+        /** All that is wrong, with its lines: the file is walked once more, however much there is. */
+        private FormatException refusal() {
+            Map<String, Integer> lines =
+                    linesOf(json, problems.stream().map(Map.Entry::getKey).toList());
+            return new FormatException(problems.stream()
+                    .map(p -> new FormatException.Problem(
+                            lines.getOrDefault(p.getKey(), 1), field(p.getKey()), p.getValue()))
+                    .toList());
         }
     }
 
@@ -242,22 +292,40 @@ public final class BuildFormat {
         return location == null ? 0 : Math.max(0, location.getLineNr());
     }
 
-    /** Line of the deepest field on the way to a pointer; the file is walked once more, which only happens on errors. */
     private static int lineOf(String json, String pointer) {
-        int line = 1;
+        return linesOf(json, List.of(pointer)).getOrDefault(pointer, 1);
+    }
+
+    /** For each pointer the line of the deepest field on the way to it that the file has; as far as the file can be read. */
+    private static Map<String, Integer> linesOf(String json, List<String> pointers) {
+        Map<String, Integer> lines = new HashMap<>();
+        Set<String> wanted = new HashSet<>();
+        for (String pointer : pointers) {
+            for (int end = pointer.length(); end > 0; end = pointer.lastIndexOf('/', end - 1)) {
+                wanted.add(pointer.substring(0, end));
+            }
+        }
         try (JsonParser parser = BuildMapper.MAPPER.createParser(json)) {
-            String best = "";
             while (parser.nextToken() != null) {
-                JsonPointer at = parser.streamReadContext().pathAsPointer();
-                String here = at.toString();
-                if (here.length() > best.length() && (pointer.equals(here) || pointer.startsWith(here + "/"))) {
-                    best = here;
-                    line = parser.currentTokenLocation().getLineNr();
+                String here = parser.streamReadContext().pathAsPointer().toString();
+                if (wanted.contains(here)) {
+                    lines.putIfAbsent(here, parser.currentTokenLocation().getLineNr());
                 }
             }
         } catch (JacksonException e) {
-            return line;
+            // What was found before the file breaks off is told.
         }
-        return line;
+        Map<String, Integer> found = new HashMap<>();
+        for (String pointer : pointers) {
+            for (int end = pointer.length();
+                    end > 0 && !found.containsKey(pointer);
+                    end = pointer.lastIndexOf('/', end - 1)) {
+                Integer line = lines.get(pointer.substring(0, end));
+                if (line != null) {
+                    found.put(pointer, line);
+                }
+            }
+        }
+        return found;
     }
 }

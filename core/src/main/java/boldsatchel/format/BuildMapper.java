@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
+import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.util.DefaultIndenter;
 import tools.jackson.core.util.DefaultPrettyPrinter;
 import tools.jackson.core.util.Separators;
@@ -71,6 +72,7 @@ final class BuildMapper {
                         .withGetterVisibility(Visibility.NONE)
                         .withIsGetterVisibility(Visibility.NONE))
                 .changeDefaultPropertyInclusion(v -> v.withValueInclusion(JsonInclude.Include.NON_ABSENT))
+                .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                 .enable(SerializationFeature.INDENT_OUTPUT)
                 .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
                 .enable(MapperFeature.SORT_CREATOR_PROPERTIES_FIRST)

@@ -118,6 +118,7 @@ public final class BuildSchema {
             if (!field.label().equals(field.name())) {
                 property.put("title", field.label());
             }
+            bound(property, field);
             properties.set(component.getName(), property);
             if (field.needed()) {
                 required.add(component.getName());
@@ -126,6 +127,21 @@ public final class BuildSchema {
         if (!required.isEmpty()) {
             node.set("required", required);
         }
+    }
+
+    /** How far a number goes; a figure's value stands one step deeper. */
+    private static void bound(ObjectNode property, Form.Field field) {
+        switch (field.kind()) {
+            case FIGURE -> bound(property.putObject("properties").putObject("value"), field.least(), field.most());
+            case NUMBER, WHOLE -> bound(property, field.least(), field.most());
+            default -> {
+                // No number.
+            }
+        }
+    }
+
+    private static void bound(ObjectNode number, double least, double most) {
+        number.put("minimum", least).put("maximum", most);
     }
 
     /** Told apart by the word in {@code is}: one condition an alternative, so that errors speak of the right one. */

@@ -5,6 +5,7 @@ import java.util.List;
 /** A file that cannot be read. Every problem says where, what was expected and what to do. */
 public final class FormatException extends Exception {
     private static final long serialVersionUID = 1;
+    private static final int MOST_TOLD = 5;
 
     private final transient List<Problem> problems;
 
@@ -25,8 +26,16 @@ public final class FormatException extends Exception {
 
     /** From at least one problem. */
     FormatException(List<Problem> problems) {
-        super(String.join("\n", problems.stream().map(Problem::words).toList()));
+        super(words(problems));
         this.problems = List.copyOf(problems);
+    }
+
+    /** The first of what is wrong, and how much more there is. */
+    private static String words(List<Problem> problems) {
+        String told = String.join(
+                "\n", problems.stream().limit(MOST_TOLD).map(Problem::words).toList());
+        int more = problems.size() - MOST_TOLD;
+        return more > 0 ? told + "\nand " + more + " more like " + (more == 1 ? "it." : "these.") : told;
     }
 
     /** All that is wrong. */

@@ -21,13 +21,13 @@ import java.util.Optional;
  * @param centreOfMass if it is not the middle of the box
  */
 public record Body(
-        @Label(value = "width", in = Quantity.LENGTH, absent = 10)
+        @Label(value = "width", in = Quantity.LENGTH, absent = 10, least = 0.01)
         Figure widthMm,
 
-        @Label(value = "depth", in = Quantity.LENGTH, absent = 10)
+        @Label(value = "depth", in = Quantity.LENGTH, absent = 10, least = 0.01)
         Figure depthMm,
 
-        @Label(value = "height", in = Quantity.LENGTH, absent = 10)
+        @Label(value = "height", in = Quantity.LENGTH, absent = 10, least = 0.01)
         Figure heightMm,
 
         @Label("solids") List<Box> solids,

@@ -44,19 +44,19 @@ public record Brief(
             @Label(value = "Costs at most", in = Quantity.MONEY)
             Optional<Double> money,
 
-            @Label(value = "Width at most", in = Quantity.LENGTH)
+            @Label(value = "Width at most", in = Quantity.LENGTH, least = 0)
             Optional<Double> widthMm,
 
-            @Label(value = "Depth at most", in = Quantity.LENGTH)
+            @Label(value = "Depth at most", in = Quantity.LENGTH, least = 0)
             Optional<Double> depthMm,
 
-            @Label(value = "Height closed at most", in = Quantity.LENGTH)
+            @Label(value = "Height closed at most", in = Quantity.LENGTH, least = 0)
             Optional<Double> heightMm,
 
-            @Label(value = "Gap between parts", in = Quantity.LENGTH, absent = 0.8)
+            @Label(value = "Gap between parts", in = Quantity.LENGTH, absent = 0.8, least = 0)
             double gapMm,
 
-            @Label(value = "Bears a tilt of", in = Quantity.ANGLE, absent = 10)
+            @Label(value = "Bears a tilt of", in = Quantity.ANGLE, absent = 10, least = 0, most = 90)
             double tipMarginDeg,
 
             @Label(value = "Stays below limits by", in = Quantity.TEMPERATURE_DIFFERENCE, absent = 5)

@@ -43,7 +43,7 @@ public sealed interface Facet {
             @Label(value = "works from", in = Quantity.VOLTAGE, absent = 4.75)
             double lowV,
 
-            @Label(value = "figures hold at", in = Quantity.VOLTAGE, absent = 5)
+            @Label(value = "figures hold at", in = Quantity.VOLTAGE, absent = 5, least = 0.1)
             double nominalV,
 
             @Label(value = "bears up to", in = Quantity.VOLTAGE, absent = 5.25)
@@ -132,13 +132,17 @@ public sealed interface Facet {
     @Label("Gives power from cells")
     record Cells(
             @Label("chemistry") Chemistry chemistry,
-            @Label(value = "cells in series", absent = 1) int series,
-            @Label(value = "cells in parallel", absent = 1) int parallel,
 
-            @Label(value = "cell capacity", in = Quantity.CHARGE, absent = 3)
+            @Label(value = "cells in series", absent = 1, least = 1, most = 200)
+            int series,
+
+            @Label(value = "cells in parallel", absent = 1, least = 1, most = 200)
+            int parallel,
+
+            @Label(value = "cell capacity", in = Quantity.CHARGE, absent = 3, least = 0.001)
             Figure capacityAh,
 
-            @Label(value = "cell nominal voltage", in = Quantity.VOLTAGE, absent = 3.6)
+            @Label(value = "cell nominal voltage", in = Quantity.VOLTAGE, absent = 3.6, least = 0.1)
             double nominalV,
 
             @Label(value = "cell resistance", in = Quantity.RESISTANCE, absent = 0.04)
@@ -158,7 +162,7 @@ public sealed interface Facet {
 
             @Label("switches itself off when empty") boolean ownCutoff,
 
-            @Label(value = "health", in = Quantity.SHARE, absent = 1)
+            @Label(value = "health", in = Quantity.SHARE, absent = 1, least = 0.01)
             Figure health)
             implements Facet {
 
@@ -192,13 +196,13 @@ public sealed interface Facet {
      */
     @Label("Power bank")
     record PowerBank(
-            @Label(value = "rated energy", in = Quantity.ENERGY, absent = 37)
+            @Label(value = "rated energy", in = Quantity.ENERGY, absent = 37, least = 0.001)
             Figure ratedWh,
 
-            @Label(value = "efficiency", in = Quantity.SHARE, absent = 0.87)
+            @Label(value = "efficiency", in = Quantity.SHARE, absent = 0.87, least = 0.05)
             Figure efficiency,
 
-            @Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5)
+            @Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5, least = 0.1)
             double outV,
 
             @Label(value = "most output current", in = Quantity.CURRENT, absent = 3)
@@ -258,7 +262,7 @@ public sealed interface Facet {
      * @param amps the most at that voltage
      */
     record Offer(
-            @Label(value = "voltage", in = Quantity.VOLTAGE, absent = 5)
+            @Label(value = "voltage", in = Quantity.VOLTAGE, absent = 5, least = 0.1)
             double volts,
 
             @Label(value = "most current", in = Quantity.CURRENT, absent = 3)
@@ -291,7 +295,7 @@ public sealed interface Facet {
      */
     @Label("Mains adapter")
     record Adapter(
-            @Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5)
+            @Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5, least = 0.1)
             double outV,
 
             @Label(value = "most output current", in = Quantity.CURRENT, absent = 3)
@@ -317,7 +321,7 @@ public sealed interface Facet {
             @Label(value = "charge power", in = Quantity.POWER, absent = 15)
             Figure watts,
 
-            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.85)
+            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.85, least = 0.05)
             Figure efficiency,
 
             @Label(value = "output gap when plugged", in = Quantity.SHORT_TIME)
@@ -339,12 +343,14 @@ public sealed interface Facet {
     @Label("Charges a pack")
     record Charges(
             @Label("made for") Chemistry chemistry,
-            @Label(value = "cells in series", absent = 1) int series,
+
+            @Label(value = "cells in series", absent = 1, least = 1, most = 200)
+            int series,
 
             @Label(value = "charge current", in = Quantity.CURRENT, absent = 1)
             Figure amps,
 
-            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.88)
+            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.88, least = 0.05)
             Figure efficiency,
 
             @Label("linear: burns the difference") boolean linear,
@@ -450,7 +456,7 @@ public sealed interface Facet {
     record Converts(
             @Label("kind") ConverterKind kind,
 
-            @Label(value = "output voltage", in = Quantity.VOLTAGE, absent = 5)
+            @Label(value = "output voltage", in = Quantity.VOLTAGE, absent = 5, least = 0.1)
             double outV,
 
             @Label(value = "quiet power", in = Quantity.POWER, absent = 0.1)

@@ -35,10 +35,10 @@ public record Hinge(
         @Label(value = "lid axis, from its floor", in = Quantity.LENGTH)
         double lidAxisZMm,
 
-        @Label(value = "opens to", in = Quantity.ANGLE, absent = 135)
+        @Label(value = "opens to", in = Quantity.ANGLE, absent = 135, least = 0)
         double maxAngleDeg,
 
-        @Label(value = "used at", in = Quantity.ANGLE, absent = 110)
+        @Label(value = "used at", in = Quantity.ANGLE, absent = 110, least = 0)
         double useAngleDeg,
 
         @Label(value = "friction torque", in = Quantity.TORQUE, absent = 0.5)

@@ -41,9 +41,10 @@ public record Rung(
      * @param finish colours and joints, once they are known
      */
     public record Wire(
-            @Label(value = "gauge", absent = 24) int awg,
+            @Label(value = "gauge", absent = 24, least = 0, most = 40)
+            int awg,
 
-            @Label(value = "length, one way", in = Quantity.LENGTH, absent = 100)
+            @Label(value = "length, one way", in = Quantity.LENGTH, absent = 100, least = 0)
             double lengthMm,
 
             @Label("colours and joints") Optional<Finish> finish)

@@ -29,16 +29,16 @@ public record Shell(
         @Label(value = "id", needed = true) String id,
         @Label("name") String name,
 
-        @Label(value = "inside width", in = Quantity.LENGTH, absent = 200)
+        @Label(value = "inside width", in = Quantity.LENGTH, absent = 200, least = 1)
         double widthMm,
 
-        @Label(value = "inside depth", in = Quantity.LENGTH, absent = 120)
+        @Label(value = "inside depth", in = Quantity.LENGTH, absent = 120, least = 1)
         double depthMm,
 
-        @Label(value = "inside height", in = Quantity.LENGTH, absent = 30)
+        @Label(value = "inside height", in = Quantity.LENGTH, absent = 30, least = 1)
         double heightMm,
 
-        @Label(value = "wall thickness", in = Quantity.LENGTH, absent = 2.5)
+        @Label(value = "wall thickness", in = Quantity.LENGTH, absent = 2.5, least = 0, most = 100)
         Figure wallMm,
 
         @Label("material") Material material,

@@ -105,7 +105,7 @@ final class Run {
             double quickest = Arrays.stream(rates).map(Math::abs).max().orElse(0);
             double cycles = Math.floor(1 / quickest / intervals / cycleHours);
             double left = Math.floor((Discharge.FOREVER_HOURS - hours) / cycleHours);
-            if (cycles < FEW_CYCLES || left < 1) {
+            if (!(cycles >= FEW_CYCLES && left >= 1)) {
                 return;
             }
             double most = Math.min(cycles, left) * cycleHours;

@@ -163,6 +163,34 @@ public record Form(Class<?> type, List<Field> fields) {
             return label.map(Label::in).orElse(Quantity.COUNT);
         }
 
+        /** Least that its number can be. */
+        public double least() {
+            return label.map(Label::least)
+                    .filter(l -> !l.isNaN())
+                    .orElse(quantity().least());
+        }
+
+        /** Most that its number can be. */
+        public double most() {
+            return label.map(Label::most)
+                    .filter(m -> !m.isNaN())
+                    .orElse(quantity().most());
+        }
+
+        /** Refuses a number that cannot be, in words. */
+        private void check(Object value) {
+            double number = switch (value instanceof Optional<?> o ? o.orElse(null) : value) {
+                case Figure f -> f.value();
+                case Double d -> d;
+                case Integer i -> i;
+                case null, default -> least();
+            };
+            if (!(number >= least() && number <= most())) {
+                throw new IllegalArgumentException(label() + " goes from " + Units.format(quantity(), least()) + " to "
+                        + Units.format(quantity(), most()));
+            }
+        }
+
         /** Whether it may be left empty. */
         public boolean optional() {
             return optional;
@@ -194,6 +222,7 @@ public record Form(Class<?> type, List<Field> fields) {
          * @throws IllegalArgumentException when the record refuses it, with the reason in words
          */
         public <R> R with(R record, Object value) {
+            check(value);
             Form form = Form.of(owner);
             List<Object> values = new ArrayList<>();
             for (Field field : form.fields()) {

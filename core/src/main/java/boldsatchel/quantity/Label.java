@@ -6,7 +6,7 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * What people call a record, or a field of one, what it is measured in, and what is taken where a file leaves it out. Stands beside each field
+ * What people call a record, or a field of one, what it is measured in, how far it goes, and what is taken where a file leaves it out. Stands beside each field
  * once; forms, files, workings and the schema obey it (see {@link Form}).
  */
 @Retention(RetentionPolicy.RUNTIME)
@@ -24,6 +24,12 @@ public @interface Label {
      * default elements a list begins with.
      */
     double absent() default 0;
+
+    /** Least it can be, in the stored unit; not a number for what its quantity allows. */
+    double least() default Double.NaN;
+
+    /** Most it can be, in the stored unit; not a number for what its quantity allows. */
+    double most() default Double.NaN;
 
     /** Whether a file must have it, because nothing could be taken instead: ids and what points at them. */
     boolean needed() default false;

@@ -8,70 +8,91 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The kinds of number a build holds, each with the unit it is stored in and the units people write it in. Factors are
- * exact by definition (BIPM SI brochure, 9th ed.; NIST SP 811 for the inch and the pound).
+ * The kinds of number a build holds, each with the unit it is stored in, the least and the most it can be, and the units people write it
+ * in. Factors are exact by definition (BIPM SI brochure, 9th ed.; NIST SP 811 for the inch and the pound).
  */
 public enum Quantity {
     /** Stored in mm. */
-    LENGTH("mm", "127 mm", unit("mm", 1), unit("cm", 10), unit("m", 1000), unit("in", 25.4), unit("\"", 25.4)),
+    LENGTH(
+            "mm",
+            "127 mm",
+            -10000,
+            10000,
+            unit("mm", 1),
+            unit("cm", 10),
+            unit("m", 1000),
+            unit("in", 25.4),
+            unit("\"", 25.4)),
     /** Stored in g. */
-    MASS("g", "350 g", unit("g", 1), unit("kg", 1000), unit("lb", 453.59237), unit("oz", 28.349523125)),
+    MASS("g", "350 g", 0, 100_000, unit("g", 1), unit("kg", 1000), unit("lb", 453.59237), unit("oz", 28.349523125)),
     /** Stored in W. */
-    POWER("W", "12 W", unit("W", 1), unit("mW", 1e-3), unit("kW", 1e3)),
+    POWER("W", "12 W", 0, 10000, unit("W", 1), unit("mW", 1e-3), unit("kW", 1e3)),
     /** Stored in V. */
-    VOLTAGE("V", "5.1 V", unit("V", 1), unit("mV", 1e-3)),
+    VOLTAGE("V", "5.1 V", 0, 1000, unit("V", 1), unit("mV", 1e-3)),
     /** Stored in A. */
-    CURRENT("A", "2.4 A", unit("A", 1), unit("mA", 1e-3), unit("µA", 1e-6), unit("uA", 1e-6)),
+    CURRENT("A", "2.4 A", 0, 1000, unit("A", 1), unit("mA", 1e-3), unit("µA", 1e-6), unit("uA", 1e-6)),
     /** Stored in Wh. */
-    ENERGY("Wh", "9.6 Wh", unit("Wh", 1), unit("mWh", 1e-3), unit("kWh", 1e3), unit("kJ", 1 / 3.6)),
+    ENERGY("Wh", "9.6 Wh", 0, 10000, unit("Wh", 1), unit("mWh", 1e-3), unit("kWh", 1e3), unit("kJ", 1 / 3.6)),
     /** Stored in J: a pulse of energy. */
-    PULSE("J", "1.3 J", unit("J", 1), unit("mJ", 1e-3), unit("Ws", 1)),
+    PULSE("J", "1.3 J", 0, 10000, unit("J", 1), unit("mJ", 1e-3), unit("Ws", 1)),
     /** Stored in F. */
-    CAPACITANCE("F", "1.5 F", unit("F", 1), unit("mF", 1e-3), unit("µF", 1e-6), unit("uF", 1e-6)),
+    CAPACITANCE("F", "1.5 F", 0, 1000, unit("F", 1), unit("mF", 1e-3), unit("µF", 1e-6), unit("uF", 1e-6)),
     /** Stored in Ah. */
-    CHARGE("Ah", "2600 mAh", unit("Ah", 1), unit("mAh", 1e-3)),
+    CHARGE("Ah", "2600 mAh", 0, 1000, unit("Ah", 1), unit("mAh", 1e-3)),
     /** Stored in Ω. */
-    RESISTANCE("Ω", "35 mΩ", unit("Ω", 1), unit("mΩ", 1e-3), unit("ohm", 1), unit("mohm", 1e-3)),
+    RESISTANCE("Ω", "35 mΩ", 0, 1_000_000, unit("Ω", 1), unit("mΩ", 1e-3), unit("ohm", 1), unit("mohm", 1e-3)),
     /** Stored in °C. */
-    TEMPERATURE("°C", "25 °C", unit("°C", 1), unit("C", 1)),
+    TEMPERATURE("°C", "25 °C", -60, 300, unit("°C", 1), unit("C", 1)),
     /** Stored in h. */
-    TIME("h", "90 min", unit("h", 1), unit("min", 1.0 / 60), unit("s", 1.0 / 3600), unit("d", 24)),
+    TIME("h", "90 min", 0, 8760, unit("h", 1), unit("min", 1.0 / 60), unit("s", 1.0 / 3600), unit("d", 24)),
     /** Stored in min. */
-    MINUTES("min", "5 min", unit("min", 1), unit("h", 60), unit("s", 1.0 / 60)),
+    MINUTES("min", "5 min", 0, 525_600, unit("min", 1), unit("h", 60), unit("s", 1.0 / 60)),
     /** Stored in s. */
-    SHORT_TIME("s", "1.5 s", unit("s", 1), unit("ms", 1e-3), unit("min", 60)),
+    SHORT_TIME("s", "1.5 s", 0, 86400, unit("s", 1), unit("ms", 1e-3), unit("min", 60)),
     /** In the currency of the brief. */
-    MONEY("", "49.50"),
+    MONEY("", "49.50", 0, 10_000_000),
     /** Stored in degrees. */
-    ANGLE("°", "110 °", unit("°", 1), unit("deg", 1)),
+    ANGLE("°", "110 °", -360, 360, unit("°", 1), unit("deg", 1)),
     /** Stored in N. */
-    FORCE("N", "3 N", unit("N", 1)),
+    FORCE("N", "3 N", 0, 10000, unit("N", 1)),
     /** Stored in N·m. */
-    TORQUE("N·m", "0.4 N·m", unit("N·m", 1), unit("Nm", 1)),
+    TORQUE("N·m", "0.4 N·m", 0, 1000, unit("N·m", 1), unit("Nm", 1)),
     /** Stored as a share of one. */
-    SHARE("%", "87 %", unit("%", 0.01)),
+    SHARE("%", "87 %", 0, 1, unit("%", 0.01)),
     /** A plain number. */
-    COUNT("", "4"),
+    COUNT("", "4", -1_000_000, 1_000_000),
     /** Stored in K/W. */
-    THERMAL_RESISTANCE("K/W", "4.5 K/W", unit("K/W", 1)),
+    THERMAL_RESISTANCE("K/W", "4.5 K/W", 0, 10000, unit("K/W", 1)),
     /** Stored in K. */
-    TEMPERATURE_DIFFERENCE("K", "5 K", unit("K", 1)),
+    TEMPERATURE_DIFFERENCE("K", "5 K", -300, 300, unit("K", 1)),
     /** Stored in mm². */
-    AREA("mm²", "400 mm²", unit("mm²", 1), unit("mm2", 1), unit("cm²", 100), unit("cm2", 100)),
+    AREA("mm²", "400 mm²", 0, 100_000_000, unit("mm²", 1), unit("mm2", 1), unit("cm²", 100), unit("cm2", 100)),
     /** Stored in L/s. */
-    AIR_FLOW("L/s", "1.5 L/s", unit("L/s", 1), unit("m³/h", 1 / 3.6), unit("m3/h", 1 / 3.6), unit("cfm", 0.4719474432)),
+    AIR_FLOW(
+            "L/s",
+            "1.5 L/s",
+            0,
+            10000,
+            unit("L/s", 1),
+            unit("m³/h", 1 / 3.6),
+            unit("m3/h", 1 / 3.6),
+            unit("cfm", 0.4719474432)),
     /** Stored in Pa. */
-    PRESSURE("Pa", "20 Pa", unit("Pa", 1), unit("mmH2O", 9.80665));
+    PRESSURE("Pa", "20 Pa", 0, 1_000_000, unit("Pa", 1), unit("mmH2O", 9.80665));
 
     private final String unit;
     private final String example;
+    private final double least;
+    private final double most;
 
     @SuppressWarnings("ImmutableEnumChecker") // Unmodifiable; the map keeps the order in which units are named.
     private final Map<String, Double> factors;
 
-    Quantity(String unit, String example, Written... written) {
+    Quantity(String unit, String example, double least, double most, Written... written) {
         this.unit = unit;
         this.example = example;
+        this.least = least;
+        this.most = most;
         Map<String, Double> map = new LinkedHashMap<>();
         Arrays.stream(written).forEach(w -> map.put(w.symbol, w.factor));
         this.factors = Collections.unmodifiableMap(map);
@@ -91,6 +112,16 @@ public enum Quantity {
     /** A value as someone would write it. */
     public String example() {
         return example;
+    }
+
+    /** Least that anything a builder packs can have of it, in the stored unit; a field may be narrower, see {@link Label}. */
+    public double least() {
+        return least;
+    }
+
+    /** Most that anything a builder packs can have of it, in the stored unit. */
+    public double most() {
+        return most;
     }
 
     /** Unit symbols that can be read. */

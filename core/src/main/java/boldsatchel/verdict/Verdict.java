@@ -62,21 +62,24 @@ public record Verdict(
     }
 
     /**
-     * A value that must keep to a hard limit: stop beyond it, watch when its range reaches beyond it.
+     * A value that must keep to a hard limit: stop beyond it, watch when its range reaches beyond it or is not known.
      *
      * @param moreIsBetter whether the limit is a least
      */
     public static State against(double value, double low, double high, OptionalDouble limit, boolean moreIsBetter) {
+        if (Double.isNaN(value)) {
+            return State.STOP;
+        }
         if (limit.isEmpty()) {
             return State.FINE;
         }
         double by = moreIsBetter ? value - limit.getAsDouble() : limit.getAsDouble() - value;
         double worst = moreIsBetter ? low - limit.getAsDouble() : limit.getAsDouble() - high;
-        return by < 0 ? State.STOP : worst < 0 ? State.WATCH : State.FINE;
+        return by < 0 ? State.STOP : worst >= 0 ? State.FINE : State.WATCH;
     }
 
-    /** A margin: stop below zero, watch below the wanted one or when its range reaches below zero. */
+    /** A margin: stop below zero, watch below the wanted one or when its range reaches below zero or is not known. */
     public static State margin(double value, double low, double wanted) {
-        return value < 0 ? State.STOP : value < wanted || low < 0 ? State.WATCH : State.FINE;
+        return !(value >= 0) ? State.STOP : value >= wanted && low >= 0 ? State.FINE : State.WATCH;
     }
 }

@@ -95,6 +95,17 @@ public class CourseTest {
     }
 
     @Test
+    public void aRateThatIsNoNumberIsToldRatherThanTakenForRest() {
+        Course.Motion<Seen> lost = (x, rate) -> {
+            rate[0] = Double.NaN;
+            return Seen.NOTHING;
+        };
+        assertThatThrownBy(() -> new Course(0, 1, 10).go(lost, new double[] {0.9}, 1, NOBODY))
+                .isInstanceOf(IllegalStateException.class)
+                .hasMessageContaining("no rate that is a number");
+    }
+
+    @Test
     public void aMotionThatFluttersIsGivenUpInWords() {
         Course.Motion<Seen> flutters = (x, rate) -> {
             rate[0] = x[0] > 0.5 ? -1e6 : 1e6;

@@ -139,6 +139,18 @@ public class BuildFormatTest {
     }
 
     @Test
+    public void aFieldThatStandsTwiceIsRefusedAndNothingIsWiped() {
+        String text = text("cave-survey").replaceFirst("\"parts\": \\[", "\"parts\": [], \"parts\": [");
+        assertThat(failure(text).getMessage()).contains("parts").contains("line ");
+    }
+
+    @Test
+    public void aByteOrderMarkIsPassedOver() throws FormatException {
+        assertThat(BuildFormat.read("\uFEFF" + text("cave-survey")).build())
+                .isEqualTo(Library.demo("cave-survey").orElseThrow());
+    }
+
+    @Test
     public void aMissingIdIsNamed() {
         String text = text("cave-survey").replaceFirst("\"id\": \"board\",\\s*", "");
         assertThat(failure(text).getMessage()).contains("id").contains("parts[0]");

@@ -144,7 +144,7 @@ public class ChainFormatTest {
                         "\"brightness\": 0.8, \"program\": {\"name\": \"x\", \"framesPerSecond\": 0, \"processor\": 1.4,"
                                 + " \"graphics\": 0}");
         FormatException e = refused(text);
-        assertThat(e.problems().getFirst().message()).contains("0 to 100 %");
-        assertThat(e.problems().getFirst().field()).contains("profiles[0].steps[0]");
+        assertThat(e.problems().getFirst().message()).contains("maximum value of 1");
+        assertThat(e.problems().getFirst().field()).contains("profiles[0].steps[0].program.processor");
     }
 }

@@ -69,8 +69,8 @@ public class FormTest {
             return field.kind() == Form.Kind.FIGURE ? Optional.of(Figure.guess(3)) : now;
         }
         return switch (field.kind()) {
-            case FIGURE -> Figure.measured(7);
-            case NUMBER -> 7.5;
+            case FIGURE -> Figure.measured(Math.min(7, field.most()));
+            case NUMBER -> Math.min(7.5, field.most() / 2);
             case WHOLE -> 3;
             case FLAG -> !((Boolean) now);
             case TEXT -> "words";
@@ -84,7 +84,7 @@ public class FormTest {
         Object cells = Form.of(Facet.Cells.class).absent();
         assertThatThrownBy(() -> Form.of(Facet.Cells.class).field("series").with(cells, 0))
                 .isInstanceOf(IllegalArgumentException.class)
-                .hasMessageContaining("at least one cell");
+                .hasMessage("cells in series goes from 1 to 200");
         assertThatThrownBy(() -> Form.of(String.class)).hasMessageContaining("no record");
         assertThatThrownBy(() -> Form.of(Vent.class).field("colour")).hasMessageContaining("no field “colour”");
     }

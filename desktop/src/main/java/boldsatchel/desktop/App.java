@@ -3,7 +3,7 @@ package boldsatchel.desktop;
 import boldsatchel.book.Typeface;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
-import boldsatchel.desktop.document.Recovery;
+import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.frame.Frame;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.shelf.Picks;
@@ -61,7 +61,13 @@ public final class App {
     }
 
     private void keepUnsavedWork() {
-        keeping.setOnFinished(e -> session.keepForRecovery());
+        keeping.setOnFinished(e -> {
+            try {
+                session.keepForRecovery();
+            } catch (BuildStore.StoreException x) {
+                frame.complain("Unsaved work is not safe", x.getMessage());
+            }
+        });
         session.history().addListener((o, was, is) -> keeping.playFromStart());
     }
 
@@ -73,11 +79,7 @@ public final class App {
         session.standing()
                 .subscribe(standing ->
                         stage.setTitle((standing.changed() ? "• " : "") + standing.name() + " – Bold Satchel"));
-        stage.setOnCloseRequest(e -> {
-            if (!session.isChanged()) {
-                Recovery.forget();
-            }
-        });
+        stage.setOnCloseRequest(e -> close());
         stage.show();
     }
 

@@ -3,6 +3,7 @@ package boldsatchel.desktop;
 import boldsatchel.book.Book;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
@@ -13,10 +14,10 @@ import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Verdict;
-import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -132,10 +133,20 @@ public final class Main implements Callable<Integer> {
 
         /** Called by picocli. */
         WindowOptions() {}
+
+        /** Refuses what cannot be before a window is opened. */
+        void check() throws UserException {
+            if (shot.filter(to -> to.toString().isBlank() || Files.isDirectory(to))
+                    .isPresent()) {
+                throw new UserException("“" + shot.get() + "” is no name for a picture. Give a file ending in .png.");
+            }
+        }
     }
 
     private static int window(
-            Supplier<BuildFormat.Document> reading, Session.Origin origin, Optional<Path> file, WindowOptions options) {
+            Supplier<BuildFormat.Document> reading, Session.Origin origin, Optional<Path> file, WindowOptions options)
+            throws UserException {
+        options.check();
         // Read while the toolkit starts.
         CompletableFuture<BuildFormat.Document> document = CompletableFuture.supplyAsync(reading);
         long started = ProcessHandle.current()
@@ -143,10 +154,14 @@ public final class Main implements Callable<Integer> {
                 .startInstant()
                 .map(i -> i.toEpochMilli())
                 .orElse(System.currentTimeMillis());
-        Launcher.launch(stage -> {
+        Optional<String> problem = Launcher.launch(stage -> {
             App app = new App(document.join(), origin);
             app.desk().dark().set(options.dark);
-            app.frame().open(options.stage);
+            if (!app.frame().open(options.stage)) {
+                Launcher.endsWith("There is no stage “" + options.stage + "”. Choose one of "
+                        + String.join(", ", app.frame().stageTitles()) + ".");
+                return;
+            }
             file.ifPresent(f -> app.frame().files().open(f));
             if (options.shot.isEmpty()) {
                 app.frame().offerRecovered();
@@ -158,6 +173,13 @@ public final class Main implements Callable<Integer> {
                     .info("window up after {} ms", System.currentTimeMillis() - started));
             options.shot.ifPresent(to -> Shots.afterWork(app.scene(), () -> Shots.takeAndEnd(app.scene(), to)));
         });
+        return ended(problem);
+    }
+
+    private static int ended(Optional<String> problem) throws UserException {
+        if (problem.isPresent()) {
+            throw new UserException(problem.get());
+        }
         return 0;
     }
 
@@ -233,6 +255,9 @@ public final class Main implements Callable<Integer> {
                     out.printf("  %s %s: %s%n", f.severity().words(), f.code(), f.message());
                 }
             }
+            if (out.checkError()) {
+                throw new UserException("The judgement cannot be written where it should go. Is the disk full?");
+            }
             return evaluation.stops() ? STOPPED : 0;
         }
     }
@@ -254,23 +279,31 @@ public final class Main implements Callable<Integer> {
         @SuppressWarnings("NullAway.Init")
         private Path folder;
 
+        @Option(names = "--replace", description = "write over files of the same names")
+        private boolean replace;
+
         @Spec
         @SuppressWarnings("NullAway.Init")
         private CommandSpec spec;
 
         @Override
         public Integer call() throws UserException {
+            if (folder.toString().isBlank()) {
+                throw new UserException("--to needs the name of a folder.");
+            }
             Map<String, byte[]> files =
                     Book.files(Evaluator.evaluate(document(source).build()));
+            List<String> taken = BookStore.taken(folder, files.keySet());
+            if (!taken.isEmpty() && !replace) {
+                throw new UserException(folder + ": " + String.join(", ", taken)
+                        + (taken.size() == 1 ? " is" : " are")
+                        + " there already. Choose another folder, or say --replace.");
+            }
             try {
-                Files.createDirectories(folder);
-                for (Map.Entry<String, byte[]> file : files.entrySet()) {
-                    Files.write(folder.resolve(file.getKey()), file.getValue());
-                    spec.commandLine().getOut().println(folder.resolve(file.getKey()));
-                }
-            } catch (IOException e) {
-                throw new UserException(
-                        folder + ": cannot be written (" + e.getMessage() + "). Choose another folder.");
+                BookStore.write(folder, files, (name, done) -> true)
+                        .forEach(file -> spec.commandLine().getOut().println(file));
+            } catch (BuildStore.StoreException e) {
+                throw new UserException(e.getMessage());
             }
             return 0;
         }
@@ -287,12 +320,11 @@ public final class Main implements Callable<Integer> {
         private Path folder;
 
         @Override
-        public Integer call() {
-            Launcher.launch(stage -> {
+        public Integer call() throws UserException {
+            return ended(Launcher.launch(stage -> {
                 Launcher.takesPictures();
                 Shots.manual(stage, folder);
-            });
-            return 0;
+            }));
         }
     }
 }

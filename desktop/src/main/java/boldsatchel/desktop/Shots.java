@@ -7,8 +7,8 @@ import boldsatchel.format.Extras;
 import boldsatchel.plan.Supplies;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Verdict;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
@@ -137,21 +137,31 @@ final class Shots {
         });
     }
 
-    private static void take(Scene scene, Path to) {
-        try {
-            Path folder = to.toAbsolutePath().getParent();
-            if (folder != null) {
-                Files.createDirectories(folder);
-            }
-            ImageIO.write(SwingFXUtils.fromFXImage(scene.snapshot(null), null), "png", to.toFile());
-        } catch (IOException e) {
-            throw new UncheckedIOException(to + ": the picture cannot be written", e);
+    private static void take(Scene scene, Path to) throws IOException {
+        Path folder = to.toAbsolutePath().getParent();
+        if (folder != null) {
+            Files.createDirectories(folder);
         }
+        ByteArrayOutputStream picture = new ByteArrayOutputStream();
+        ImageIO.write(SwingFXUtils.fromFXImage(scene.snapshot(null), null), "png", picture);
+        Files.write(to, picture.toByteArray());
     }
 
     static void takeAndEnd(Scene scene, Path to) {
-        take(scene, to);
-        Platform.exit();
+        if (taken(scene, to)) {
+            Platform.exit();
+        }
+    }
+
+    /** Takes a picture; where it cannot be written the program ends with the reason in words. */
+    private static boolean taken(Scene scene, Path to) {
+        try {
+            take(scene, to);
+            return true;
+        } catch (IOException e) {
+            Launcher.endsWith(to + ": the picture cannot be written (" + e.getMessage() + "). Choose another place.");
+            return false;
+        }
     }
 
     /** All pictures of the manual, one after the other. */
@@ -178,9 +188,10 @@ final class Shots {
 
     private static void take(App app, Shot shot, Stage stage, Path folder, Deque<Shot> left) {
         afterWork(app.scene(), () -> {
-            take(app.scene(), folder.resolve(shot.file()));
-            app.close();
-            next(stage, folder, left);
+            if (taken(app.scene(), folder.resolve(shot.file()))) {
+                app.close();
+                next(stage, folder, left);
+            }
         });
     }
 }

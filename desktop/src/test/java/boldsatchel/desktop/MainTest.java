@@ -7,7 +7,9 @@ import boldsatchel.format.Extras;
 import boldsatchel.shelf.Library;
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.io.RandomAccessFile;
 import java.io.StringWriter;
+import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.testng.annotations.DataProvider;
@@ -66,6 +68,11 @@ public class MainTest {
             {new String[] {"fly"}, "fly"},
             {new String[] {"check", "demo:cave-survey", "--jsn"}, "--jsn"},
             {new String[] {"export", "demo:cave-survey", "--to", "/dev/null/x"}, "cannot be written"},
+            {new String[] {"export", "demo:cave-survey", "--to", ""}, "name of a folder"},
+            {new String[] {"check", "/dev/null"}, "a folder or a device"},
+            {new String[] {"check", "target"}, "a folder or a device"},
+            {new String[] {"demo", "--shot", "target"}, "no name for a picture"},
+            {new String[] {"demo", "elsewhere"}, "Choose one of cave-survey"},
         };
     }
 
@@ -75,6 +82,39 @@ public class MainTest {
         assertThat(ran.code()).isEqualTo(2);
         assertThat(ran.err().strip().lines()).hasSize(1);
         assertThat(ran.err()).contains(words);
+    }
+
+    @Test
+    public void aFileLargerThanAnyBuildIsRefusedUnread() throws IOException {
+        Path file = Files.createTempFile("large", ".satchel.json");
+        try (RandomAccessFile large = new RandomAccessFile(file.toFile(), "rw")) {
+            large.setLength(20_000_000);
+        }
+        Ran ran = run("check", file.toString());
+        assertThat(ran.code()).isEqualTo(2);
+        assertThat(ran.err()).contains("larger than any build file (over 16 MB)");
+        Files.delete(file);
+    }
+
+    @Test
+    public void aJudgementThatCannotBeWrittenIsTold() {
+        StringWriter err = new StringWriter();
+        Writer full = new Writer() {
+            @Override
+            public void write(char[] letters, int from, int count) throws IOException {
+                throw new IOException("No space left on device");
+            }
+
+            @Override
+            public void flush() {}
+
+            @Override
+            public void close() {}
+        };
+        String[] args = {"check", "demo:cave-survey"};
+        assertThat(Main.run(args, new PrintWriter(full, true), new PrintWriter(err, true)))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("Is the disk full?");
     }
 
     @Test
@@ -99,6 +139,15 @@ public class MainTest {
         assertThat(ran.out().lines()).allSatisfy(l -> assertThat(Path.of(l)).exists());
         assertThat(folder.resolve("build-sheet.pdf")).isNotEmptyFile();
         assertThat(folder.resolve("parts.csv")).isNotEmptyFile();
+        Files.writeString(folder.resolve("parts.csv"), "mine");
+        Ran again = run("export", "demo:harbour-watch", "--to", folder.toString());
+        assertThat(again.code()).isEqualTo(2);
+        assertThat(again.err()).contains("parts.csv").contains("--replace");
+        assertThat(folder.resolve("parts.csv")).hasContent("mine");
+        assertThat(run("export", "demo:harbour-watch", "--replace", "--to", folder.toString())
+                        .code())
+                .isZero();
+        assertThat(Files.readString(folder.resolve("parts.csv"))).startsWith("id,name");
     }
 
     @Test

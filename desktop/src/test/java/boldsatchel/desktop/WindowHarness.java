@@ -40,7 +40,6 @@ abstract class WindowHarness {
     @BeforeClass
     public void start() throws Exception {
         folder = Files.createTempDirectory("satchel-window");
-        Recovery.forget();
         FxToolkit.registerPrimaryStage();
         // Between two tests there is no window; the toolkit must live on.
         Platform.setImplicitExit(false);
@@ -49,6 +48,9 @@ abstract class WindowHarness {
     @BeforeMethod
     public void fresh() throws Exception {
         show("cave-survey");
+        for (Recovery.Kept kept : Recovery.left()) {
+            kept.throwAway();
+        }
     }
 
     void show(String demo) throws Exception {

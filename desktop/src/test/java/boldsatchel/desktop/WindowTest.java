@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.desktop.document.Recovery;
 import boldsatchel.drawing.Ink;
 import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
@@ -389,22 +390,76 @@ public class WindowTest extends WindowHarness {
 
     @Test
     public void workThatWasNotSavedIsOfferedAfterAKill() throws Exception {
+        leave("Nearly lost", "harbour-watch");
+        assertThat(left()).anyMatch(t -> t.contains("“Nearly lost” was not saved"));
+        robot.clickOn("#recovered-take");
+        settle();
+        assertThat(build().name()).isEqualTo("Nearly lost");
+        assertThat(session().isChanged()).isTrue();
+        assertThat(left()).isEmpty();
+        // It is this window's own work now, and offered to no other.
+        assertThat(Recovery.left()).isEmpty();
+        show("harbour-watch");
+        assertThat(Recovery.left()).extracting(Recovery.Kept::name).containsExactly("Nearly lost");
+    }
+
+    @Test
+    public void workThatIsPutOffIsOfferedAgainAndOtherMessagesDoNotTakeItsPlace() throws Exception {
+        leave("Put off", "harbour-watch");
         onFx(() -> {
-            session().does(Edits.rename("Nearly lost"));
-            session().keepForRecovery();
+            app().frame().complain("Something else", "happened");
             return 0;
         });
-        show("harbour-watch");
+        assertThat(left()).hasSize(1);
+        robot.clickOn("#recovered-later");
+        settle();
+        assertThat(left()).isEmpty();
+        onFx(() -> {
+            session().does(Edits.rename("Saved meanwhile"));
+            app().frame().files().saveTo(folder.resolve("meanwhile.satchel.json"), true);
+            app().frame().offerRecovered();
+            return 0;
+        });
+        assertThat(left()).anyMatch(t -> t.contains("“Put off”"));
+        robot.clickOn("#recovered-away");
+        settle();
+        assertThat(left()).isEmpty();
+        assertThat(Recovery.left()).isEmpty();
+    }
+
+    @Test
+    public void goingOnWithLeftWorkAsksForTheUnsavedWorkHereAndLosesNeither() throws Exception {
+        leave("Left behind", "harbour-watch");
+        onFx(() -> {
+            session().does(Edits.rename("Here and unsaved"));
+            return 0;
+        });
+        robot.clickOn("#recovered-take");
+        settle();
+        assertThat(build().name()).isEqualTo("Here and unsaved");
+        robot.clickOn("#message-yes");
+        settle();
+        assertThat(build().name()).isEqualTo("Left behind");
+        assertThat(Recovery.left()).extracting(Recovery.Kept::name).containsExactly("Here and unsaved");
+    }
+
+    /** Leaves unsaved work as a kill would, and shows another window that offers it. */
+    private void leave(String name, String next) throws Exception {
+        onFx(() -> {
+            session().does(Edits.rename(name));
+            return 0;
+        });
+        show(next);
         onFx(() -> {
             app().frame().offerRecovered();
             return 0;
         });
-        settle();
-        assertThat(text("#message-text")).contains("Nearly lost");
-        robot.clickOn("#message-yes");
-        settle();
-        assertThat(build().name()).isEqualTo("Nearly lost");
-        assertThat(session().isChanged()).isTrue();
+    }
+
+    private List<String> left() {
+        return robot.lookup("#recovered").query().lookupAll(".label").stream()
+                .map(n -> ((Label) n).getText())
+                .toList();
     }
 
     /** The stage is made as small as it can be; asking for less does not make it smaller. */

@@ -101,8 +101,20 @@ public final class UnitField extends VBox {
             if (quantity == Quantity.SHARE && !written.contains("%") && read > 1) {
                 read /= 100;
             }
+            if (!(read >= quantity.least() && read <= quantity.most())) {
+                wrong("Between " + Units.format(quantity, quantity.least()) + " and "
+                        + Units.format(quantity, quantity.most()) + ", please.");
+                return;
+            }
+            Optional<Double> before = value;
             show(read);
-            accept.accept(value);
+            try {
+                accept.accept(value);
+            } catch (IllegalArgumentException e) {
+                show(before);
+                text.setText(written);
+                throw e;
+            }
         } catch (Units.UnreadableException e) {
             wrong(e.getMessage());
         } catch (IllegalArgumentException e) {

@@ -17,6 +17,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * The one open build: edits go in, evaluations come out. An edit counts at once ({@link #build}, {@link #history}); its evaluation is worked
@@ -25,12 +27,15 @@ import javafx.beans.property.StringProperty;
  */
 public final class Session {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Session.class);
+
     private final ReadOnlyObjectWrapper<Evaluation> evaluation;
     private final ReadOnlyObjectWrapper<Standing> standing;
     private final ReadOnlyObjectWrapper<History> history;
     private final StringProperty selection = new SimpleStringProperty("");
     private final Evaluator evaluator = new Evaluator();
     private final Latest judging = Latest.following();
+    private final Recovery recovery = new Recovery();
     private Extras extras;
     private Origin origin;
     private Optional<Path> file = Optional.empty();
@@ -181,6 +186,7 @@ public final class Session {
     }
 
     private void replaceBy(BuildFormat.Document document, Origin from, Optional<Path> path, Optional<String> text) {
+        leave();
         history.set(History.of(document.build()));
         extras = document.extras();
         origin = from;
@@ -213,19 +219,36 @@ public final class Session {
         file = Optional.of(to);
         origin = Origin.FILE;
         saved = build();
-        Recovery.forget();
+        recovery.forget();
         restate();
     }
 
-    /** Keeps a copy of unsaved work. */
-    public void keepForRecovery() {
+    /**
+     * Keeps a copy of unsaved work; forgets it where there is none.
+     *
+     * @throws BuildStore.StoreException when no copy can be kept
+     */
+    public void keepForRecovery() throws BuildStore.StoreException {
         if (isChanged()) {
-            Recovery.keep(build(), extras);
+            recovery.keep(build(), extras);
+        } else {
+            recovery.forget();
         }
     }
 
-    /** Ends what still runs for it. */
+    /** Leaves a copy of unsaved work for later; as far as one can be kept. */
+    private void leave() {
+        try {
+            keepForRecovery();
+        } catch (BuildStore.StoreException e) {
+            LOG.warn("unsaved work is left without a copy", e);
+        }
+        recovery.release();
+    }
+
+    /** Ends what still runs for it; unsaved work is left for later. */
     public void end() {
         judging.end();
+        leave();
     }
 }

@@ -4,14 +4,20 @@ import boldsatchel.format.BuildFormat;
 import boldsatchel.format.FormatException;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermission;
+import java.util.Arrays;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * Build files on disk. A save writes beside the file, forces it to the disk and moves it into place, so that a reader and a crash see
@@ -22,6 +28,11 @@ public final class BuildStore {
     /** What names of build files end in. */
     public static final String ENDING = ".satchel.json";
 
+    private static final String FRESH = ".new";
+    private static final long MEGA = 1L << 20;
+    /** A build of a thousand parts takes about one. */
+    private static final long MOST_BYTES = 16 * MEGA;
+
     private BuildStore() {}
 
     /** The file cannot be read or written; the message says which, why and what to do. */
@@ -29,6 +40,11 @@ public final class BuildStore {
         private static final long serialVersionUID = 1;
 
         private final String words;
+
+        StoreException(String words) {
+            super(words);
+            this.words = words;
+        }
 
         StoreException(String words, Throwable cause) {
             super(words, cause);
@@ -73,6 +89,14 @@ public final class BuildStore {
      */
     public static Opened open(Path file) throws StoreException {
         try {
+            if (Files.exists(file) && !Files.isRegularFile(file)) {
+                throw new StoreException(
+                        file + ": this is no file but a folder or a device. Choose a file ending in " + ENDING + ".");
+            }
+            if (Files.size(file) > MOST_BYTES) {
+                throw new StoreException(file + ": this is larger than any build file (over " + MOST_BYTES / MEGA
+                        + " MB). Choose a file ending in " + ENDING + ".");
+            }
             String text = Files.readString(file, StandardCharsets.UTF_8);
             return new Opened(BuildFormat.read(text), text);
         } catch (NoSuchFileException e) {
@@ -98,23 +122,67 @@ public final class BuildStore {
     public static String save(Path file, BuildFormat.Document document, Optional<String> known, boolean overwrite)
             throws StoreException, ChangedOnDiskException {
         String text = BuildFormat.write(document);
-        try {
-            if (!overwrite
-                    && Files.exists(file)
-                    && !Optional.of(Files.readString(file)).equals(known)) {
+        // In one program a monitor, between programs a lock: of two savers at once the second is told.
+        synchronized (BuildStore.class) {
+            try {
+                Path real = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
+                Files.createDirectories(real.getParent());
+                try (FileChannel channel =
+                                FileChannel.open(lockOf(real), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                        FileLock lock = channel.lock()) {
+                    saveLocked(file, real, text, known, overwrite);
+                }
+                return text;
+            } catch (IOException e) {
+                throw new StoreException(
+                        file + ": cannot be written (" + reason(e) + "). Choose another folder; nothing was lost.", e);
+            }
+        }
+    }
+
+    private static void saveLocked(Path file, Path real, String text, Optional<String> known, boolean overwrite)
+            throws IOException, ChangedOnDiskException {
+        if (Files.exists(real)) {
+            byte[] there = Files.readAllBytes(real);
+            boolean asKnown = known.map(k -> Arrays.equals(k.getBytes(StandardCharsets.UTF_8), there))
+                    .orElse(false);
+            if (!overwrite && !asKnown) {
                 throw new ChangedOnDiskException(file);
             }
-            Path folder = file.toAbsolutePath().getParent();
-            Files.createDirectories(folder);
-            if (Files.exists(file)) {
-                replace(backup(file), Files.readString(file));
+            if (isReadOnly(real)) {
+                throw new IOException("it is read-only");
             }
-            replace(file, text);
-            return text;
-        } catch (IOException e) {
-            throw new StoreException(
-                    file + ": cannot be written (" + reason(e) + "). Choose another folder; nothing was lost.", e);
+            replace(backup(real), there);
         }
+        replace(real, text.getBytes(StandardCharsets.UTF_8));
+        unfinished(real);
+    }
+
+    /** Nobody may write it, not even its owner. */
+    private static boolean isReadOnly(Path file) throws IOException {
+        PosixFileAttributeView view = Files.getFileAttributeView(file, PosixFileAttributeView.class);
+        return view == null
+                ? !Files.isWritable(file)
+                : !view.readAttributes().permissions().contains(PosixFilePermission.OWNER_WRITE);
+    }
+
+    /** What a saver that was killed left beside the file; no other saver is at work while it is locked. */
+    private static void unfinished(Path file) throws IOException {
+        String name = file.getFileName().toString();
+        try (DirectoryStream<Path> left = Files.newDirectoryStream(
+                file.getParent(),
+                p -> p.getFileName().toString().startsWith(name)
+                        && p.getFileName().toString().endsWith(FRESH))) {
+            for (Path path : left) {
+                Files.deleteIfExists(path);
+            }
+        }
+    }
+
+    private static Path lockOf(Path real) throws IOException {
+        Path locks = AppFolders.state().resolve("locks");
+        Files.createDirectories(locks);
+        return locks.resolve(UUID.nameUUIDFromBytes(real.toString().getBytes(StandardCharsets.UTF_8)) + ".lock");
     }
 
     /** Where the file before the last save is kept. */
@@ -122,12 +190,16 @@ public final class BuildStore {
         return file.resolveSibling(file.getFileName() + ".bak");
     }
 
-    /** Writes a whole file or nothing. */
-    static void replace(Path file, String text) throws IOException {
+    /** Writes a whole file or nothing; it keeps the mode that it had. */
+    static void replace(Path file, byte[] bytes) throws IOException {
         Path folder = file.toAbsolutePath().getParent();
-        Path fresh = Files.createTempFile(folder, file.getFileName().toString(), ".new");
+        Path fresh = folder.resolve(file.getFileName() + "." + UUID.randomUUID() + FRESH);
         try {
-            Files.writeString(fresh, text, StandardCharsets.UTF_8);
+            Files.write(fresh, bytes, StandardOpenOption.CREATE_NEW);
+            PosixFileAttributeView before = Files.getFileAttributeView(file, PosixFileAttributeView.class);
+            if (before != null && Files.exists(file)) {
+                Files.setPosixFilePermissions(fresh, before.readAttributes().permissions());
+            }
             try (FileChannel channel = FileChannel.open(fresh, StandardOpenOption.WRITE)) {
                 channel.force(true);
             }

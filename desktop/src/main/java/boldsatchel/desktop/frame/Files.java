@@ -3,15 +3,17 @@ package boldsatchel.desktop.frame;
 import boldsatchel.book.Book;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
+import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.machine.Build;
 import boldsatchel.verdict.Evaluator;
-import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.concurrent.Task;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
@@ -72,7 +74,8 @@ public final class Files {
         });
     }
 
-    private void unlessUnsaved(Runnable action) {
+    /** Does something that takes another build in place of this one; asks first where there is unsaved work. */
+    void unlessUnsaved(Runnable action) {
         if (desk.session().isChanged()) {
             messages.ask(
                     "There are unsaved changes to " + desk.session().build().name() + ".",
@@ -124,30 +127,50 @@ public final class Files {
     /** Exports the book to a folder; the window stays alive meanwhile, and it can be cancelled. */
     public void export(Path folder) {
         Build build = desk.session().build();
-        Task<Integer> task = new Task<>() {
+        Task<Map<String, byte[]>> making = new Task<>() {
             @Override
-            protected Integer call() throws IOException {
-                Map<String, byte[]> files = Book.files(Evaluator.evaluate(build));
-                java.nio.file.Files.createDirectories(folder);
-                int done = 0;
-                for (Map.Entry<String, byte[]> file : files.entrySet()) {
-                    if (isCancelled()) {
-                        return done;
-                    }
-                    updateMessage("Writing " + file.getKey());
-                    updateProgress(done, files.size());
-                    java.nio.file.Files.write(folder.resolve(file.getKey()), file.getValue());
-                    done++;
-                }
-                return done;
+            protected Map<String, byte[]> call() {
+                updateMessage("Making the book");
+                return Book.files(Evaluator.evaluate(build));
             }
         };
-        task.setOnSucceeded(e -> messages.tell("Wrote " + task.getValue() + " files to " + folder + "."));
+        run(making, folder, files -> {
+            List<String> taken = BookStore.taken(folder, files.keySet());
+            if (taken.isEmpty()) {
+                write(folder, files);
+            } else {
+                messages.ask(
+                        folder + " has " + String.join(", ", taken) + " already.",
+                        taken.size() == 1 ? "Replace it" : "Replace them",
+                        () -> write(folder, files),
+                        "Leave all as it is",
+                        () -> {});
+            }
+        });
+    }
+
+    private void write(Path folder, Map<String, byte[]> files) {
+        Task<Integer> writing = new Task<>() {
+            @Override
+            protected Integer call() throws BuildStore.StoreException {
+                return BookStore.write(folder, files, (name, done) -> {
+                            updateMessage("Writing " + name);
+                            updateProgress(done, files.size());
+                            return !isCancelled();
+                        })
+                        .size();
+            }
+        };
+        run(writing, folder, n -> messages.tell("Wrote " + n + " files to " + folder + "."));
+    }
+
+    private <T> void run(Task<T> task, Path folder, Consumer<T> then) {
+        task.setOnSucceeded(e -> then.accept(task.getValue()));
         task.setOnFailed(e -> {
-            LOG.warn("export failed", task.getException());
+            LOG.warn("export to {} failed", folder, task.getException());
             messages.complain(
                     "The export could not be written",
-                    folder + ": " + task.getException().getMessage() + ". Choose another folder.");
+                    String.valueOf(task.getException().getMessage()));
         });
         messages.working(task);
         Thread.ofVirtual().name("export").start(task);

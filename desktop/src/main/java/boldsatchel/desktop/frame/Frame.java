@@ -5,9 +5,7 @@ import boldsatchel.desktop.brief.BriefStage;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
-import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.desk.WorkStage;
-import boldsatchel.desktop.document.Recovery;
 import boldsatchel.desktop.pack.PackStage;
 import boldsatchel.desktop.power.PowerStage;
 import boldsatchel.desktop.shelf.ShelfStage;
@@ -34,6 +32,7 @@ public final class Frame extends StackPane {
     private final Desk desk;
     private final Messages messages = new Messages();
     private final Files files;
+    private final RecoveredBar recovered;
     private final Commands commands = new Commands(this::libraryCommands);
     private final CommandSearch search = new CommandSearch(commands);
     private final BorderPane layout = new BorderPane();
@@ -44,6 +43,7 @@ public final class Frame extends StackPane {
     public Frame(Desk desk) {
         this.desk = desk;
         this.files = new Files(desk, messages);
+        this.recovered = new RecoveredBar(desk.session(), files, messages);
         // Where stages are listed: a new stage is one package and one line here.
         this.stages = List.of(
                 new BriefStage(desk),
@@ -54,7 +54,7 @@ public final class Frame extends StackPane {
         this.strap = new StageStrap(desk, stages, this::open);
         getStyleClass().add("frame");
         setId("frame");
-        layout.setTop(new VBox(topBar(), messages));
+        layout.setTop(new VBox(topBar(), recovered, messages));
         layout.setLeft(strap);
         layout.setRight(new SidePanel(desk));
         layout.setBottom(new VerdictStrip(desk));
@@ -65,12 +65,17 @@ public final class Frame extends StackPane {
         open(stages.get(3));
     }
 
-    /** Opens a stage by its title. */
-    public void open(String title) {
-        stages.stream()
-                .filter(s -> s.title().equalsIgnoreCase(title))
-                .findFirst()
-                .ifPresent(this::open);
+    /** Opens a stage by its title; says whether there is one. */
+    public boolean open(String title) {
+        Optional<WorkStage> stage =
+                stages.stream().filter(s -> s.title().equalsIgnoreCase(title)).findFirst();
+        stage.ifPresent(this::open);
+        return stage.isPresent();
+    }
+
+    /** Titles of the stages, in their order. */
+    public List<String> stageTitles() {
+        return stages.stream().map(WorkStage::title).toList();
     }
 
     private void open(WorkStage stage) {
@@ -137,6 +142,7 @@ public final class Frame extends StackPane {
         commands.addOutsideFields("Undo", "Shortcut+Z", () -> desk.session().undo());
         commands.addOutsideFields(
                 "Redo", "Shortcut+Shift+Z", () -> desk.session().redo());
+        commands.add("Show unsaved work that was left", this::offerRecovered);
         commands.add("Save the build", "Shortcut+S", () -> files.save(getScene().getWindow()));
         commands.add(
                 "Save the build under another name",
@@ -189,14 +195,13 @@ public final class Frame extends StackPane {
         }
     }
 
-    /** Offers what a run that was killed left behind. */
+    /** Offers what windows that are gone left behind. */
     public void offerRecovered() {
-        Recovery.found()
-                .ifPresent(document -> messages.ask(
-                        "“" + document.build().name() + "” was not saved when the program last ended.",
-                        "Go on with it",
-                        () -> desk.session().replaceBy(document, Session.Origin.RECOVERED),
-                        "Throw it away",
-                        Recovery::forget));
+        recovered.offer();
+    }
+
+    /** Says what went wrong beside the window; stays until it is dismissed. */
+    public void complain(String title, String words) {
+        messages.complain(title, words);
     }
 }

@@ -137,7 +137,7 @@ public class RecordFormTest {
                 .map(n -> ((javafx.scene.control.Label) n).getText())
                 .toList());
         assertThat(said).hasSize(3);
-        assertThat(said).anyMatch(w -> w.contains("at least one cell"));
+        assertThat(said).anyMatch(w -> w.contains("goes from 1 to 200"));
         assertThat(said).anyMatch(w -> w.contains("whole number"));
     }
 

@@ -12,11 +12,15 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -103,16 +107,76 @@ public class BuildStoreTest {
     }
 
     @Test
-    public void recoveredWorkIsFoundUntilItIsForgotten() {
-        System.setProperty(AppFolders.STATE_PROPERTY, folder.toString());
-        try {
-            assertThat(Recovery.found()).isEmpty();
-            Recovery.keep(named("unsaved").build(), Extras.NONE);
-            assertThat(Recovery.found().orElseThrow().build().name()).isEqualTo("unsaved");
-            Recovery.forget();
-            assertThat(Recovery.found()).isEmpty();
-        } finally {
-            System.clearProperty(AppFolders.STATE_PROPERTY);
+    public void aFileKeepsItsModeAndALinkStaysALink() throws Exception {
+        Path real = folder.resolve("real.satchel.json");
+        BuildStore.save(real, named("one"), Optional.empty(), false);
+        Set<PosixFilePermission> mode = PosixFilePermissions.fromString("rw-rw-r--");
+        Files.setPosixFilePermissions(real, mode);
+        Files.createSymbolicLink(file(), real);
+        BuildStore.save(file(), named("two"), Optional.empty(), true);
+        assertThat(Files.isSymbolicLink(file())).isTrue();
+        assertThat(Files.getPosixFilePermissions(real)).isEqualTo(mode);
+        assertThat(BuildStore.open(real).document().build().name()).isEqualTo("two");
+    }
+
+    @Test
+    public void aReadOnlyFileIsNotReplacedThroughItsFolder() throws Exception {
+        BuildStore.save(file(), named("one"), Optional.empty(), false);
+        Files.setPosixFilePermissions(file(), PosixFilePermissions.fromString("r--r--r--"));
+        assertThatThrownBy(() -> BuildStore.save(file(), named("two"), Optional.empty(), true))
+                .isInstanceOf(BuildStore.StoreException.class)
+                .hasMessageContaining("read-only");
+        assertThat(BuildStore.open(file()).document().build().name()).isEqualTo("one");
+    }
+
+    @Test
+    public void bytesThatAreNoTextCanBeOverwrittenAndAreKeptAsTheBackup() throws Exception {
+        byte[] bytes = {(byte) 0xff, 0, (byte) 0xfe, 7};
+        Files.write(file(), bytes);
+        assertThatThrownBy(() -> BuildStore.save(file(), named("mine"), Optional.empty(), false))
+                .isInstanceOf(BuildStore.ChangedOnDiskException.class);
+        BuildStore.save(file(), named("mine"), Optional.empty(), true);
+        assertThat(BuildStore.open(file()).document().build().name()).isEqualTo("mine");
+        assertThat(Files.readAllBytes(BuildStore.backup(file()))).isEqualTo(bytes);
+    }
+
+    @Test
+    public void whatAKilledSaverLeftIsClearedByTheNextSave() throws Exception {
+        Path unfinished = folder.resolve("x.satchel.json.4711.new");
+        Path ofAnother = folder.resolve("y.satchel.json.4711.new");
+        Files.writeString(unfinished, "{ cut");
+        Files.writeString(ofAnother, "{ cut");
+        BuildStore.save(file(), named("one"), Optional.empty(), false);
+        assertThat(unfinished).doesNotExist();
+        assertThat(ofAnother).exists();
+    }
+
+    /** Of many that save over the same file they read, one wins each time and all others are told. */
+    @Test
+    public void ofTwoSaversAtOnceTheSecondIsTold() throws Exception {
+        for (int round = 0; round < 20; round++) {
+            String known = BuildStore.save(file(), named("round " + round), Optional.empty(), true);
+            AtomicInteger won = new AtomicInteger();
+            AtomicInteger told = new AtomicInteger();
+            List<Thread> savers = new ArrayList<>();
+            for (int i = 0; i < 4; i++) {
+                String name = "saver " + i;
+                savers.add(Thread.ofPlatform().start(() -> {
+                    try {
+                        BuildStore.save(file(), named(name), Optional.of(known), false);
+                        won.incrementAndGet();
+                    } catch (BuildStore.ChangedOnDiskException e) {
+                        told.incrementAndGet();
+                    } catch (BuildStore.StoreException e) {
+                        throw new IllegalStateException(e);
+                    }
+                }));
+            }
+            for (Thread saver : savers) {
+                saver.join();
+            }
+            assertThat(won).hasValue(1);
+            assertThat(told).hasValue(3);
         }
     }
 
@@ -146,7 +210,7 @@ public class BuildStoreTest {
             List<Process> savers = new ArrayList<>();
             for (int i = 0; i < AT_ONCE; i++) {
                 files.add(folder.resolve("saver-" + i + ".satchel.json"));
-                savers.add(start(files.getLast()));
+                savers.add(java(Saver.class, files.getLast().toString()));
             }
             for (Process saver : savers) {
                 assertThat(saver.getErrorStream().read()).isEqualTo('b');
@@ -168,15 +232,16 @@ public class BuildStoreTest {
         }
     }
 
-    private static Process start(Path file) throws IOException {
+    /** Runs a class of these tests in a program of its own. */
+    static Process java(Class<?> main, String argument) throws IOException {
         return new ProcessBuilder(List.of(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-XX:TieredStopAtLevel=1",
                         "-XX:+UseSerialGC",
                         "-cp",
                         classPath(),
-                        Saver.class.getName(),
-                        file.toString()))
+                        main.getName(),
+                        argument))
                 .start();
     }
 

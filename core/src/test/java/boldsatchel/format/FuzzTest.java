@@ -1,0 +1,121 @@
+package boldsatchel.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.fail;
+
+import boldsatchel.report.Report;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/**
+ * Files that went wrong, by a seed: bytes, text, structure, numbers and what points where. Each is refused in words or judged, and no verdict
+ * that says fine is made from a number that is none. {@code -Dboldsatchel.fuzz=100000} runs more of them.
+ */
+public class FuzzTest {
+
+    private static final int FILES = Integer.getInteger("boldsatchel.fuzz", 2_000);
+    private static final Pattern NUMBER = Pattern.compile("(?<=: )-?\\d+(\\.\\d+)?(E-?\\d+)?");
+    private static final Pattern WORD = Pattern.compile("\"[a-zA-Z0-9-]+\"");
+    private static final Pattern ELEMENT = Pattern.compile("(?m)^ *\\{\\s*\"id\"[^{}]*},?$");
+    private static final String[] NUMBERS = {
+        "0", "-1", "1e-9", "1e9", "1e308", "-1e308", "0.5", "95", "360", "1e999", "null", "\"7\"", "[]", "{}", "true",
+        "3.7e-5"
+    };
+
+    private final Random random = new Random(2026);
+
+    private String changed(String text) {
+        return switch (random.nextInt(7)) {
+            case 0 -> number(text);
+            case 1 -> number(number(text));
+            case 2 -> {
+                int at = random.nextInt(text.length());
+                yield text.substring(0, at) + (char) random.nextInt(0x10000) + text.substring(at + 1);
+            }
+            case 3 -> text.substring(0, random.nextInt(text.length()));
+            case 4 -> {
+                int from = random.nextInt(text.length());
+                int to = Math.min(text.length(), from + random.nextInt(400));
+                yield text.substring(0, from) + text.substring(to);
+            }
+            case 5 -> swapped(text, WORD);
+            default -> swapped(text, ELEMENT);
+        };
+    }
+
+    private String number(String text) {
+        return replaced(text, NUMBER, NUMBERS[random.nextInt(NUMBERS.length)]);
+    }
+
+    private String replaced(String text, Pattern what, String by) {
+        List<MatchResult> all = what.matcher(text).results().toList();
+        if (all.isEmpty()) {
+            return text;
+        }
+        MatchResult one = all.get(random.nextInt(all.size()));
+        return text.substring(0, one.start()) + by + text.substring(one.end());
+    }
+
+    /** Puts one of its kind in place of another: ids that point elsewhere, things that are there twice. */
+    private String swapped(String text, Pattern what) {
+        List<MatchResult> all = what.matcher(text).results().toList();
+        return all.isEmpty()
+                ? text
+                : replaced(text, what, all.get(random.nextInt(all.size())).group());
+    }
+
+    @Test
+    public void everyFileIsRefusedInWordsOrJudged() {
+        List<String> demos = Library.DEMOS.stream()
+                .map(d -> BuildFormat.write(
+                        new BuildFormat.Document(Library.demo(d).orElseThrow(), Extras.NONE)))
+                .toList();
+        int judged = 0;
+        int refused = 0;
+        List<String> slow = new ArrayList<>();
+        for (int i = 0; i < FILES; i++) {
+            String text = changed(demos.get(i % demos.size()));
+            long began = System.nanoTime();
+            try {
+                judge(BuildFormat.read(text), i);
+                judged++;
+            } catch (FormatException e) {
+                assertThat(e.getMessage())
+                        .as("file " + i)
+                        .isNotBlank()
+                        .doesNotContain("REDACTED", "boldsatchel.", "java.");
+                refused++;
+            } catch (RuntimeException | StackOverflowError e) {
+                fail("file " + i + ": " + e, e);
+            }
+            long seconds = (System.nanoTime() - began) / 1_000_000_000;
+            if (seconds >= 2) {
+                slow.add("file " + i + ": " + seconds + " s");
+            }
+        }
+        assertThat(slow).as("files that hang").isEmpty();
+        assertThat(judged).isGreaterThan(FILES / 10);
+        assertThat(refused).isGreaterThan(FILES / 10);
+    }
+
+    private static void judge(BuildFormat.Document document, int i) {
+        Evaluation evaluation = Evaluator.evaluate(document.build());
+        for (Verdict v : evaluation.verdicts()) {
+            if (Double.isNaN(v.value())) {
+                assertThat(v.state()).as("file " + i + ": " + v).isNotEqualTo(State.FINE);
+            }
+        }
+        evaluation.findings().forEach(f -> assertThat(f.message()).isNotBlank());
+        assertThat(Report.json(evaluation)).isNotBlank();
+        BuildFormat.write(document);
+    }
+}
