@@ -48,7 +48,7 @@ public enum Typeface {
         StringBuilder line = new StringBuilder();
         text.codePoints()
                 .map(c -> Character.isISOControl(c) || c == 0x2028 || c == 0x2029 ? ' ' : c)
-                .map(c -> c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE || c >= 0xFFFE && c <= 0xFFFF
+                .map(c -> (c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE) || (c >= 0xFFFE && c <= 0xFFFF)
                         ? UNKNOWN
                         : c)
                 .forEach(line::appendCodePoint);

@@ -4,7 +4,6 @@ import boldsatchel.format.BuildFormat;
 import boldsatchel.format.FormatException;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
 import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
@@ -127,9 +126,10 @@ public final class BuildStore {
             try {
                 Path real = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
                 Files.createDirectories(real.getParent());
+                // Closing the channel releases the lock, however it ends.
                 try (FileChannel channel =
-                                FileChannel.open(lockOf(real), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-                        FileLock lock = channel.lock()) {
+                        FileChannel.open(lockOf(real), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+                    channel.lock();
                     saveLocked(file, real, text, known, overwrite);
                 }
                 return text;
@@ -192,8 +192,7 @@ public final class BuildStore {
 
     /** Writes a whole file or nothing; it keeps the mode that it had. */
     static void replace(Path file, byte[] bytes) throws IOException {
-        Path folder = file.toAbsolutePath().getParent();
-        Path fresh = folder.resolve(file.getFileName() + "." + UUID.randomUUID() + FRESH);
+        Path fresh = file.toAbsolutePath().resolveSibling(file.getFileName() + "." + UUID.randomUUID() + FRESH);
         try {
             Files.write(fresh, bytes, StandardOpenOption.CREATE_NEW);
             PosixFileAttributeView before = Files.getFileAttributeView(file, PosixFileAttributeView.class);
