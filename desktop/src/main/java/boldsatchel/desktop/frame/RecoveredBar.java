@@ -4,9 +4,12 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.document.Recovery;
+import java.nio.file.Path;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -17,9 +20,13 @@ final class RecoveredBar extends VBox {
     private static final DateTimeFormatter WHEN =
             DateTimeFormatter.ofPattern("d MMMM, HH:mm").withZone(ZoneId.systemDefault());
 
+    private static final int MOST_ROWS = 3;
+
     private final Session session;
     private final Files files;
     private final Messages messages;
+    /** What was put off until it is asked for again. */
+    private final Set<Path> later = new HashSet<>();
 
     RecoveredBar(Session session, Files files, Messages messages) {
         this.session = session;
@@ -27,68 +34,70 @@ final class RecoveredBar extends VBox {
         this.messages = messages;
         setId("recovered");
         getStyleClass().add("messages");
-        show(List.of());
+        setSpacing(6);
+        setVisible(false);
+        setManaged(false);
     }
 
-    /** Looks for what was left, and shows it. */
+    /** Looks for what was left, and shows it, what was put off as well. */
     void offer() {
-        show(Recovery.left());
+        later.clear();
+        refresh();
     }
 
-    private void show(List<Recovery.Kept> kept) {
-        getChildren().setAll(kept.stream().map(this::row).toList());
-        tidy();
-    }
-
-    private void tidy() {
-        setVisible(!getChildren().isEmpty());
+    private void refresh() {
+        List<Recovery.Kept> kept =
+                Recovery.left().stream().filter(k -> !later.contains(k.file())).toList();
+        getChildren().setAll(kept.stream().limit(MOST_ROWS).map(this::row).toList());
+        if (kept.size() > MOST_ROWS) {
+            getChildren()
+                    .add(Ui.label("and " + (kept.size() - MOST_ROWS) + " more, shown as these are answered", "soft"));
+        }
+        setVisible(!kept.isEmpty());
         setManaged(isVisible());
     }
 
     private HBox row(Recovery.Kept kept) {
-        HBox row = new HBox(12);
-        row.setAlignment(Pos.CENTER_LEFT);
         String name = kept.name();
-        row.getChildren()
-                .addAll(
-                        Ui.words("“" + name + "” was not saved on " + WHEN.format(kept.at()) + "."),
-                        Ui.spring(),
-                        Ui.button(
-                                "recovered-take",
-                                "Go on with it",
-                                "Open it; save it where you like",
-                                () -> take(kept, row)),
-                        Ui.button("recovered-later", "Later", "Keep it; it is offered again", () -> drop(row)),
-                        Ui.button(
-                                "recovered-away",
-                                "Throw “" + name + "” away",
-                                "Remove this unsaved work for good",
-                                () -> throwAway(kept, row)));
+        HBox row = new HBox(
+                12,
+                Ui.words("“" + name + "” was not saved on " + WHEN.format(kept.at()) + "."),
+                Ui.spring(),
+                Ui.button(
+                        "recovered-take",
+                        "Go on with it",
+                        "Open “" + name + "”; save it where you like",
+                        () -> take(kept)),
+                Ui.button("recovered-later", "Later", "Keep “" + name + "”; it is offered again", () -> {
+                    later.add(kept.file());
+                    refresh();
+                }),
+                Ui.button(
+                        "recovered-away",
+                        "Throw it away",
+                        "Remove the unsaved work on “" + name + "” for good",
+                        () -> throwAway(kept)));
+        row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
 
-    private void drop(HBox row) {
-        getChildren().remove(row);
-        tidy();
-    }
-
-    private void take(Recovery.Kept kept, HBox row) {
+    private void take(Recovery.Kept kept) {
         files.unlessUnsaved(() -> {
             try {
                 session.replaceBy(kept.open(), Session.Origin.RECOVERED);
                 session.keepForRecovery();
                 kept.throwAway();
-                drop(row);
+                refresh();
             } catch (BuildStore.StoreException e) {
                 messages.complain("This work cannot be opened", e.getMessage() + " It stays where it is.");
             }
         });
     }
 
-    private void throwAway(Recovery.Kept kept, HBox row) {
+    private void throwAway(Recovery.Kept kept) {
         try {
             kept.throwAway();
-            drop(row);
+            refresh();
         } catch (BuildStore.StoreException e) {
             messages.complain("This work cannot be thrown away", e.getMessage());
         }
