@@ -146,4 +146,27 @@ public final class Samples {
                 .with(new Parts(parts))
                 .with(new Layout(placements));
     }
+
+    /** A load of constant current: so many amps busy, half of them idle. */
+    public static Part sink(double amps) {
+        return part(
+                "sink",
+                Family.COOLING,
+                1,
+                1,
+                1,
+                1,
+                new Facet.DrawsPower(
+                        1,
+                        4,
+                        30,
+                        Facet.LoadKind.CURRENT,
+                        exact(0),
+                        exact(0),
+                        exact(amps * 2),
+                        exact(amps * 4),
+                        exact(amps * 4),
+                        exact(1),
+                        exact(0)));
+    }
 }

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntFunction;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.TokenStreamLocation;
@@ -204,16 +205,12 @@ public final class BuildFormat {
 
         /** Ids must be unique and point at something. */
         private void references(Build build) throws FormatException {
-            List<Part> parts = build.parts().list();
-            Set<String> seen = new HashSet<>();
-            for (int i = 0; i < parts.size(); i++) {
-                String id = parts.get(i).id();
-                if (!seen.add(id)) {
-                    tell("/build/parts/" + i + "/id", "Two parts have the id “" + id + "”; give one another id.");
-                }
-            }
-            once(build.casing().shells().stream().map(Shell::id).toList(), "/build/casing/shells", "trays");
-            once(build.rungs().map(Rung::id).toList(), "/build/wiring/chain", "rungs of the chain");
+            once(build.parts().list().stream().map(Part::id).toList(), i -> "/build/parts/" + i + "/id", "parts");
+            once(
+                    build.casing().shells().stream().map(Shell::id).toList(),
+                    i -> "/build/casing/shells/" + i + "/id",
+                    "shells");
+            once(build.rungs().map(Rung::id).toList(), i -> "/build/wiring/chain", "rungs");
             List<Placement> placements = build.layout().placements();
             for (int i = 0; i < placements.size(); i++) {
                 String at = "/build/layout/placements/" + i;
@@ -239,11 +236,13 @@ public final class BuildFormat {
             refuseOnProblems();
         }
 
-        private void once(List<String> ids, String pointer, String what) {
+        private void once(List<String> ids, IntFunction<String> pointer, String what) {
             Set<String> seen = new HashSet<>();
-            ids.stream()
-                    .filter(id -> !seen.add(id))
-                    .forEach(id -> tell(pointer, "Two " + what + " have the id “" + id + "”; give one another id."));
+            for (int i = 0; i < ids.size(); i++) {
+                if (!seen.add(ids.get(i))) {
+                    tell(pointer.apply(i), "Two " + what + " have the id “" + ids.get(i) + "”; give one another id.");
+                }
+            }
         }
 
         private void tell(String pointer, String message) {

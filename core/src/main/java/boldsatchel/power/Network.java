@@ -324,12 +324,7 @@ public final class Network {
 
         /** What a rung costs the current that passes through it; nothing for rungs that are more than that. */
         private Optional<Node.Resistor> resistor(Rung rung) {
-            Optional<Node.Resistor> known = resistors.get(rung.id());
-            if (known == null) {
-                known = readResistor(rung);
-                resistors.put(rung.id(), known);
-            }
-            return known;
+            return resistors.computeIfAbsent(rung.id(), id -> readResistor(rung));
         }
 
         private Optional<Node.Resistor> readResistor(Rung rung) {

@@ -177,17 +177,15 @@ public record Form(Class<?> type, List<Field> fields) {
                     .orElse(quantity().most());
         }
 
-        /** Refuses a number that cannot be, in words. */
+        /** Refuses a number that cannot be, in words; what is no number may be anything. */
         private void check(Object value) {
-            double number = switch (value instanceof Optional<?> o ? o.orElse(null) : value) {
-                case Figure f -> f.value();
-                case Double d -> d;
-                case Integer i -> i;
-                case null, default -> least();
-            };
-            if (!(number >= least() && number <= most())) {
-                throw new IllegalArgumentException(label() + " goes from " + Units.format(quantity(), least()) + " to "
-                        + Units.format(quantity(), most()));
+            switch (value) {
+                case Optional<?> o -> o.ifPresent(this::check);
+                case Figure f -> check(f.value());
+                case Number n -> quantity().check(label(), n.doubleValue(), least(), most());
+                default -> {
+                    // Words, choices, records: these refuse by themselves.
+                }
             }
         }
 

@@ -124,6 +124,21 @@ public enum Quantity {
         return most;
     }
 
+    /**
+     * Refuses a number that cannot be.
+     *
+     * @param what it is, for people
+     * @param from least it may be, in the stored unit
+     * @param to most it may be
+     * @throws IllegalArgumentException saying how far it goes; for what is no number too
+     */
+    public void check(String what, double value, double from, double to) {
+        if (!(value >= from && value <= to)) {
+            throw new IllegalArgumentException(
+                    what + " goes from " + Units.format(this, from) + " to " + Units.format(this, to));
+        }
+    }
+
     /** Unit symbols that can be read. */
     public List<String> units() {
         return List.copyOf(factors.keySet());

@@ -6,6 +6,7 @@ import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.load;
 import static boldsatchel.Samples.part;
 import static boldsatchel.Samples.rung;
+import static boldsatchel.Samples.sink;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -47,29 +48,6 @@ public class JoinedSourcesTest {
 
     private static Part adapter(double volts, double amps) {
         return part("adapter", Family.CHARGER, 40, 40, 30, 60, new Facet.Adapter(volts, amps, exact(0.05)));
-    }
-
-    /** A load of constant current, A, at 4 V. */
-    private static Part sink(double amps) {
-        return part(
-                "sink",
-                Family.COOLING,
-                1,
-                1,
-                1,
-                1,
-                new Facet.DrawsPower(
-                        1,
-                        4,
-                        30,
-                        Facet.LoadKind.CURRENT,
-                        exact(0),
-                        exact(0),
-                        exact(amps * 2),
-                        exact(amps * 4),
-                        exact(amps * 4),
-                        exact(1),
-                        exact(0)));
     }
 
     private static Build joined(boolean diodes, Part load, Part... sources) {

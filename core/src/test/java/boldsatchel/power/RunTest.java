@@ -2,9 +2,9 @@ package boldsatchel.power;
 
 import static boldsatchel.Samples.cells;
 import static boldsatchel.Samples.chain;
-import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.part;
 import static boldsatchel.Samples.rung;
+import static boldsatchel.Samples.sink;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -24,25 +24,7 @@ import org.testng.annotations.Test;
 public class RunTest {
 
     /** 1 A idle and 2 A busy at any voltage. */
-    private static final Part SINK = part(
-            "sink",
-            Family.COOLING,
-            1,
-            1,
-            1,
-            1,
-            new Facet.DrawsPower(
-                    1,
-                    4,
-                    30,
-                    Facet.LoadKind.CURRENT,
-                    exact(0),
-                    exact(0),
-                    exact(4),
-                    exact(8),
-                    exact(8),
-                    exact(0),
-                    exact(0)));
+    private static final Part SINK = sink(2);
 
     private static Part cell(String id, double ah) {
         return part(id, Family.BATTERY, 20, 70, 20, 50, cells(Facet.Chemistry.LI_ION, 1, 1, ah, 0.001, 0, 2.5));

@@ -101,11 +101,7 @@ public final class UnitField extends VBox {
             if (quantity == Quantity.SHARE && !written.contains("%") && read > 1) {
                 read /= 100;
             }
-            if (!(read >= quantity.least() && read <= quantity.most())) {
-                wrong("Between " + Units.format(quantity, quantity.least()) + " and "
-                        + Units.format(quantity, quantity.most()) + ", please.");
-                return;
-            }
+            quantity.check("it", read, quantity.least(), quantity.most());
             Optional<Double> before = value;
             show(read);
             try {

@@ -2,7 +2,6 @@ package boldsatchel.desktop.document;
 
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
-import boldsatchel.format.FormatException;
 import boldsatchel.machine.Build;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
@@ -60,8 +59,8 @@ public final class Recovery {
         /** Name of the build; of the file where it cannot be read. */
         public String name() {
             try {
-                return BuildFormat.read(Files.readString(file)).build().name();
-            } catch (IOException | FormatException e) {
+                return open().build().name();
+            } catch (BuildStore.StoreException e) {
                 return file.getFileName().toString();
             }
         }
