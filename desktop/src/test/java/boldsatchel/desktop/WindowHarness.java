@@ -1,8 +1,11 @@
 package boldsatchel.desktop;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.Session;
+import boldsatchel.desktop.document.AppFolders;
 import boldsatchel.desktop.document.Recovery;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
@@ -39,6 +42,9 @@ abstract class WindowHarness {
 
     @BeforeClass
     public void start() throws Exception {
+        // A test that kept or threw away unsaved work in the user's own folder would harm whoever runs it.
+        assertThat(AppFolders.state().toAbsolutePath())
+                .startsWithRaw(Path.of("target").toAbsolutePath());
         folder = Files.createTempDirectory("satchel-window");
         FxToolkit.registerPrimaryStage();
         // Between two tests there is no window; the toolkit must live on.
