@@ -10,6 +10,7 @@ import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.heat.HeatResult;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
@@ -27,6 +28,7 @@ import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Reading;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
@@ -177,8 +179,9 @@ public class InvariantsTest {
     }
 
     @Test(dataProvider = "seeds")
-    public void everyVerdictIsThereWithItsRangeAroundIt(long seed) {
-        Evaluation evaluation = Evaluator.evaluate(RandomBuilds.of(seed));
+    public void everyVerdictSaysWhatItsNumbersAllow(long seed) {
+        double factor = List.of(0.5, 0.98, 1.02, 2.0).get((int) (seed % 4));
+        Evaluation evaluation = Evaluator.evaluate(limited(Evaluator.evaluate(RandomBuilds.of(seed)), factor));
         assertThat(evaluation.verdicts())
                 .extracting(v -> v.kind().id())
                 .containsExactly("packs", "lasts", "keeps-cool", "carries", "stands", "costs");
@@ -186,6 +189,27 @@ public class InvariantsTest {
             assertThat(v.state()).as(v.kind().id() + " " + v).isIn(allowed(v));
             assertThat(v.working().range().nominal()).as(v.kind().id()).isEqualTo(v.value());
         }
+    }
+
+    /** The same build with hours, mass and money wanted at so many times what it has. */
+    private static Build limited(Evaluation evaluation, double factor) {
+        Brief brief = evaluation.build().brief();
+        Brief.Limits limits = new Brief.Limits(
+                wanted(evaluation, Verdict.Kind.LASTS, factor),
+                wanted(evaluation, Verdict.Kind.CARRIES, factor),
+                wanted(evaluation, Verdict.Kind.COSTS, factor),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                brief.limits().gapMm(),
+                brief.limits().tipMarginDeg(),
+                brief.limits().heatMarginK());
+        return evaluation.build().with(brief.withLimits(limits));
+    }
+
+    private static Optional<Double> wanted(Evaluation evaluation, Verdict.Kind kind, double factor) {
+        double value = evaluation.verdict(kind).value();
+        return Double.isFinite(value) ? Optional.of(value * factor) : Optional.empty();
     }
 
     /** What the numbers of a verdict allow it to say: beyond its limit it may not be fine, well within it may not stop. */
