@@ -464,6 +464,21 @@ public class WindowTest extends WindowHarness {
 
     /** The stage is made as small as it can be; asking for less does not make it smaller. */
     @Test
+    public void aVerdictThatChangesKeepsItsCardAndItsFocus() {
+        Node card = robot.lookup("#card-carries").query();
+        focus("#card-carries");
+        String before = text("#verdict-carries");
+        onFx(() -> {
+            session().does(Edits.removePart(build().parts().list().getFirst()));
+            return 0;
+        });
+        assertThat(text("#verdict-carries")).isNotEqualTo(before);
+        assertThat(robot.lookup("#card-carries").<Node>query()).isSameAs(card);
+        assertThat(card.isFocused()).isTrue();
+        assertThat(card.getStyleClass()).contains(state(Verdict.Kind.CARRIES).words());
+    }
+
+    @Test
     public void nothingIsClippedAtTheSmallestWindow() {
         Stage window = onFx(() -> (Stage) app().scene().getWindow());
         double[] least = onFx(() -> {

@@ -185,7 +185,9 @@ final class PartDetails extends VBox {
     /** Which of its voltages it is asked for. */
     private void chooseAsked(Part now) {
         choosing = true;
-        asked.getItems().setAll(now.offers());
+        if (!asked.getItems().equals(now.offers())) {
+            asked.getItems().setAll(now.offers());
+        }
         now.offer().ifPresent(asked::setValue);
         choosing = false;
     }

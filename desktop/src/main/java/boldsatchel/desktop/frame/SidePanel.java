@@ -19,6 +19,7 @@ import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
 import java.util.List;
 import java.util.Optional;
+import javafx.collections.ObservableList;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -44,10 +45,10 @@ final class SidePanel extends BorderPane {
     private final Details detailsPane;
     private final Latest telling = Latest.following();
     private String trying = "";
-    /** What the findings on show say; a drag that changes none of it leaves them alone. */
+    /** What the findings on show say, row by row. */
     private List<Object> told = List.of();
 
-    private Node findingsBox = new VBox();
+    private final VBox findingsBox = new VBox(12);
 
     SidePanel(Desk desk) {
         this.desk = desk;
@@ -99,31 +100,57 @@ final class SidePanel extends BorderPane {
         findings.setText("Findings " + evaluation.findings().size());
         if (details.isSelected()) {
             detailsPane.show();
-            content.getChildren().setAll(detailsPane);
+            fill(detailsPane);
         } else if (working.isSelected()) {
             telling.ask(
                     () -> desk.working().get().map(evaluation::verdict).map(SidePanel::workedOut),
                     v -> put(working, workingOf(v)));
         } else {
             telling.ask(() -> told(evaluation), e -> {
-                List<Object> now =
-                        List.of(e.findings().stream().map(SidePanel::found).toList(), trying);
-                if (!now.equals(told) || !content.getChildren().contains(findingsBox)) {
-                    told = now;
-                    findingsBox = findingsOf(e);
-                    put(findings, findingsBox);
-                }
+                showFindings(e.findings());
+                put(findings, findingsBox);
             });
         }
     }
 
-    private static List<Object> found(Finding f) {
-        return List.of(f.code(), f.severity(), f.subjects(), f.message());
+    /** Only a finding that says something else is made anew: a drag touches few. */
+    private void showFindings(List<Finding> found) {
+        List<Object> now = found.stream().map(this::says).toList();
+        ObservableList<Node> rows = findingsBox.getChildren();
+        if (found.isEmpty()) {
+            rows.setAll(Ui.words("Nothing was found. The verdicts below say how much room is left.", "soft"));
+        } else if (now.size() != told.size()) {
+            rows.setAll(found.stream().map(this::finding).toList());
+        } else {
+            for (int i = 0; i < now.size(); i++) {
+                if (!now.get(i).equals(told.get(i))) {
+                    rows.set(i, finding(found.get(i)));
+                }
+            }
+        }
+        told = now;
+    }
+
+    private Object says(Finding f) {
+        return List.of(
+                f.code(),
+                f.severity(),
+                f.subjects(),
+                f.message(),
+                f.remedies().stream().map(Remedy::words).toList(),
+                trying.startsWith(f.code() + f.subjects()) ? trying : "");
     }
 
     /** What was told beside the window is shown where it is still wanted. */
     private void put(ToggleButton tab, Node shown) {
         if (tab.isSelected()) {
+            fill(shown);
+        }
+    }
+
+    /** Taking out and putting in the same pane would lay it out and paint it anew at every step of a drag. */
+    private void fill(Node shown) {
+        if (!content.getChildren().equals(List.of(shown))) {
             content.getChildren().setAll(shown);
         }
     }
@@ -140,15 +167,6 @@ final class SidePanel extends BorderPane {
     private static Verdict workedOut(Verdict verdict) {
         verdict.working();
         return verdict;
-    }
-
-    private VBox findingsOf(Evaluation evaluation) {
-        VBox box = new VBox(12);
-        if (evaluation.findings().isEmpty()) {
-            box.getChildren().add(Ui.words("Nothing was found. The verdicts below say how much room is left.", "soft"));
-        }
-        evaluation.findings().forEach(f -> box.getChildren().add(finding(f)));
-        return box;
     }
 
     private Node finding(Finding f) {
