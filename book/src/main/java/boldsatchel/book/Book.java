@@ -105,7 +105,7 @@ public final class Book {
     public static List<Drawing> sheet(Evaluation evaluation) {
         Build build = evaluation.build();
         Flow flow = new Flow(
-                build.name() + " · " + build.variant() + " · figures are estimates; makers' data stand above them");
+                "figures are estimates; makers' data stand above them · " + build.name() + " · " + build.variant());
         flow.title(build.name());
         flow.paragraph(build.variant() + ". " + build.brief().purpose(), 3.6, false, Ink.SOFT, 0);
         flow.heading("Is it enough?");

@@ -5,8 +5,10 @@ import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
+import java.text.BreakIterator;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Lays text, tables and drawings down A4 pages, one below the other, and turns the page when it is full. */
 final class Flow {
@@ -39,7 +41,8 @@ final class Flow {
             return;
         }
         int number = pages.size() + 1;
-        marks.add(Mark.Text.free(new Point(LEFT, HEIGHT - 10), 2.8, Align.LEFT, false, Ink.SOFT, footer, ""));
+        Point corner = new Point(LEFT, HEIGHT - 10);
+        marks.add(new Mark.Text(corner, 2.8, Align.LEFT, false, Ink.SOFT, footer, RIGHT - LEFT - 16, ""));
         marks.add(
                 Mark.Text.free(new Point(RIGHT, HEIGHT - 10), 2.8, Align.RIGHT, false, Ink.SOFT, "page " + number, ""));
         pages.add(new Drawing("Page " + number, WIDTH, HEIGHT, 0, 0, marks));
@@ -67,8 +70,12 @@ final class Flow {
 
     void title(String text) {
         y += 6;
-        marks.add(Mark.Text.free(new Point(LEFT, y), 8, Align.LEFT, true, Ink.INK, text, ""));
-        y += 7;
+        for (String line : wrap(text, 8, true, RIGHT - LEFT)) {
+            room(12);
+            marks.add(Mark.Text.free(new Point(LEFT, y), 8, Align.LEFT, true, Ink.INK, line, ""));
+            y += 10;
+        }
+        y -= 3;
     }
 
     void paragraph(String text, double size, boolean bold, Ink ink, double indent) {
@@ -161,20 +168,41 @@ final class Flow {
         y += 7;
     }
 
+    /** Lines no wider than asked: broken at spaces, and within a word only where it is wider than a line, as words without spaces are. */
     static List<String> wrap(String text, double size, boolean bold, double width) {
         Typeface face = bold ? Typeface.BOLD : Typeface.REGULAR;
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : text.split(" ")) {
             String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && face.width(longer, size) > width) {
-                lines.add(line.toString());
-                line = new StringBuilder(word);
-            } else {
+            if (face.width(longer, size) <= width) {
                 line = new StringBuilder(longer);
+                continue;
+            }
+            if (!line.isEmpty()) {
+                lines.add(line.toString());
+            }
+            line = new StringBuilder();
+            for (String letter : letters(word)) {
+                if (!line.isEmpty() && face.width(line + letter, size) > width) {
+                    lines.add(line.toString());
+                    line = new StringBuilder();
+                }
+                line.append(letter);
             }
         }
         lines.add(line.toString());
         return lines;
+    }
+
+    /** Letters with the marks that belong to them. */
+    private static List<String> letters(String word) {
+        BreakIterator ends = BreakIterator.getCharacterInstance(Locale.ROOT);
+        ends.setText(word);
+        List<String> letters = new ArrayList<>();
+        for (int from = ends.first(), to = ends.next(); to != BreakIterator.DONE; from = to, to = ends.next()) {
+            letters.add(word.substring(from, to));
+        }
+        return letters;
     }
 }

@@ -7,7 +7,9 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -18,7 +20,7 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 
-/** Writes drawings as the pages of a PDF, true to scale, with the face embedded so that text can be found and copied. */
+/** Writes drawings as the pages of a PDF, true to scale, with the letters embedded so that text can be found and copied. */
 final class PdfWriter {
 
     private static final double POINTS_PER_MM = 72 / 25.4;
@@ -29,14 +31,13 @@ final class PdfWriter {
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle(title);
-            PDFont regular = font(document, Typeface.REGULAR);
-            PDFont bold = font(document, Typeface.BOLD);
+            Map<Face, PDFont> fonts = new EnumMap<>(Face.class);
             for (Drawing drawing : pages) {
                 PDPage page = new PDPage(new PDRectangle(pt(drawing.widthMm()), pt(drawing.heightMm())));
                 document.addPage(page);
                 try (PDPageContentStream content = new PDPageContentStream(document, page)) {
                     for (Mark mark : drawing.marks()) {
-                        new Page(content, drawing.heightMm(), regular, bold).put(mark);
+                        new Page(document, content, drawing.heightMm(), fonts).put(mark);
                     }
                 }
             }
@@ -44,12 +45,6 @@ final class PdfWriter {
             return out.toByteArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
-        }
-    }
-
-    private static PDFont font(PDDocument document, Typeface face) throws IOException {
-        try (InputStream in = face.open()) {
-            return PDType0Font.load(document, in);
         }
     }
 
@@ -63,7 +58,7 @@ final class PdfWriter {
         return new PDColor(shares, PDDeviceRGB.INSTANCE);
     }
 
-    private record Page(PDPageContentStream content, double heightMm, PDFont regular, PDFont bold) {
+    private record Page(PDDocument document, PDPageContentStream content, double heightMm, Map<Face, PDFont> fonts) {
 
         void put(Mark mark) throws IOException {
             switch (mark) {
@@ -115,12 +110,30 @@ final class PdfWriter {
                 case CENTRE -> text.at().x() - width / 2;
                 case RIGHT -> text.at().x() - width;
             };
-            content.beginText();
-            content.setFont(text.bold() ? bold : regular, pt(text.sizeMm()));
             content.setNonStrokingColor(color(text.ink()));
-            content.newLineAtOffset(pt(x), pt(heightMm - text.at().y()));
-            content.showText(words);
-            content.endText();
+            for (Lettering.Stretch stretch : Lettering.stretches(words)) {
+                x += face.width(" ", text.sizeMm()) * stretch.spacesBefore();
+                for (Typeface.Run run : face.runs(stretch.fromTheLeft())) {
+                    content.beginText();
+                    content.setFont(font(run.face()), pt(text.sizeMm()));
+                    content.newLineAtOffset(pt(x), pt(heightMm - text.at().y()));
+                    content.showText(run.words());
+                    content.endText();
+                    x += run.face().width(run.words()) * text.sizeMm();
+                }
+            }
+        }
+
+        /** A face is embedded when a page first needs it, and only the letters it writes. */
+        private PDFont font(Face face) throws IOException {
+            PDFont font = fonts.get(face);
+            if (font == null) {
+                try (InputStream in = face.open()) {
+                    font = PDType0Font.load(document, in);
+                }
+                fonts.put(face, font);
+            }
+            return font;
         }
     }
 }

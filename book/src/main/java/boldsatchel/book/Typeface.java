@@ -1,46 +1,49 @@
 package boldsatchel.book;
 
-import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.ToDoubleFunction;
-import org.apache.fontbox.ttf.CmapLookup;
-import org.apache.fontbox.ttf.TTFParser;
-import org.apache.fontbox.ttf.TrueTypeFont;
-import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
-/** The face that ships with the program: its files, and how wide its words are. */
+/** How words look: the faces that write them, the program's own first, then those that have what it lacks. */
 public enum Typeface {
     /** Running text. */
-    REGULAR("B612-Regular.ttf"),
+    REGULAR,
     /** Headings. */
-    BOLD("B612-Bold.ttf");
+    BOLD;
 
-    /** Stands for a letter that cannot be written. */
-    private static final int UNKNOWN = '?';
+    private static final List<Face> PLAIN = List.of(Face.OWN, Face.EUROPE, Face.EAST, Face.REST);
+    private static final List<Face> HEAVY = List.of(Face.OWN_BOLD, Face.EUROPE_BOLD, Face.EUROPE, Face.EAST, Face.REST);
 
-    private static final Map<Typeface, Widths> WIDTHS = new ConcurrentHashMap<>();
+    /** Stands for half a letter, which no file can hold. */
+    private static final int HALF = '?';
 
-    private final String file;
+    /** Stands for a letter that no face has. */
+    private static final int BOX = '□';
 
-    Typeface(String file) {
-        this.file = file;
+    private static final Pattern WORDS = Pattern.compile(" +|[^ ]+");
+
+    /** Those that write it, the one to be taken first in front. */
+    private List<Face> faces() {
+        return switch (this) {
+            case REGULAR -> PLAIN;
+            case BOLD -> HEAVY;
+        };
     }
 
-    /** The font file; the caller closes it. */
+    /** Words that one face writes. */
+    record Run(Face face, String words) {}
+
+    /** The file of the program's own face; the caller closes it. */
     public InputStream open() {
-        InputStream in = Typeface.class.getResourceAsStream(file);
-        if (in == null) {
-            throw new IllegalStateException("the program was built without its face " + file);
-        }
-        return in;
+        return faces().getFirst().open();
     }
 
     /** Width of a text, in the unit of the size. */
     public double width(String text, double size) {
-        return WIDTHS.computeIfAbsent(this, Typeface::load).of(text) * size;
+        return runs(text).stream().mapToDouble(r -> r.face().width(r.words())).sum() * size;
     }
 
     /** A text on one line without what no drawing can hold: breaks and tabs become spaces, halves of letters a mark. */
@@ -49,18 +52,57 @@ public enum Typeface {
         text.codePoints()
                 .map(c -> Character.isISOControl(c) || c == 0x2028 || c == 0x2029 ? ' ' : c)
                 .map(c -> (c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE) || (c >= 0xFFFE && c <= 0xFFFF)
-                        ? UNKNOWN
+                        ? HALF
                         : c)
                 .forEach(line::appendCodePoint);
         return line.toString();
     }
 
-    /** The same with a mark for every letter that the face does not have. */
+    /** The same as it is set: joined where its script joins letters, without what is not seen, a box for what no face has. */
     String printable(String text) {
-        Widths widths = WIDTHS.computeIfAbsent(this, Typeface::load);
         StringBuilder known = new StringBuilder();
-        onOneLine(text).codePoints().map(c -> widths.has(c) ? c : UNKNOWN).forEach(known::appendCodePoint);
+        Lettering.joined(onOneLine(text))
+                .codePoints()
+                .filter(c -> !Lettering.isUnseen(c))
+                .map(c -> faces().stream().anyMatch(f -> f.has(c)) ? c : BOX)
+                .forEach(known::appendCodePoint);
         return known.toString();
+    }
+
+    /** A text by the faces that write it. A word stays in one face if one has all of it; spaces go with what stands before, if its face has one. */
+    List<Run> runs(String text) {
+        if (faces().getFirst().hasAll(text)) {
+            return List.of(new Run(faces().getFirst(), text));
+        }
+        List<Run> runs = new ArrayList<>();
+        Matcher words = WORDS.matcher(text);
+        while (words.find()) {
+            String word = words.group();
+            faces().stream()
+                    .filter(f -> f.hasAll(word))
+                    .findFirst()
+                    .ifPresentOrElse(
+                            face -> add(runs, face, word),
+                            () -> word.codePoints().forEach(c -> add(runs, faceOf(c), Character.toString(c))));
+        }
+        return runs;
+    }
+
+    private Face faceOf(int letter) {
+        return faces().stream().filter(f -> f.has(letter)).findFirst().orElse(faces().getFirst());
+    }
+
+    private static void add(List<Run> runs, Face face, String words) {
+        boolean goesOn = !runs.isEmpty()
+                && (words.isBlank()
+                        ? runs.getLast().face().hasAll(words)
+                        : runs.getLast().face() == face);
+        if (goesOn) {
+            Run before = runs.removeLast();
+            runs.add(new Run(before.face(), before.words() + words));
+        } else {
+            runs.add(new Run(face, words));
+        }
     }
 
     /** A text cut to a width, with an ellipsis; empty where not even three letters would stand. */
@@ -87,33 +129,7 @@ public enum Typeface {
     }
 
     private static String cut(String text, int letters) {
-        return text.substring(0, letters).strip() + "…";
-    }
-
-    private Widths load() {
-        try (InputStream in = open()) {
-            TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in));
-            return new Widths(font, font.getUnicodeCmapLookup(), font.getUnitsPerEm());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private record Widths(TrueTypeFont font, CmapLookup glyphs, int unitsPerEm) {
-        synchronized boolean has(int letter) {
-            return glyphs.getGlyphId(letter) != 0;
-        }
-
-        synchronized double of(String text) {
-            try {
-                double sum = 0;
-                for (int letter : text.codePoints().toArray()) {
-                    sum += font.getAdvanceWidth(glyphs.getGlyphId(letter));
-                }
-                return sum / unitsPerEm;
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        }
+        int end = Character.isHighSurrogate(text.charAt(letters - 1)) ? letters - 1 : letters;
+        return text.substring(0, end).strip() + "…";
     }
 }

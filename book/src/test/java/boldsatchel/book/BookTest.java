@@ -19,6 +19,7 @@ import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -158,6 +159,68 @@ public class BookTest {
         assertThat(words(file(files, "build-sheet.pdf")))
                 .contains("Nothing yet")
                 .contains("Nothing is packed yet");
+    }
+
+    /** Names as people have them: the sheet's text says them again letter by letter. */
+    @DataProvider
+    Object[][] names() {
+        return Stream.of(
+                        "Příliš žluťoučký kůň, zażółć gęślą jaźń, İstanbul ığdır",
+                        "Đồng hồ Nguyễn",
+                        "Μικρό φορητό Ωδείο",
+                        "Маленький ящик Їжак",
+                        "Ճամպրուկ ჩანთა",
+                        "שלום עולם (קטן) 12 end",
+                        "مرحبا بالعالم 34 چمدان لا",
+                        "大胆的书包 測試箱",
+                        "かばん カバン 鞄",
+                        "튼튼한 가방",
+                        "กล่องเล็ก",
+                        "थैला",
+                        "🙂 🚀 box",
+                        "Čeština Ελληνικά Кириллица עברית العربية 漢字 かな 한국어 ไทย")
+                .map(name -> new Object[] {name})
+                .toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "names")
+    public void aNameInAnyScriptReadsBackEqual(String name) throws IOException {
+        Build build = Edits.rename(name).change().apply(demo("cave-survey").build());
+        byte[] sheet = file(Book.files(Evaluator.evaluate(build)), "build-sheet.pdf");
+        assertThat(words(sheet)).contains(name).doesNotContain("□");
+        assertThat(sheet.length).isLessThan(400_000);
+    }
+
+    @Test
+    public void lettersOfArabicAreJoined() {
+        assertThat(Lettering.joined("بيت")).isEqualTo("\ufe91\ufef4\ufe96");
+        assertThat(Lettering.joined("سلام")).isEqualTo("\ufeb3\ufefc\u0645");
+        assertThat(Lettering.joined("دار")).isEqualTo("دار");
+    }
+
+    @Test
+    public void whatIsReadFromTheRightStandsFromTheLeft() {
+        assertThat(Lettering.stretches("abc def")).containsExactly(new Lettering.Stretch("abc def", 0));
+        assertThat(Lettering.stretches("to אבג (דה) 12 end"))
+                .containsExactly(
+                        new Lettering.Stretch("to", 0),
+                        new Lettering.Stretch("12 (הד) גבא", 1),
+                        new Lettering.Stretch("end", 1));
+    }
+
+    @Test
+    public void wordsWithoutSpacesAreBrokenWhereTheLineEnds() {
+        String text = "漢字".repeat(60);
+        List<String> lines = Flow.wrap(text, 3, false, 40);
+        assertThat(String.join("", lines)).isEqualTo(text);
+        assertThat(lines)
+                .hasSizeGreaterThan(5)
+                .allSatisfy(l -> assertThat(Typeface.REGULAR.width(l, 3)).isLessThanOrEqualTo(40));
+    }
+
+    @Test
+    public void aLetterThatNoFaceHasIsABox() {
+        assertThat(Typeface.REGULAR.printable("a\udbff\udffdb")).isEqualTo("a□b");
     }
 
     /** Line breaks, letters no face has, halves of letters: the sheet is written all the same, and what can be told is. */
