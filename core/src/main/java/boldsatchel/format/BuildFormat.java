@@ -20,6 +20,7 @@ import java.util.function.IntFunction;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -94,8 +95,14 @@ public final class BuildFormat {
     }
 
     private static ObjectNode tree(String json) throws FormatException {
-        try {
-            if (BuildMapper.MAPPER.readTree(json) instanceof ObjectNode object) {
+        try (JsonParser parser = BuildMapper.MAPPER.createParser(json)) {
+            JsonNode file = BuildMapper.MAPPER
+                    .reader(
+                            DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS,
+                            DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+                    .with(new NumbersAsWritten(parser))
+                    .readTree(parser);
+            if (file instanceof ObjectNode object) {
                 return object;
             }
             throw problem(

@@ -27,9 +27,7 @@ public record Extras(Map<String, JsonNode> fields, Map<String, Extras> inside) {
             for (Map.Entry<String, JsonNode> field : object.properties()) {
                 JsonNode same = known.get(field.getKey());
                 if (same == null) {
-                    if (!field.getValue().isNull()) {
-                        fields.put(field.getKey(), field.getValue());
-                    }
+                    fields.put(field.getKey(), NumbersAsWritten.toWrite(field.getValue()));
                 } else {
                     keep(inside, field.getKey(), between(field.getValue(), same));
                 }
@@ -61,7 +59,7 @@ public record Extras(Map<String, JsonNode> fields, Map<String, Extras> inside) {
     /** Puts the unknown fields back. */
     void putInto(JsonNode written) {
         if (written instanceof ObjectNode object) {
-            fields.forEach(object::set);
+            fields.forEach(object::putIfAbsent);
             inside.forEach((name, extras) -> extras.putInto(object.path(name)));
         } else if (written instanceof ArrayNode list) {
             for (int i = 0; i < list.size(); i++) {

@@ -109,6 +109,21 @@ public class BuildFormatTest {
     }
 
     @Test
+    public void numbersThatAreUnknownComeBackDigitByDigit() throws FormatException {
+        String numbers = "[1e999, -1.50E-400, 0.1234567890123456789012345678901234567890, 1.10, -0.0,"
+                + " 123456789012345678901234567890, null]";
+        String text = text("cave-survey").replaceFirst("\"variant\"", "\"seen\": " + numbers + ",\n    \"variant\"");
+        String written = BuildFormat.write(BuildFormat.read(text));
+        assertThat(written.replaceAll("\\s+", "")).contains("\"seen\":" + numbers.replace(" ", ""));
+        assertThat(BuildFormat.write(BuildFormat.read(written))).isEqualTo(written);
+    }
+
+    @Test
+    public void whatStandsBehindTheEndOfTheFileIsTold() {
+        assertThat(failure(text("cave-survey") + "{}").getMessage()).contains("not readable as JSON");
+    }
+
+    @Test
     public void aRemovedPartTakesItsUnknownFieldsWithIt() throws FormatException {
         String text = text("cave-survey")
                 .replaceFirst("\"id\": \"battery\",", "\"id\": \"battery\",\n        \"serial\": 4711,");
