@@ -30,6 +30,8 @@ public final class Course {
     private static final double SECANT_SHARE = 0.25;
 
     private static final int MOST_HALVINGS = 12;
+    /** A step towards a line that moves by less than this share of it has come to rest. */
+    private static final double REST_SHARE = 1e-9;
     /** Longest step of a number that settles before the next line, in the time its first rate would take: to e⁻²⁰ of its way. */
     private static final double MOST_STRETCH = 20;
 
@@ -120,15 +122,16 @@ public final class Course {
                 return new Leg<>(spent, here);
             }
             double toLine = step.toLine(state);
+            double left = hours - spent;
             if (Double.isInfinite(toLine)) {
-                if (Double.isFinite(hours)) {
-                    listener.moved(hours - spent, state, here, state, here);
-                }
-                return new Leg<>(hours, here);
+                return stays(state, here, left, hours, listener);
             }
             step.slopes(motion, state, toLine, here.mode());
-            double left = hours - spent;
-            S there = step.takeNoFurther(motion, state, here, Math.min(left, step.stretched(toLine)));
+            double whole = Math.min(left, step.stretched(toLine));
+            S there = step.takeNoFurther(motion, state, here, whole);
+            if (step.taken == whole && whole < left && goesOn(here, there) && step.rests(state)) {
+                return stays(state, here, left, hours, listener);
+            }
             S found = there;
             if (!goesOn(here, there)) {
                 found = step.locate(motion, state, here, there);
@@ -143,6 +146,15 @@ public final class Course {
             here = there;
         }
         throw new IllegalStateException("what moves here comes to no end in " + MOST_STEPS + " steps");
+    }
+
+    /** What moves no more is where it was when the time is over. */
+    private static <S extends Sight> Leg<S> stays(
+            double[] state, S here, double left, double hours, Listener<S> listener) {
+        if (Double.isFinite(left)) {
+            listener.moved(left, state, here, state, here);
+        }
+        return new Leg<>(hours, here);
     }
 
     /** Whether the motion is still the same there. */
@@ -218,6 +230,16 @@ public final class Course {
                 there = take(motion, state, taken);
             }
             return there;
+        }
+
+        /** Whether a whole step moved nothing by what could be seen: the motion draws near to a place and never passes it. */
+        boolean rests(double[] from) {
+            for (int i = 0; i < size; i++) {
+                if (Math.abs(to[i] - from[i]) > REST_SHARE * stride) {
+                    return false;
+                }
+            }
+            return true;
         }
 
         /** Finds how long the motion goes on, a stop left beyond, a turn passed; returns what was seen beyond. */

@@ -1,5 +1,6 @@
 package boldsatchel.heat;
 
+import boldsatchel.engine.CannotAnswer;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
 import boldsatchel.fit.FitResult;
@@ -63,7 +64,7 @@ public final class HeatEngine implements Engine<HeatResult> {
      */
     public static HeatResult evaluate(Build build, FitResult fit, PowerResult power) {
         HeatModel model = new HeatModel(build, fit.placed(), power);
-        double[] celsius = model.network.solve();
+        double[] celsius = settled(model);
         List<HeatResult.Spot> spots = model.watched.stream()
                 .map(w -> new HeatResult.Spot(
                         w.kind(), w.subject(), w.name(), w.wall(), celsius[w.node()], w.limitC(), w.heatW()))
@@ -77,6 +78,19 @@ public final class HeatEngine implements Engine<HeatResult> {
                 model.network.heatIn(),
                 closest.map(w -> margin(model, celsius, w)),
                 closest.map(w -> spots.get(model.watched.indexOf(w))));
+    }
+
+    private static double[] settled(HeatModel model) {
+        try {
+            return model.network.solve();
+        } catch (HeatNetwork.Unsettled e) {
+            List<String> there = model.watched.stream()
+                    .filter(w -> w.node() == e.node())
+                    .map(HeatModel.Watched::subject)
+                    .distinct()
+                    .toList();
+            throw new CannotAnswer(e.getMessage() + ": a figure near it cannot be", there);
+        }
     }
 
     /** Range of the least margin: what warms the spot takes from its margin. */

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 
 /**
  * Nodes with heat put in, and links between them. The steady state is found by Newton's method on the heat balance of every node; node
@@ -22,7 +23,12 @@ final class HeatNetwork {
     /** The last step taken; what is left after it is of the order of its square. */
     private static final double CLOSE_ENOUGH_K = 1e-5;
 
+    /** The first step taken at most; later ones may go as far as was gone already. */
     private static final double LARGEST_STEP_K = 60;
+
+    /** Steps after which one that leaves more heat piled up than it found is halved. */
+    private static final int PATIENCE = 20;
+
     private static final double LEAST_PIVOT = 1e-12;
 
     private final double ambientC;
@@ -90,7 +96,8 @@ final class HeatNetwork {
     /**
      * Temperatures of all nodes, °C.
      *
-     * @throws IllegalStateException when a node is linked to nothing, or the iteration does not settle
+     * @throws Unsettled when the iteration comes to no end
+     * @throws IllegalStateException when a node is linked to nothing
      */
     double[] solve() {
         int n = size();
@@ -101,18 +108,61 @@ final class HeatNetwork {
         for (int step = 0; step < MOST_STEPS; step++) {
             double[] change = elimination.at(t).solve(residual(t));
             double largest = 0;
+            double gone = LARGEST_STEP_K;
             for (int i = 1; i < n; i++) {
                 largest = Math.max(largest, Math.abs(change[i]));
+                gone = Math.max(gone, Math.abs(t[i] - ambientC));
             }
-            double damping = Math.min(1, LARGEST_STEP_K / largest);
-            for (int i = 1; i < n; i++) {
-                t[i] += damping * change[i];
-            }
+            double share = Math.min(1, gone / largest);
+            t = step < PATIENCE ? moved(t, change, share) : downhill(t, change, share);
             if (largest < CLOSE_ENOUGH_K) {
                 return t;
             }
         }
-        throw new IllegalStateException("the temperatures do not settle after " + MOST_STEPS + " steps");
+        double[] left = residual(t);
+        throw new Unsettled(IntStream.range(1, n)
+                .boxed()
+                .max(Comparator.comparingDouble(i -> Math.abs(left[i])))
+                .orElse(0));
+    }
+
+    /** The temperatures come to no end; most heat is left over at a node. */
+    static final class Unsettled extends RuntimeException {
+        private static final long serialVersionUID = 1;
+        private final int node;
+
+        Unsettled(int node) {
+            super("the temperatures do not settle");
+            this.node = node;
+        }
+
+        int node() {
+            return node;
+        }
+    }
+
+    private static double[] moved(double[] t, double[] change, double share) {
+        double[] to = t.clone();
+        for (int i = 1; i < to.length; i++) {
+            to[i] += share * change[i];
+        }
+        return to;
+    }
+
+    /** Moves so far that less heat is left piled up: where a link changes its kind, whole steps could go to and fro for ever. */
+    private double[] downhill(double[] t, double[] change, double most) {
+        double before = piledUp(t);
+        double share = most;
+        double[] to = moved(t, change, share);
+        while (share > most / 1000 && !(piledUp(to) < before)) {
+            share /= 2;
+            to = moved(t, change, share);
+        }
+        return to;
+    }
+
+    private double piledUp(double[] t) {
+        return Arrays.stream(residual(t)).map(Math::abs).sum();
     }
 
     /** Heat that would pile up in each node, W; the surroundings take any. */

@@ -76,16 +76,18 @@ sealed interface Link {
     record Radiation(int from, int to, double areaM2, double emissivity) implements Link {
         @Override
         public double watts(double fromC, double toC) {
-            double from2 = fromC + Air.ZERO_CELSIUS;
-            double to2 = toC + Air.ZERO_CELSIUS;
-            double a = from2 * from2;
-            double b = to2 * to2;
-            return emissivity * Air.STEFAN_BOLTZMANN * areaM2 * (a * a - b * b);
+            return emissivity * Air.STEFAN_BOLTZMANN * areaM2 * (fourth(fromC) - fourth(toC));
+        }
+
+        /** T⁴; below zero kelvin, where only an iteration on its way can be, going on downwards. */
+        private static double fourth(double celsius) {
+            double t = celsius + Air.ZERO_CELSIUS;
+            return t * t * t * Math.abs(t);
         }
 
         @Override
         public double slope(double fromC, double toC) {
-            double t = fromC + Air.ZERO_CELSIUS;
+            double t = Math.abs(fromC + Air.ZERO_CELSIUS);
             return 4 * emissivity * Air.STEFAN_BOLTZMANN * areaM2 * t * t * t;
         }
     }

@@ -1,6 +1,7 @@
 package boldsatchel.power;
 
 import boldsatchel.course.Course;
+import boldsatchel.engine.CannotAnswer;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -132,7 +133,8 @@ public final class Charge {
                         && build.part(charging.store()).isPresent()) {
                     input(build, charging, Reading.NOMINAL)
                             .map(in -> new One(build, plugged, chargings, rung, charging, in))
-                            .ifPresent(one -> results.add(one.from(supply.get())));
+                            .ifPresent(one -> results.add(CannotAnswer.at(
+                                    List.of(charging.store(), supply.get().id()), () -> one.from(supply.get()))));
                 }
             }
         }

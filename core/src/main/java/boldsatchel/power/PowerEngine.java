@@ -1,5 +1,6 @@
 package boldsatchel.power;
 
+import boldsatchel.engine.CannotAnswer;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
@@ -70,7 +71,7 @@ public final class PowerEngine implements Engine<PowerResult> {
         for (Rung root : build.wiring().chain()) {
             Optional<Network> network = Network.of(build, root, recorder);
             if (network.isPresent()) {
-                PowerResult.ChainResult chain = chain(build, network.get());
+                PowerResult.ChainResult chain = CannotAnswer.at(List.of(root.id()), () -> chain(build, network.get()));
                 chains.add(chain);
                 if (chain.run().hours() < hours) {
                     hours = chain.run().hours();

@@ -1,8 +1,10 @@
 package boldsatchel.verdict;
 
+import boldsatchel.engine.CannotAnswer;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -147,7 +149,8 @@ public final class Evaluator {
             return judged(judge, build, read, result, seen);
         }
         if (!missing.isEmpty()) {
-            return unanswered(judge, build, read, seen, "what it needs has no answer", false);
+            return unanswered(
+                    judge, build, read, seen, new CannotAnswer("what it needs has no answer", List.of()), false);
         }
         try {
             return judged(judge, build, read, engine.work(build, new Results(needed)), seen);
@@ -164,16 +167,26 @@ public final class Evaluator {
         }
     }
 
-    private static String reason(Throwable e) {
-        String said = e.getMessage();
-        return said == null || said.isBlank()
-                ? "an error of the program (" + e.getClass().getSimpleName() + ")"
-                : said;
+    /** What our own rooms throw is in words for a builder; what anything else throws is for programmers only. */
+    private static CannotAnswer reason(Throwable e) {
+        if (e instanceof CannotAnswer known) {
+            return known;
+        }
+        boolean inWords = (e instanceof IllegalStateException || e instanceof IllegalArgumentException)
+                && e.getMessage() != null
+                && !e.getMessage().contains(".java")
+                && !e.getMessage().isBlank();
+        return new CannotAnswer(
+                inWords
+                        ? String.valueOf(e.getMessage())
+                        : "an error of this program, not of the build; please send the file to its makers",
+                List.of());
     }
 
     private static <R> Answer unanswered(
-            Judge<R> judge, Build build, List<Object> read, List<Object> seen, String why, boolean tell) {
+            Judge<R> judge, Build build, List<Object> read, List<Object> seen, CannotAnswer cannot, boolean tell) {
         String about = judge.engine().about();
+        String why = cannot.getMessage() + at(build, cannot.subjects());
         List<Verdict> verdicts = judge.kinds().stream()
                 .map(kind -> unknown(kind, State.STOP, "No answer: " + why + "."))
                 .toList();
@@ -181,7 +194,7 @@ public final class Evaluator {
                 ? List.of(Finding.of(
                         "engine.cannot",
                         Severity.STOP,
-                        List.of(),
+                        cannot.subjects(),
                         Map.of(),
                         () -> "Nothing can be said of " + about + " in “" + build.name() + "”: " + why
                                 + ". The other answers stand.",
@@ -190,6 +203,20 @@ public final class Evaluator {
                                 "Undo the last change, or look for a figure that cannot be, in what it is about"))))
                 : List.of();
         return new Answer(read, judge.engine().nothing(), why, seen, new Judgement(verdicts, findings));
+    }
+
+    /** Where an engine was, by the names that the builder knows. */
+    private static String at(Build build, List<String> subjects) {
+        List<String> names = subjects.stream()
+                .map(id -> "“"
+                        + build.part(id)
+                                .or(() -> build.rung(id).flatMap(build::partOf))
+                                .map(Part::name)
+                                .orElse(id)
+                        + "”")
+                .distinct()
+                .toList();
+        return names.isEmpty() ? "" : ", at " + String.join(", ", names);
     }
 
     private static List<Object> sections(Build build, Set<Section> which) {

@@ -1,5 +1,6 @@
 package boldsatchel.verdict;
 
+import boldsatchel.engine.CannotAnswer;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,7 +42,17 @@ public record Finding(
             Supplier<String> message,
             Supplier<List<Working.Step>> working,
             Supplier<List<Remedy>> remedies) {
-        return new Finding(code, severity, subjects, numbers, Lazy.of(message), Lazy.of(working), Lazy.of(remedies));
+        return new Finding(
+                code, severity, subjects, numbers, Lazy.of(message), Lazy.of(working), Lazy.of(() -> tried(remedies)));
+    }
+
+    /** Cures are tried on the build, and what they make of it may have no answer; the finding stands all the same. */
+    private static List<Remedy> tried(Supplier<List<Remedy>> remedies) {
+        try {
+            return remedies.get();
+        } catch (CannotAnswer e) {
+            return List.of(Remedy.advice("No cure could be tried: " + e.getMessage()));
+        }
     }
 
     /** In words, with the numbers. */

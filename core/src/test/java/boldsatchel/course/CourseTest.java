@@ -29,6 +29,19 @@ public class CourseTest {
     }
 
     @Test
+    public void aNumberThatSettlesBetweenLinesRestsThereForEver() {
+        Course.Motion<Seen> settles = (x, rate) -> {
+            rate[0] = -3 * Math.pow(x[0] - 0.2, 3) - 2 * (x[0] - 0.2);
+            return Seen.NOTHING;
+        };
+        double[] x = {1};
+        Course.Leg<Seen> leg = new Course(0, 1, 10).go(settles, x, Double.POSITIVE_INFINITY, NOBODY);
+        assertThat(leg.hours()).isInfinite();
+        assertThat(leg.last().stops()).isFalse();
+        assertThat(x[0]).isCloseTo(0.2, within(1e-7));
+    }
+
+    @Test
     public void stepsLandOnTheLinesOfTheGridSoThatABendBetweenThemIsExact() {
         // From 1 to ½ at a rate of 1, then decaying: ½·e^(−2t) from there on.
         Course.Motion<Seen> bent = (x, rate) -> {

@@ -25,6 +25,8 @@ import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.testng.annotations.Test;
@@ -40,7 +42,7 @@ public class EngineMemoryTest {
     private static final Verdict.Kind TWICE = new Verdict.Kind("twice", "Twice", "", 0, false, 6);
 
     private int works;
-    private boolean fails;
+    private Optional<RuntimeException> failure = Optional.empty();
 
     /** Counts parts, and how often it is asked to. */
     private final class Counting implements Judge<Count>, Engine<Count> {
@@ -67,8 +69,8 @@ public class EngineMemoryTest {
         @Override
         public Count work(Build build, Results results) {
             works++;
-            if (fails) {
-                throw new IllegalStateException("the parts run away");
+            if (failure.isPresent()) {
+                throw failure.get();
             }
             return new Count(build.parts().list().size());
         }
@@ -144,7 +146,7 @@ public class EngineMemoryTest {
 
     private Evaluator two() {
         works = 0;
-        fails = false;
+        failure = Optional.empty();
         return new Evaluator(List.of(new Doubling(), new Counting()));
     }
 
@@ -199,7 +201,7 @@ public class EngineMemoryTest {
     @Test
     public void anEngineThatCannotAnswerIsAFindingAndWhatNeedsItHasNoAnswerEither() {
         Evaluator evaluator = two();
-        fails = true;
+        failure = Optional.of(new IllegalStateException("the parts run away"));
         Evaluation evaluation = evaluator.judge(demo());
         assertThat(evaluation.findings()).hasSize(1);
         Finding finding = evaluation.findings().getFirst();
@@ -217,12 +219,48 @@ public class EngineMemoryTest {
     }
 
     @Test
+    public void itIsSaidWhereAnEngineWasByTheNamesTheBuilderKnows() {
+        Evaluator evaluator = two();
+        failure = Optional.of(new CannotAnswer("nothing settles", List.of("battery", "r-nowhere")));
+        Finding finding = evaluator.judge(demo()).findings().getFirst();
+        assertThat(finding.subjects()).containsExactly("battery", "r-nowhere");
+        assertThat(finding.message())
+                .contains("nothing settles, at “"
+                        + demo().part("battery").orElseThrow().name() + "”, “r-nowhere”");
+    }
+
+    @Test
+    public void anErrorOfTheProgramIsNoClassName() {
+        Evaluator evaluator = two();
+        failure = Optional.of(new ClassCastException("class boldsatchel.X cannot be cast to class java.lang.String"));
+        Finding finding = evaluator.judge(demo()).findings().getFirst();
+        assertThat(finding.message()).contains("an error of this program").doesNotContain("class", "java.");
+    }
+
+    @Test
+    public void curesThatCannotBeTriedLeaveTheFinding() {
+        Finding finding = Finding.of(
+                "x.y",
+                Severity.WATCH,
+                List.of(),
+                Map.of(),
+                () -> "It is so.",
+                List::of,
+                () -> CannotAnswer.at(List.of(), () -> {
+                    throw new IllegalStateException("it comes to no end");
+                }));
+        assertThat(finding.remedies())
+                .singleElement()
+                .satisfies(r -> assertThat(r.words()).contains("it comes to no end"));
+    }
+
+    @Test
     public void afterAFailureTheNextEditIsJudgedAgain() {
         Evaluator evaluator = two();
-        fails = true;
+        failure = Optional.of(new IllegalStateException("the parts run away"));
         Build build = demo();
         evaluator.judge(build);
-        fails = false;
+        failure = Optional.empty();
         Evaluation after = evaluator.judge(
                 Edits.removePart(build.part("sound").orElseThrow()).change().apply(build));
         assertThat(after.findings()).isEmpty();

@@ -27,6 +27,7 @@ import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -220,6 +221,30 @@ public class HeatEngineTest {
         double[] t = network.solve();
         assertThat(network.flow(t, l -> true)).isCloseTo(10, within(1e-6));
         assertThat(t[plate]).isGreaterThan(25);
+    }
+
+    /** Small parts with a million watts, large ones with none, openings of any size: what goes in goes out. */
+    @Test
+    public void heatOfAnySizeSettles() {
+        Random random = new Random(8);
+        for (int k = 0; k < 500; k++) {
+            HeatNetwork network = new HeatNetwork(random.nextInt(-40, 60));
+            int air = network.node(0);
+            network.link(new Link.Chimney(air, 0, Math.pow(10, random.nextDouble(-7, -2)), 0.03));
+            network.link(
+                    new Link.Convection(air, 0, Math.pow(10, random.nextDouble(-3, 0)), Air.VERTICAL, 0.1, 0, 0, 1));
+            for (int i = 0; i < 6; i++) {
+                int part = network.node(Math.pow(10, random.nextDouble(-4, 6)));
+                double area = Math.pow(10, random.nextDouble(-4, -1));
+                double forced = random.nextBoolean() ? 0 : random.nextDouble(0, 40);
+                network.link(new Link.Convection(part, air, area, Air.FACING_UP, 0.05, forced, 5, 1));
+                network.link(new Link.Radiation(part, 0, area, 0.9));
+            }
+            double[] t = network.solve();
+            assertThat(network.flow(t, l -> l.to() == 0))
+                    .as("network " + k)
+                    .isCloseTo(network.heatIn(), Percentage.withPercentage(0.01));
+        }
     }
 
     @Test
