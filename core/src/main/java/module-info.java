@@ -16,6 +16,7 @@ module boldsatchel.core {
     exports boldsatchel.balance;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
+    exports boldsatchel.plausible;
     exports boldsatchel.engine;
     exports boldsatchel.verdict;
     exports boldsatchel.edit;
@@ -42,5 +43,6 @@ module boldsatchel.core {
             boldsatchel.judge.PowerJudge,
             boldsatchel.judge.HeatJudge,
             boldsatchel.judge.BalanceJudge,
-            boldsatchel.judge.CostJudge;
+            boldsatchel.judge.CostJudge,
+            boldsatchel.judge.PlausibleJudge;
 }

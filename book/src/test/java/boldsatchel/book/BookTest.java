@@ -9,6 +9,8 @@ import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
+import boldsatchel.quantity.Form;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -18,6 +20,7 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -189,6 +192,35 @@ public class BookTest {
         byte[] sheet = file(Book.files(Evaluator.evaluate(build)), "build-sheet.pdf");
         assertThat(words(sheet)).contains(name).doesNotContain("□");
         assertThat(sheet.length).isLessThan(400_000);
+    }
+
+    /** Trays whose names differ in capitals only, or not at all, and of any length: a drawing each, in files that every system tells apart. */
+    @Test
+    public void everyDrawingHasAFileOfItsOwn() {
+        Build build = demo("orchard-ledger").build();
+        String name = "The same tray ".repeat(40);
+        List<Shell> shells = build.casing().shells();
+        for (int i = 0; i < shells.size(); i++) {
+            String other = i % 2 == 0 ? name : name.toUpperCase(Locale.ROOT);
+            build = build.with(
+                    build.casing().withShell(Form.of(Shell.class).field("name").with(shells.get(i), other)));
+        }
+        Evaluation evaluation = Evaluator.evaluate(build);
+        assertThat(shells).hasSizeGreaterThan(1);
+        Map<String, byte[]> files = Book.files(evaluation);
+        assertThat(files).hasSize(Book.drawings(evaluation).size() + 2);
+        assertThat(files.keySet()).allSatisfy(file -> assertThat(file).matches("[a-z0-9.-]{1,64}"));
+    }
+
+    @Test
+    public void fittingALongNameMeasuresItAFewTimesOnly() {
+        int[] measured = {0};
+        String name = "long ".repeat(200_000);
+        Typeface.fit(name, 40, t -> {
+            measured[0]++;
+            return t.length();
+        });
+        assertThat(measured[0]).isLessThan(30);
     }
 
     @Test

@@ -86,10 +86,10 @@ public record Brief(
      * @param onTable whether the underside gives off no heat
      */
     public record Surroundings(
-            @Label(value = "Air around it", in = Quantity.TEMPERATURE, absent = 25)
+            @Label(value = "Air around it", in = Quantity.TEMPERATURE, absent = 25, usualLeast = -30, usualMost = 50)
             double ambientC,
 
-            @Label(value = "Cells at first", in = Quantity.TEMPERATURE, absent = 25)
+            @Label(value = "Cells at first", in = Quantity.TEMPERATURE, absent = 25, usualLeast = -30, usualMost = 50)
             double packC,
 
             @Label("held in the hands for minutes") boolean inHands,

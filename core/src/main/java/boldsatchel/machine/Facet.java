@@ -66,7 +66,7 @@ public sealed interface Facet {
             @Label(value = "start power", in = Quantity.POWER)
             Figure startW,
 
-            @Label(value = "start lasts", in = Quantity.SHORT_TIME, absent = 3)
+            @Label(value = "start lasts", in = Quantity.SHORT_TIME, absent = 3, usualMost = 180)
             Figure startSeconds,
 
             @Label(value = "backlight power", in = Quantity.POWER)
@@ -133,25 +133,42 @@ public sealed interface Facet {
     record Cells(
             @Label("chemistry") Chemistry chemistry,
 
-            @Label(value = "cells in series", absent = 1, least = 1, most = 200)
+            @Label(value = "cells in series", absent = 1, least = 1, most = 200, usualMost = 16)
             int series,
 
-            @Label(value = "cells in parallel", absent = 1, least = 1, most = 200)
+            @Label(value = "cells in parallel", absent = 1, least = 1, most = 200, usualMost = 20)
             int parallel,
 
-            @Label(value = "cell capacity", in = Quantity.CHARGE, absent = 3, least = 0.001)
+            @Label(
+                    value = "cell capacity",
+                    in = Quantity.CHARGE,
+                    absent = 3,
+                    least = 0.001,
+                    usualLeast = 0.1,
+                    usualMost = 40)
             Figure capacityAh,
 
-            @Label(value = "cell nominal voltage", in = Quantity.VOLTAGE, absent = 3.6, least = 0.1)
+            @Label(
+                    value = "cell nominal voltage",
+                    in = Quantity.VOLTAGE,
+                    absent = 3.6,
+                    least = 0.1,
+                    usualLeast = 1,
+                    usualMost = 4)
             double nominalV,
 
-            @Label(value = "cell resistance", in = Quantity.RESISTANCE, absent = 0.04)
+            @Label(
+                    value = "cell resistance",
+                    in = Quantity.RESISTANCE,
+                    absent = 0.04,
+                    usualLeast = 0.0005,
+                    usualMost = 0.5)
             Figure cellOhms,
 
-            @Label(value = "pack resistance", in = Quantity.RESISTANCE, absent = 0.02)
+            @Label(value = "pack resistance", in = Quantity.RESISTANCE, absent = 0.02, usualMost = 0.5)
             Figure packOhms,
 
-            @Label(value = "cell cut-off", in = Quantity.VOLTAGE, absent = 3)
+            @Label(value = "cell cut-off", in = Quantity.VOLTAGE, absent = 3, usualLeast = 0.8, usualMost = 3.6)
             double cutoffV,
 
             @Label(value = "most discharge current", in = Quantity.CURRENT, absent = 5)
@@ -162,7 +179,7 @@ public sealed interface Facet {
 
             @Label("switches itself off when empty") boolean ownCutoff,
 
-            @Label(value = "health", in = Quantity.SHARE, absent = 1, least = 0.01)
+            @Label(value = "health", in = Quantity.SHARE, absent = 1, least = 0.01, usualLeast = 0.5)
             Figure health)
             implements Facet {
 
@@ -199,7 +216,13 @@ public sealed interface Facet {
             @Label(value = "rated energy", in = Quantity.ENERGY, absent = 37, least = 0.001)
             Figure ratedWh,
 
-            @Label(value = "efficiency", in = Quantity.SHARE, absent = 0.87, least = 0.05)
+            @Label(
+                    value = "efficiency",
+                    in = Quantity.SHARE,
+                    absent = 0.87,
+                    least = 0.05,
+                    usualLeast = 0.6,
+                    usualMost = 0.98)
             Figure efficiency,
 
             @Label(value = "output voltage in use", in = Quantity.VOLTAGE, absent = 5, least = 0.1)
@@ -321,7 +344,7 @@ public sealed interface Facet {
             @Label(value = "charge power", in = Quantity.POWER, absent = 15)
             Figure watts,
 
-            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.85, least = 0.05)
+            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.85, least = 0.05, usualLeast = 0.5)
             Figure efficiency,
 
             @Label(value = "output gap when plugged", in = Quantity.SHORT_TIME)
@@ -350,7 +373,7 @@ public sealed interface Facet {
             @Label(value = "charge current", in = Quantity.CURRENT, absent = 1)
             Figure amps,
 
-            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.88, least = 0.05)
+            @Label(value = "charge efficiency", in = Quantity.SHARE, absent = 0.88, least = 0.05, usualLeast = 0.3)
             Figure efficiency,
 
             @Label("linear: burns the difference") boolean linear,
@@ -459,13 +482,13 @@ public sealed interface Facet {
             @Label(value = "output voltage", in = Quantity.VOLTAGE, absent = 5, least = 0.1)
             double outV,
 
-            @Label(value = "quiet power", in = Quantity.POWER, absent = 0.1)
+            @Label(value = "quiet power", in = Quantity.POWER, absent = 0.1, usualMost = 3)
             Figure quietW,
 
-            @Label(value = "loss voltage", in = Quantity.VOLTAGE, absent = 0.08)
+            @Label(value = "loss voltage", in = Quantity.VOLTAGE, absent = 0.08, usualMost = 2)
             Figure dropV,
 
-            @Label(value = "loss resistance", in = Quantity.RESISTANCE, absent = 0.04)
+            @Label(value = "loss resistance", in = Quantity.RESISTANCE, absent = 0.04, usualMost = 2)
             Figure lossOhms,
 
             @Label(value = "current limit", in = Quantity.CURRENT, absent = 3)
@@ -493,7 +516,7 @@ public sealed interface Facet {
      */
     @Label("Has a temperature that matters")
     record Thermal(
-            @Label(value = "may reach", in = Quantity.TEMPERATURE, absent = 85)
+            @Label(value = "may reach", in = Quantity.TEMPERATURE, absent = 85, usualLeast = 35, usualMost = 125)
             double limitC,
 
             @Label(value = "to still air", in = Quantity.THERMAL_RESISTANCE)

@@ -41,7 +41,7 @@ public record Hinge(
         @Label(value = "used at", in = Quantity.ANGLE, absent = 110, least = 0)
         double useAngleDeg,
 
-        @Label(value = "friction torque", in = Quantity.TORQUE, absent = 0.5)
+        @Label(value = "friction torque", in = Quantity.TORQUE, absent = 0.5, usualMost = 10)
         Figure frictionNm) {
 
     /**

@@ -38,7 +38,14 @@ public record Shell(
         @Label(value = "inside height", in = Quantity.LENGTH, absent = 30, least = 1)
         double heightMm,
 
-        @Label(value = "wall thickness", in = Quantity.LENGTH, absent = 2.5, least = 0, most = 100)
+        @Label(
+                value = "wall thickness",
+                in = Quantity.LENGTH,
+                absent = 2.5,
+                least = 0,
+                most = 100,
+                usualLeast = 0.4,
+                usualMost = 15)
         Figure wallMm,
 
         @Label("material") Material material,

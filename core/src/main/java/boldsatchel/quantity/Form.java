@@ -177,6 +177,20 @@ public record Form(Class<?> type, List<Field> fields) {
                     .orElse(quantity().most());
         }
 
+        /** Least that is usual. */
+        public double usualLeast() {
+            return label.map(Label::usualLeast).filter(l -> !l.isNaN()).orElse(least());
+        }
+
+        /** Most that is usual; never more than it can be. */
+        public double usualMost() {
+            return Math.min(
+                    most(),
+                    label.map(Label::usualMost)
+                            .filter(m -> !m.isNaN())
+                            .orElse(quantity().usualMost()));
+        }
+
         /** Refuses a number that cannot be, in words; what is no number may be anything. */
         private void check(Object value) {
             switch (value) {

@@ -31,6 +31,12 @@ public @interface Label {
     /** Most it can be, in the stored unit; not a number for what its quantity allows. */
     double most() default Double.NaN;
 
+    /** Least that is usual; what is less is worth a second look. Not a number for what its quantity says. */
+    double usualLeast() default Double.NaN;
+
+    /** Most that is usual; not a number for what its quantity says. */
+    double usualMost() default Double.NaN;
+
     /** Whether a file must have it, because nothing could be taken instead: ids and what points at them. */
     boolean needed() default false;
 }

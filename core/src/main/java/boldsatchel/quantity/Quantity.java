@@ -124,6 +124,26 @@ public enum Quantity {
         return most;
     }
 
+    /** Most of it that is usual in something carried, in the stored unit; more is worth a second look. */
+    public double usualMost() {
+        return switch (this) {
+            case LENGTH -> 1000;
+            case MASS -> 10_000;
+            case POWER -> 250;
+            // What may be touched: extra-low voltage, 60 V DC (IEC 61140).
+            case VOLTAGE -> 60;
+            case CURRENT -> 60;
+            case ENERGY -> 500;
+            case RESISTANCE -> 1000;
+            case TEMPERATURE -> 150;
+            case SHORT_TIME -> 600;
+            case THERMAL_RESISTANCE -> 300;
+            case AIR_FLOW -> 50;
+            case PRESSURE -> 1000;
+            default -> most;
+        };
+    }
+
     /**
      * Refuses a number that cannot be.
      *

@@ -5,14 +5,21 @@ import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Stack;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
 import boldsatchel.plan.Supplies;
 import boldsatchel.plan.VoltTable;
 import boldsatchel.power.Network;
 import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Reading;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
@@ -187,6 +194,28 @@ public class DrawingsTest {
                     .as(ink + " light")
                     .isGreaterThan(4.5);
             assertThat(contrast(ink.dark(), Ink.PAPER.dark())).as(ink + " dark").isGreaterThan(4.5);
+        }
+    }
+
+    /** Ten metres of tray, vent and part: still a drawing of some thousand marks, not of millions. */
+    @Test
+    public void hatchesAndSlotsHaveAnEnd() {
+        Build build = Library.demo("cave-survey").orElseThrow();
+        Shell shell = build.casing().shells().getFirst();
+        Box slit = new Box(0, 0, 0, 10_000, 1, 10_000);
+        Vent vent = new Vent("slit", Face.BACK, slit, 0.5);
+        Shell vented =
+                Form.of(Shell.class).field("vents").with(shell.withInside(10_000, 10_000, 10_000), List.of(vent));
+        Build huge = build.with(build.casing().withShell(vented));
+        for (Part part : build.parts().list()) {
+            Body grown = part.body();
+            for (String side : List.of("widthMm", "depthMm", "heightMm")) {
+                grown = Form.of(Body.class).field(side).with(grown, Figure.guess(9_000));
+            }
+            huge = huge.with(huge.parts().with(part.withBody(grown)));
+        }
+        for (Drawing drawing : all(Evaluator.evaluate(huge))) {
+            assertThat(drawing.marks()).as(drawing.title()).hasSizeLessThan(100_000);
         }
     }
 

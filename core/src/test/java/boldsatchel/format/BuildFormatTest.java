@@ -35,7 +35,7 @@ public class BuildFormatTest {
         }
     }
 
-    private static String old(String demo) {
+    static String old(String demo) {
         try (InputStream in = BuildFormatTest.class.getResourceAsStream("version-1/" + demo + ".satchel.json")) {
             return new String(java.util.Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
@@ -116,6 +116,14 @@ public class BuildFormatTest {
         String written = BuildFormat.write(BuildFormat.read(text));
         assertThat(written.replaceAll("\\s+", "")).contains("\"seen\":" + numbers.replace(" ", ""));
         assertThat(BuildFormat.write(BuildFormat.read(written))).isEqualTo(written);
+    }
+
+    @Test
+    public void halfALetterIsToldWithItsPlace() {
+        String text = text("cave-survey").replaceFirst("Palm x86 board", "Palm \\\\ud83d board");
+        FormatException failure = failure(text);
+        assertThat(failure.getMessage()).contains("half of a letter");
+        assertThat(failure.problems().getFirst().line()).isEqualTo(lineOf(text, "ud83d"));
     }
 
     @Test

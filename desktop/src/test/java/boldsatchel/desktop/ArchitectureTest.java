@@ -28,6 +28,7 @@ public class ArchitectureTest {
             "boldsatchel.balance",
             "boldsatchel.heat",
             "boldsatchel.cost",
+            "boldsatchel.plausible",
             "boldsatchel.format",
             "boldsatchel.shelf",
             "boldsatchel.edit",

@@ -9,8 +9,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -56,17 +54,6 @@ public class PluggedEngineTest {
             }
             """;
 
-    private static String modulePath() {
-        String given = System.getProperty("jdk.module.path", "");
-        String classes = System.getProperty("java.class.path", "");
-        String desktop = Path.of("target", "classes").toAbsolutePath().toString();
-        return Stream.of(
-                        (desktop + File.pathSeparator + given + File.pathSeparator + classes).split(File.pathSeparator))
-                .filter(p -> !p.isBlank() && !p.contains("test-classes") && !p.contains("surefire"))
-                .distinct()
-                .collect(Collectors.joining(File.pathSeparator));
-    }
-
     private static Path compiled() throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory("throwaway");
         Path module = Files.writeString(folder.resolve("module-info.java"), MODULE);
@@ -75,7 +62,13 @@ public class PluggedEngineTest {
         Path out = folder.resolve("classes");
         String said = run(
                 "javac",
-                List.of("-d", out.toString(), "--module-path", modulePath(), module.toString(), engine.toString()));
+                List.of(
+                        "-d",
+                        out.toString(),
+                        "--module-path",
+                        WholeProgram.modulePath(),
+                        module.toString(),
+                        engine.toString()));
         assertThat(said).as("the throw-away engine compiles").isEmpty();
         return out;
     }
@@ -117,8 +110,8 @@ public class PluggedEngineTest {
 
     @Test
     public void aModuleThatBringsAnEngineIsHeardInTheReport() throws Exception {
-        JsonNode without = check(modulePath());
-        JsonNode with = check(compiled() + File.pathSeparator + modulePath());
+        JsonNode without = check(WholeProgram.modulePath());
+        JsonNode with = check(compiled() + File.pathSeparator + WholeProgram.modulePath());
         assertThat(texts(without.path("verdicts"), "id"))
                 .doesNotContain("smells")
                 .hasSize(6);

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.drawing.Mark;
+import boldsatchel.edit.Attempt;
+import boldsatchel.edit.ChainEdits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Mode;
@@ -15,6 +17,7 @@ import boldsatchel.verdict.Verdict;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -223,6 +226,29 @@ public class PowerStageTest extends WindowHarness {
         robot.clickOn("#try-power-level-unseen-0").clickOn("#leave");
         settle();
         assertThat(robot.lookup("#trial").tryQuery()).isEmpty();
+    }
+
+    /** Two unequal sources on one rail pass charge to and fro for hours of their time; the window says so within two seconds of ours. */
+    @Test
+    public void twoBanksWithoutDiodesShowTheirStopSoon() throws Exception {
+        show(Supplies.reckon(build(), Supplies.School.TWO_BANKS).orElseThrow().build());
+        List<String> diodes = build().rungs()
+                .filter(r -> r.stage() instanceof Rung.Diode)
+                .map(Rung::id)
+                .toList();
+        assertThat(diodes).hasSizeGreaterThanOrEqualTo(2);
+        for (String diode : diodes) {
+            Platform.runLater(() -> {
+                if (ChainEdits.remove(build(), diode) instanceof Attempt.Allowed allowed) {
+                    session().does(allowed.edit());
+                }
+            });
+        }
+        WaitForAsyncUtils.waitFor(
+                2, TimeUnit.SECONDS, () -> session().shown().equals(build()) && codes().contains("power.parallel"));
+        settle();
+        assertThat(build().rungs().noneMatch(r -> r.stage() instanceof Rung.Diode))
+                .isTrue();
     }
 
     @Test

@@ -1,0 +1,164 @@
+package boldsatchel.plausible;
+
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Results;
+import boldsatchel.machine.Body;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Section;
+import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
+import boldsatchel.quantity.Quantity;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Looks for figures that can be, but seldom are. What is usual stands beside each field and quantity once; what figures say together is
+ * looked at here. A figure of nought says that nothing was given, and is never odd.
+ */
+public final class PlausibleEngine implements Engine<Oddities> {
+
+    /** Copper weighs 8.96 g/cm³; nothing in a machine is denser. */
+    private static final double DENSEST = 9;
+
+    private static final double LIGHTEST = 0.02;
+
+    /** Smaller things are mostly leads and connectors, whose box says little. */
+    private static final double LEAST_CM3 = 2;
+
+    /** The best lithium cells that can be bought hold 260 to 300 Wh/kg; a pack has a case beside. */
+    private static final double RICHEST_WH_PER_KG = 320;
+
+    /** An engine; all are alike. */
+    public PlausibleEngine() {}
+
+    @Override
+    public String about() {
+        return "whether its figures are usual";
+    }
+
+    @Override
+    public Class<Oddities> result() {
+        return Oddities.class;
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.WIRING, Section.COOLING);
+    }
+
+    @Override
+    public Oddities work(Build build, Results results) {
+        return evaluate(build);
+    }
+
+    @Override
+    public Oddities nothing() {
+        return new Oddities(List.of());
+    }
+
+    /** Looks a build over. */
+    public static Oddities evaluate(Build build) {
+        List<Odd> found = new ArrayList<>();
+        walk(found, "", build.brief());
+        for (Part part : build.parts().list()) {
+            walk(found, part.id(), part);
+            density(part).ifPresent(found::add);
+            part.facet(Facet.Cells.class).flatMap(c -> energy(part, c)).ifPresent(found::add);
+            part.facet(Facet.DrawsPower.class).ifPresent(d -> {
+                window(found, part, d.lowV(), d.highV());
+                order(found, part, "asleep power", d.sleepW(), d.idleW());
+                order(found, part, "idle power", d.idleW(), d.busyW());
+            });
+            part.facet(Facet.Converts.class).ifPresent(c -> window(found, part, c.lowV(), c.highV()));
+            part.facet(Facet.Charges.class).ifPresent(c -> window(found, part, c.lowV(), c.highV()));
+        }
+        build.casing().shells().forEach(s -> walk(found, s.id(), s));
+        build.casing().hinge().ifPresent(h -> walk(found, h.lidShell(), h));
+        build.rungs().forEach(r -> walk(found, r.id(), r.stage()));
+        build.cooling().heatPaths().forEach(p -> walk(found, p.part(), p));
+        return new Oddities(found);
+    }
+
+    /** Every figure of a record and of the records in it. What a rung feeds has rungs of its own. */
+    private static void walk(List<Odd> found, String subject, Object record) {
+        for (Form.Field field : Form.of(record.getClass()).fields()) {
+            Object value = field.get(record);
+            look(found, subject, field, value instanceof Optional<?> o ? o.orElse(null) : value);
+        }
+    }
+
+    private static void look(List<Odd> found, String subject, Form.Field field, @Nullable Object value) {
+        switch (value) {
+            case Figure f -> {
+                usual(found, subject, field, f.value());
+                if (f.plusMinus() > Math.abs(f.value()) && f.value() != 0) {
+                    found.add(new Odd(
+                            Odd.Kind.DOUBTED, subject, field.label(), field.quantity(), f.value(), 0, f.plusMinus()));
+                }
+            }
+            case Number n -> usual(found, subject, field, n.doubleValue());
+            case Facet facet -> walk(found, subject, facet);
+            case Rung rung -> {
+                // Looked at by itself.
+            }
+            case Record inner -> walk(found, subject, inner);
+            case Iterable<?> list -> list.forEach(element -> look(found, subject, field, element));
+            case null, default -> {
+                // Words and choices.
+            }
+        }
+    }
+
+    private static void usual(List<Odd> found, String subject, Form.Field field, double value) {
+        if (value != 0 && (value < field.usualLeast() || value > field.usualMost())) {
+            found.add(new Odd(
+                    Odd.Kind.UNUSUAL,
+                    subject,
+                    field.label(),
+                    field.quantity(),
+                    value,
+                    field.usualLeast(),
+                    field.usualMost()));
+        }
+    }
+
+    private static Optional<Odd> density(Part part) {
+        Body body = part.body();
+        double cm3 = body.widthMm().value()
+                * body.depthMm().value()
+                * body.heightMm().value()
+                / 1000;
+        double dense = part.massG().value() / cm3;
+        boolean odd = cm3 >= LEAST_CM3 && dense > 0 && (dense > DENSEST || dense < LIGHTEST);
+        return odd
+                ? Optional.of(new Odd(Odd.Kind.DENSE, part.id(), "mass", Quantity.MASS, dense, LIGHTEST, DENSEST))
+                : Optional.empty();
+    }
+
+    private static Optional<Odd> energy(Part part, Facet.Cells cells) {
+        double rich = cells.nominalWh() / (part.massG().value() / 1000);
+        return Double.isFinite(rich) && rich > RICHEST_WH_PER_KG
+                ? Optional.of(
+                        new Odd(Odd.Kind.RICH, part.id(), "cell capacity", Quantity.ENERGY, rich, 0, RICHEST_WH_PER_KG))
+                : Optional.empty();
+    }
+
+    private static void window(List<Odd> found, Part part, double low, double high) {
+        if (low > high) {
+            found.add(new Odd(Odd.Kind.TURNED, part.id(), "least voltage", Quantity.VOLTAGE, low, 0, high));
+        }
+    }
+
+    private static void order(List<Odd> found, Part part, String what, Figure less, Figure more) {
+        if (less.value() > more.value()) {
+            found.add(new Odd(Odd.Kind.DISORDERED, part.id(), what, Quantity.POWER, less.value(), 0, more.value()));
+        }
+    }
+}
