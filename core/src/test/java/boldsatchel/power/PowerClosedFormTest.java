@@ -19,7 +19,10 @@ import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Reading;
+import boldsatchel.verdict.Evaluator;
+import java.util.ArrayList;
 import java.util.List;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
@@ -345,5 +348,60 @@ public class PowerClosedFormTest {
         Part lost = part("lost", Family.HUB, 1, 1, 1, 1, load(1, 4, 6));
         assertThat(PowerEngine.evaluate(chain(rung("pack"), 25, pack, lost)).unfed())
                 .containsExactly("lost");
+    }
+
+    private static final int LEVELS = 40;
+    private static final double SEGMENT_OHMS = 0.01;
+
+    /** Loads one behind another, each fed through the last by a contact: each level is to be solved once, not once a level above. */
+    private static Build daisyChain(double volts, Facet.LoadKind kind, double watts) {
+        List<Part> parts = new ArrayList<>(List.of(bank(volts, 0, 0)));
+        Rung[] below = {};
+        for (int k = LEVELS; k >= 1; k--) {
+            Facet draws = Form.of(Facet.DrawsPower.class).field("kind").with(load(watts, 1, 9), kind);
+            parts.add(part("load-" + k, Family.SCREEN, 1, 1, 1, 1, draws));
+            Rung.Contact contact = new Rung.Contact(Rung.ContactKind.SWITCH, exact(SEGMENT_OHMS), 100);
+            below = new Rung[] {Rung.of("segment-" + k, contact, rung("load-" + k, below))};
+        }
+        return chain(rung("bank", below), 25, parts.toArray(Part[]::new));
+    }
+
+    private static double voltsAt(OperatingPoint point, int level) {
+        return point.rung("r-load-" + level).orElseThrow().voltsIn();
+    }
+
+    @Test
+    public void currentsInADaisyChainAddUpTowardsTheSource() {
+        double amps = 0.25 / 5;
+        OperatingPoint point = solve(daisyChain(5, Facet.LoadKind.CURRENT, 0.25));
+        double volts = 5;
+        for (int k = 1; k <= LEVELS; k++) {
+            volts -= SEGMENT_OHMS * amps * (LEVELS - k + 1);
+            assertThat(voltsAt(point, k)).as("level " + k).isCloseTo(volts, within(1e-6));
+        }
+    }
+
+    /** Worked from the far end, where the voltage is chosen: V(k−1) = V(k) + R·Σ P/V(j) over all j from k on. */
+    @Test
+    public void powersInADaisyChainSettleWhereTheFarEndSaysTheyDo() {
+        double[] volts = new double[LEVELS + 1];
+        volts[LEVELS] = 4.2;
+        double amps = 0;
+        for (int k = LEVELS; k >= 1; k--) {
+            amps += 0.25 / volts[k];
+            volts[k - 1] = volts[k] + SEGMENT_OHMS * amps;
+        }
+        Build build = daisyChain(volts[0], Facet.LoadKind.POWER, 0.25);
+        OperatingPoint point = solve(build);
+        for (int k = 1; k <= LEVELS; k++) {
+            assertThat(voltsAt(point, k)).as("level " + k).isCloseTo(volts[k], within(1e-6));
+        }
+        assertThat(Evaluator.evaluate(build)
+                        .of(PowerResult.class)
+                        .chains()
+                        .getFirst()
+                        .run()
+                        .hours())
+                .isCloseTo(37 * 0.87 / (volts[0] * amps), Percentage.withPercentage(0.1));
     }
 }

@@ -197,7 +197,9 @@ public class BuildStoreTest {
         }
     }
 
-    private static final int KILLS = 200;
+    /** {@code -Dboldsatchel.kills=2000} kills more. */
+    private static final int KILLS = Integer.getInteger("boldsatchel.kills", 200);
+
     private static final int AT_ONCE = 2;
 
     @Test
