@@ -153,34 +153,31 @@ public final class BuildFormat {
             this.json = json;
             ObjectNode file = tree(json);
             version = version(json, file);
-            letters(json, file, "");
             root = Migrations.upToDate(file, version);
         }
 
         /** Half of a letter can be written in no file. */
-        private static void letters(String json, JsonNode node, String at) throws FormatException {
+        private void letters(JsonNode node, String at) {
             for (Map.Entry<String, JsonNode> property : node.properties()) {
-                whole(json, property.getKey(), at);
-                letters(json, property.getValue(), at + "/" + property.getKey());
+                whole(property.getKey(), at);
+                letters(property.getValue(), at + "/" + property.getKey());
             }
             for (int i = 0; node.isArray() && i < node.size(); i++) {
-                letters(json, node.get(i), at + "/" + i);
+                letters(node.get(i), at + "/" + i);
             }
             if (node.isString()) {
-                whole(json, node.stringValue(), at);
+                whole(node.stringValue(), at);
             }
         }
 
-        private static void whole(String json, String text, String at) throws FormatException {
+        private void whole(String text, String at) {
             if (text.codePoints().anyMatch(c -> c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE)) {
-                throw problem(
-                        lineOf(json, at),
-                        field(at),
-                        "This holds half of a letter (a lone surrogate). Write the letter anew.");
+                tell(at, "This holds half of a letter (a lone surrogate). Write the letter anew.");
             }
         }
 
         Document document() throws FormatException {
+            letters(root, "");
             schema();
             ObjectNode known = root.deepCopy();
             if (known.path("build") instanceof ObjectNode build) {

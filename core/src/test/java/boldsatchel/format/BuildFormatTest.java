@@ -120,8 +120,11 @@ public class BuildFormatTest {
 
     @Test
     public void halfALetterIsToldWithItsPlace() {
-        String text = text("cave-survey").replaceFirst("Palm x86 board", "Palm \\\\ud83d board");
+        String text = text("cave-survey")
+                .replaceFirst("Palm x86 board", "Palm \\\\ud83d board")
+                .replaceFirst("\"plastic\"", "\"cheese\"");
         FormatException failure = failure(text);
+        assertThat(failure.problems()).as("all that is wrong at once").hasSize(2);
         assertThat(failure.getMessage()).contains("half of a letter");
         assertThat(failure.problems().getFirst().line()).isEqualTo(lineOf(text, "ud83d"));
     }

@@ -7,7 +7,6 @@ import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
-import boldsatchel.machine.Build;
 import boldsatchel.report.Report;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
@@ -22,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
@@ -98,8 +98,12 @@ public final class Main implements Callable<Integer> {
         if (source.startsWith("demo:")) {
             return demo(source.substring("demo:".length())).get();
         }
+        return opened(Path.of(source)).document();
+    }
+
+    private static BuildStore.Opened opened(Path file) throws UserException {
         try {
-            return BuildStore.open(Path.of(source)).document();
+            return BuildStore.open(file);
         } catch (BuildStore.StoreException e) {
             throw new UserException(e.getMessage());
         }
@@ -144,7 +148,10 @@ public final class Main implements Callable<Integer> {
     }
 
     private static int window(
-            Supplier<BuildFormat.Document> reading, Session.Origin origin, Optional<Path> file, WindowOptions options)
+            Supplier<BuildFormat.Document> reading,
+            Session.Origin origin,
+            Consumer<Session> atFirst,
+            WindowOptions options)
             throws UserException {
         options.check();
         // Read while the toolkit starts.
@@ -162,7 +169,7 @@ public final class Main implements Callable<Integer> {
                         + String.join(", ", app.frame().stageTitles()) + ".");
                 return;
             }
-            file.ifPresent(f -> app.frame().files().open(f));
+            atFirst.accept(app.desk().session());
             if (options.shot.isEmpty()) {
                 app.frame().offerRecovered();
             } else {
@@ -198,7 +205,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() throws UserException {
-            return window(demo(name), Session.Origin.DEMO, Optional.empty(), options);
+            return window(demo(name), Session.Origin.DEMO, session -> {}, options);
         }
     }
 
@@ -213,12 +220,8 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() throws UserException {
-            document(file.toString());
-            return window(
-                    () -> new BuildFormat.Document(Build.empty("New build"), Extras.NONE),
-                    Session.Origin.NEW,
-                    Optional.of(file),
-                    options);
+            BuildStore.Opened opened = opened(file);
+            return window(opened::document, Session.Origin.NEW, session -> session.replaceBy(opened, file), options);
         }
     }
 

@@ -1,6 +1,7 @@
 package boldsatchel.desktop.frame;
 
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.document.Recovery;
@@ -25,6 +26,7 @@ final class RecoveredBar extends VBox {
     private final Session session;
     private final Files files;
     private final Messages messages;
+    private final Latest reading = Latest.only();
     /** What was put off until it is asked for again. */
     private final Set<Path> later = new HashSet<>();
 
@@ -45,20 +47,33 @@ final class RecoveredBar extends VBox {
         refresh();
     }
 
+    /** Unsaved work and what it is called. */
+    private record Offer(Recovery.Kept kept, String name) {}
+
+    /** The copies are read beside the window: there may be many, on a slow disk. */
     private void refresh() {
-        List<Recovery.Kept> kept =
-                Recovery.left().stream().filter(k -> !later.contains(k.file())).toList();
-        getChildren().setAll(kept.stream().limit(MOST_ROWS).map(this::row).toList());
-        if (kept.size() > MOST_ROWS) {
+        Set<Path> putOff = Set.copyOf(later);
+        reading.ask(
+                () -> Recovery.left().stream()
+                        .filter(k -> !putOff.contains(k.file()))
+                        .map(k -> new Offer(k, k.name()))
+                        .toList(),
+                this::show);
+    }
+
+    private void show(List<Offer> offers) {
+        getChildren().setAll(offers.stream().limit(MOST_ROWS).map(this::row).toList());
+        if (offers.size() > MOST_ROWS) {
             getChildren()
-                    .add(Ui.label("and " + (kept.size() - MOST_ROWS) + " more, shown as these are answered", "soft"));
+                    .add(Ui.label("and " + (offers.size() - MOST_ROWS) + " more, shown as these are answered", "soft"));
         }
-        setVisible(!kept.isEmpty());
+        setVisible(!offers.isEmpty());
         setManaged(isVisible());
     }
 
-    private HBox row(Recovery.Kept kept) {
-        String name = kept.name();
+    private HBox row(Offer offer) {
+        Recovery.Kept kept = offer.kept();
+        String name = offer.name();
         HBox row = new HBox(
                 12,
                 Ui.words("“" + name + "” was not saved on " + WHEN.format(kept.at()) + "."),
