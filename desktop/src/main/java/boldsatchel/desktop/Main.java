@@ -68,7 +68,7 @@ public final class Main implements Callable<Integer> {
                 .setOut(out)
                 .setErr(err)
                 .setExecutionExceptionHandler((e, line, parsed) -> {
-                    line.getErr().println(e instanceof UserException ? e.getMessage() : "satchel: " + e);
+                    line.getErr().println(e instanceof UserException ? e.getMessage() : ownError(e));
                     return BAD;
                 })
                 .setParameterExceptionHandler((e, parsed) -> {
@@ -76,6 +76,12 @@ public final class Main implements Callable<Integer> {
                     return BAD;
                 })
                 .execute(args);
+    }
+
+    private static String ownError(Exception e) {
+        LoggerFactory.getLogger(Main.class).error("a command failed", e);
+        return "satchel: an error of this program, not of your file; what happened stands in "
+                + AppFolders.state().resolve("satchel.log") + ".";
     }
 
     @Override
