@@ -35,6 +35,8 @@ public final class PlausibleEngine implements Engine<Oddities> {
     /** The best lithium cells that can be bought hold 260 to 300 Wh/kg; a pack has a case beside. */
     private static final double RICHEST_WH_PER_KG = 320;
 
+    private static final Set<Form.Kind> WORDS = EnumSet.of(Form.Kind.TEXT, Form.Kind.CHOICE, Form.Kind.FLAG);
+
     /** An engine; all are alike. */
     public PlausibleEngine() {}
 
@@ -89,6 +91,9 @@ public final class PlausibleEngine implements Engine<Oddities> {
     /** Every figure of a record and of the records in it. What a rung feeds has rungs of its own. */
     private static void walk(List<Odd> found, String subject, Object record) {
         for (Form.Field field : Form.of(record.getClass()).fields()) {
+            if (WORDS.contains(field.kind())) {
+                continue;
+            }
             Object value = field.get(record);
             look(found, subject, field, value instanceof Optional<?> o ? o.orElse(null) : value);
         }

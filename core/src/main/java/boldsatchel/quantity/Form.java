@@ -107,6 +107,8 @@ public record Form(Class<?> type, List<Field> fields) {
         private final boolean optional;
         private final Type held;
         private final Kind kind;
+        private final double usualLeast;
+        private final double usualMost;
 
         private Field(Class<?> owner, RecordComponent component) {
             this.owner = owner;
@@ -115,6 +117,12 @@ public record Form(Class<?> type, List<Field> fields) {
             this.optional = component.getType() == Optional.class;
             this.held = optional ? inner(component.getGenericType()) : component.getGenericType();
             this.kind = kind();
+            this.usualLeast =
+                    label.map(Label::usualLeast).filter(l -> !l.isNaN()).orElse(least());
+            double most = label.map(Label::usualMost)
+                    .filter(m -> !m.isNaN())
+                    .orElse(quantity().usualMost());
+            this.usualMost = Math.min(most(), most);
         }
 
         private static Type inner(Type type) {
@@ -179,16 +187,12 @@ public record Form(Class<?> type, List<Field> fields) {
 
         /** Least that is usual. */
         public double usualLeast() {
-            return label.map(Label::usualLeast).filter(l -> !l.isNaN()).orElse(least());
+            return usualLeast;
         }
 
         /** Most that is usual; never more than it can be. */
         public double usualMost() {
-            return Math.min(
-                    most(),
-                    label.map(Label::usualMost)
-                            .filter(m -> !m.isNaN())
-                            .orElse(quantity().usualMost()));
+            return usualMost;
         }
 
         /** Refuses a number that cannot be, in words; what is no number may be anything. */

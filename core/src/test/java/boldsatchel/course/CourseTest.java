@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import org.testng.annotations.Test;
 
 /** The integrator against closed forms. */
@@ -30,15 +31,21 @@ public class CourseTest {
 
     @Test
     public void aNumberThatSettlesBetweenLinesRestsThereForEver() {
-        Course.Motion<Seen> settles = (x, rate) -> {
-            rate[0] = -3 * Math.pow(x[0] - 0.2, 3) - 2 * (x[0] - 0.2);
-            return Seen.NOTHING;
-        };
-        double[] x = {1};
-        Course.Leg<Seen> leg = new Course(0, 1, 10).go(settles, x, Double.POSITIVE_INFINITY, NOBODY);
-        assertThat(leg.hours()).isInfinite();
-        assertThat(leg.last().stops()).isFalse();
-        assertThat(x[0]).isCloseTo(0.2, within(1e-7));
+        Random random = new Random(3);
+        for (int k = 0; k < 300; k++) {
+            // Roots that no number is exactly: what is left of the rate there is never nought.
+            double slope = random.nextDouble(0.01, 50);
+            double in = slope * random.nextDouble(0.05, 0.95);
+            Course.Motion<Seen> settles = (x, rate) -> {
+                rate[0] = in - slope * x[0] - Math.pow(in / slope - x[0], 3);
+                return Seen.NOTHING;
+            };
+            double[] x = {k % 2};
+            Course.Leg<Seen> leg = new Course(0, 1, 10).go(settles, x, Double.POSITIVE_INFINITY, NOBODY);
+            assertThat(leg.hours()).isInfinite();
+            assertThat(leg.last().stops()).isFalse();
+            assertThat(x[0]).isCloseTo(in / slope, within(1e-7));
+        }
     }
 
     @Test
