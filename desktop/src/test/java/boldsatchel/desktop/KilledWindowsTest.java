@@ -12,8 +12,12 @@ import boldsatchel.format.Extras;
 import boldsatchel.shelf.Library;
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardWatchEventKinds;
+import java.nio.file.WatchKey;
+import java.nio.file.WatchService;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -45,6 +49,9 @@ public class KilledWindowsTest extends WindowHarness {
     public static final class Window {
         public static void main(String[] args) throws Exception {
             Path file = Path.of(args[0]);
+            Files.createDirectories(AppFolders.state());
+            WatchService kept = FileSystems.getDefault().newWatchService();
+            AppFolders.state().register(kept, StandardWatchEventKinds.ENTRY_CREATE);
             BuildFormat.Document document = BuildStore.open(file).document();
             Platform.startup(() -> {
                 App app = new App(document, Session.Origin.DEMO);
@@ -52,15 +59,14 @@ public class KilledWindowsTest extends WindowHarness {
                 app.desk().session().does(Edits.rename(args[1]));
             });
             while (!isKept(args[1])) {
-                Thread.onSpinWait();
+                WatchKey seen = kept.take();
+                seen.pollEvents();
+                seen.reset();
             }
             System.out.println("kept");
         }
 
         private static boolean isKept(String name) throws IOException {
-            if (!Files.exists(AppFolders.state())) {
-                return false;
-            }
             try (Stream<Path> files = Files.list(AppFolders.state())) {
                 for (Path file : files.filter(f -> f.toString().endsWith(BuildStore.ENDING))
                         .toList()) {
