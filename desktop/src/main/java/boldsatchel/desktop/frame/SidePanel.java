@@ -138,7 +138,10 @@ final class SidePanel extends BorderPane {
                 f.subjects(),
                 f.message(),
                 f.remedies().stream().map(Remedy::words).toList(),
-                trying.startsWith(f.code() + f.subjects()) ? trying : "");
+                // What is tried is tried on the build as it is.
+                trying.startsWith(f.code() + f.subjects())
+                        ? List.of(trying, desk.session().shown())
+                        : "");
     }
 
     /** What was told beside the window is shown where it is still wanted. */
