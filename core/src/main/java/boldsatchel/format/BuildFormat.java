@@ -112,7 +112,7 @@ public final class BuildFormat {
                     line(e),
                     "",
                     "This is not readable as JSON: " + plain(e.getOriginalMessage())
-                            + ". The file may be cut off; a backup stands beside it as .bak.");
+                            + ". The file may be cut off; where it was saved more than once, the one before stands beside it as .bak.");
         }
     }
 

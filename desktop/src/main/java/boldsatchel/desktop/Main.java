@@ -108,6 +108,9 @@ public final class Main implements Callable<Integer> {
     }
 
     private static BuildStore.Opened opened(Path file) throws UserException {
+        if (file.toString().isBlank()) {
+            throw new UserException("No file was named. Give one ending in " + BuildStore.ENDING + ".");
+        }
         try {
             return BuildStore.open(file);
         } catch (BuildStore.StoreException e) {

@@ -64,6 +64,7 @@ public class MainTest {
             {new String[] {"check", "nowhere.satchel.json"}, "no such file"},
             {new String[] {"check", "demo:nothing"}, "Choose one of cave-survey"},
             {new String[] {"check"}, "Missing required parameter"},
+            {new String[] {"check", ""}, "No file was named"},
             {new String[] {"export", "demo:cave-survey"}, "--to"},
             {new String[] {"fly"}, "fly"},
             {new String[] {"check", "demo:cave-survey", "--jsn"}, "--jsn"},
