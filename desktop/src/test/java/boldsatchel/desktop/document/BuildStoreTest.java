@@ -197,6 +197,42 @@ public class BuildStoreTest {
         }
     }
 
+    private static final int ROUNDS = 30;
+
+    /** Adds a line to the notes of a file again and again, reading it anew whenever somebody else was first. */
+    public static final class Racer {
+        public static void main(String[] args) throws Exception {
+            Path file = Path.of(args[0]);
+            System.setProperty(
+                    AppFolders.STATE_PROPERTY, file.resolveSibling("state").toString());
+            for (int i = 0; i < ROUNDS; ) {
+                BuildStore.Opened opened = BuildStore.open(file);
+                Build build = opened.document().build();
+                Build more =
+                        Edits.notes(build.journal().notes() + "line\n").change().apply(build);
+                try {
+                    BuildStore.save(
+                            file, new BuildFormat.Document(more, Extras.NONE), Optional.of(opened.text()), false);
+                    i++;
+                } catch (BuildStore.ChangedOnDiskException e) {
+                    // The other one was first: its line is read, and this one is added to it.
+                }
+            }
+        }
+    }
+
+    @Test
+    public void ofTwoProgramsThatSaveAtOnceNeitherLosesALine() throws Exception {
+        Path file = folder.resolve("raced" + BuildStore.ENDING);
+        BuildStore.save(file, named("raced"), Optional.empty(), false);
+        List<Process> racers = List.of(java(Racer.class, file.toString()), java(Racer.class, file.toString()));
+        for (Process racer : racers) {
+            assertThat(racer.waitFor()).isZero();
+        }
+        assertThat(BuildStore.open(file).document().build().journal().notes().lines())
+                .hasSize(2 * ROUNDS);
+    }
+
     /** {@code -Dboldsatchel.kills=2000} kills more. */
     private static final int KILLS = Integer.getInteger("boldsatchel.kills", 200);
 
