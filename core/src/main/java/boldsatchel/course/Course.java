@@ -225,7 +225,7 @@ public final class Course {
         <S extends Sight> S takeNoFurther(Motion<S> motion, double[] state, S here, double hours) {
             taken = hours;
             S there = take(motion, state, taken);
-            for (int k = 0; k < MOST_HALVINGS && goesOn(here, there) && surprises(state); k++) {
+            for (int k = 0; k < MOST_HALVINGS && goesOn(here, there) && !rests(state) && surprises(state); k++) {
                 taken /= 2;
                 there = take(motion, state, taken);
             }

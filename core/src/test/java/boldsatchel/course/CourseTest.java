@@ -37,7 +37,7 @@ public class CourseTest {
             double slope = random.nextDouble(0.01, 50);
             double in = slope * random.nextDouble(0.05, 0.95);
             Course.Motion<Seen> settles = (x, rate) -> {
-                rate[0] = in - slope * x[0] - Math.pow(in / slope - x[0], 3);
+                rate[0] = in - slope * x[0] + Math.pow(in / slope - x[0], 3);
                 return Seen.NOTHING;
             };
             double[] x = {k % 2};
