@@ -5,13 +5,29 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** The program as its users start it, in a process of its own. */
+/** The program as its users start it, in a process and on a display of its own: its windows take no focus from those of other tests. */
 final class WholeProgram {
 
+    private static final Optional<String> DISPLAY = display();
+
     private WholeProgram() {}
+
+    /** A virtual display where there is one to be had; it ends with the tests. */
+    private static Optional<String> display() {
+        try {
+            Process server = new ProcessBuilder("Xvfb", "-displayfd", "1", "-screen", "0", "1600x1000x24")
+                    .redirectError(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            Runtime.getRuntime().addShutdownHook(new Thread(server::destroy));
+            return Optional.ofNullable(server.inputReader().readLine()).map(number -> ":" + number);
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
 
     /** Where its modules are while tests run: classes that are not packed yet. */
     static String modulePath() {
@@ -43,6 +59,8 @@ final class WholeProgram {
                 "-m",
                 "boldsatchel.desktop/" + main.getName()));
         command.addAll(List.of(arguments));
-        return new ProcessBuilder(command);
+        ProcessBuilder program = new ProcessBuilder(command);
+        DISPLAY.ifPresent(display -> program.environment().put("DISPLAY", display));
+        return program;
     }
 }
