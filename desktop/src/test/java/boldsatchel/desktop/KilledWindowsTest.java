@@ -12,6 +12,7 @@ import boldsatchel.format.Extras;
 import boldsatchel.shelf.Library;
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,6 +30,8 @@ import org.testng.annotations.Test;
 
 /** Two whole programs with a window each on one build, killed in turn: the work of both is offered, and the file is as it was. */
 public class KilledWindowsTest extends WindowHarness {
+
+    private static final String KEPT = "kept";
 
     private String before = "";
     private Path state = Path.of(".");
@@ -63,7 +66,10 @@ public class KilledWindowsTest extends WindowHarness {
                 seen.pollEvents();
                 seen.reset();
             }
-            System.out.println("kept");
+            // What the test that started it waits for.
+            System.out.write(KEPT.getBytes(StandardCharsets.UTF_8));
+            System.out.write('\n');
+            System.out.flush();
         }
 
         private static boolean isKept(String name) throws IOException {
@@ -87,10 +93,10 @@ public class KilledWindowsTest extends WindowHarness {
     private static void awaitKept(Process window) throws IOException {
         BufferedReader said = window.inputReader();
         String line = said.readLine();
-        while (line != null && !line.equals("kept")) {
+        while (line != null && !line.equals(KEPT)) {
             line = said.readLine();
         }
-        assertThat(Optional.ofNullable(line)).as("what the window said").contains("kept");
+        assertThat(Optional.ofNullable(line)).as("what the window said").contains(KEPT);
     }
 
     private static List<String> left() {
