@@ -111,7 +111,7 @@ public final class Course {
      *
      * @param state is moved; on a stop it is left at the last place where the motion still goes on
      * @param hours at most; may be infinite
-     * @throws IllegalStateException when the motion comes to no end, or a rate is not a number where nothing stops
+     * @throws NoEnd when the motion comes to no end, or a rate is not a number where nothing stops
      */
     public <S extends Sight> Leg<S> go(Motion<S> motion, double[] state, double hours, Listener<S> listener) {
         Step step = new Step(state.length);
@@ -145,7 +145,7 @@ public final class Course {
             }
             here = there;
         }
-        throw new IllegalStateException("what moves here comes to no end in " + MOST_STEPS + " steps");
+        throw new NoEnd("what moves here comes to no end in " + MOST_STEPS + " steps");
     }
 
     /** What moves no more is where it was when the time is over. */
@@ -186,7 +186,7 @@ public final class Course {
             double soonest = Double.POSITIVE_INFINITY;
             for (int i = 0; i < size; i++) {
                 if (Double.isNaN(rates[i])) {
-                    throw new IllegalStateException("what moves here has no rate that is a number");
+                    throw new NoEnd("what moves here has no rate that is a number");
                 }
                 if (rates[i] != 0) {
                     double line = (state[i] - least) / stride;

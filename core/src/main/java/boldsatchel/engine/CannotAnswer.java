@@ -1,5 +1,6 @@
 package boldsatchel.engine;
 
+import boldsatchel.course.NoEnd;
 import java.util.List;
 import java.util.function.Supplier;
 
@@ -29,13 +30,13 @@ public final class CannotAnswer extends RuntimeException {
     /**
      * Works at something; where the work comes to no end, it is said what it was at.
      *
-     * @throws CannotAnswer in place of an {@link IllegalStateException}
+     * @throws CannotAnswer in place of {@link NoEnd}
      */
     public static <T> T at(List<String> subjects, Supplier<T> work) {
         try {
             return work.get();
-        } catch (IllegalStateException e) {
-            throw new CannotAnswer(e.getMessage() == null ? "the work came to no end" : e.getMessage(), subjects);
+        } catch (NoEnd e) {
+            throw new CannotAnswer(String.valueOf(e.getMessage()), subjects);
         }
     }
 }

@@ -30,7 +30,7 @@ public interface Engine<R> {
      * Works.
      *
      * @param results those it needs
-     * @throws RuntimeException when it cannot answer, with the reason in words
+     * @throws CannotAnswer with the reason in words; whatever else is thrown is told as an error of the program
      */
     R work(Build build, Results results);
 

@@ -2,6 +2,8 @@ package boldsatchel.plausible;
 
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -36,6 +38,26 @@ public final class PlausibleEngine implements Engine<Oddities> {
     private static final double RICHEST_WH_PER_KG = 320;
 
     private static final Set<Form.Kind> WORDS = EnumSet.of(Form.Kind.TEXT, Form.Kind.CHOICE, Form.Kind.FLAG);
+
+    /** Where something lies is for the fit to say, and what a rung feeds has rungs of its own, which are looked at by themselves. */
+    private static final Set<Class<?>> ELSEWHERE = Set.of(Box.class, Vec.class, Rung.class);
+
+    /** The fields of a kind of record that have figures in them, at any depth. */
+    private static final ClassValue<List<Form.Field>> LOOKED_AT = new ClassValue<>() {
+        @Override
+        protected List<Form.Field> computeValue(Class<?> type) {
+            return Form.of(type).fields().stream()
+                    .filter(f -> !WORDS.contains(f.kind()) && hasFigures(f.holds()))
+                    .toList();
+        }
+    };
+
+    private static boolean hasFigures(Class<?> held) {
+        return !ELSEWHERE.contains(held)
+                && (!held.isRecord()
+                        || held == Figure.class
+                        || !LOOKED_AT.get(held).isEmpty());
+    }
 
     /** An engine; all are alike. */
     public PlausibleEngine() {}
@@ -88,12 +110,9 @@ public final class PlausibleEngine implements Engine<Oddities> {
         return new Oddities(found);
     }
 
-    /** Every figure of a record and of the records in it. What a rung feeds has rungs of its own. */
+    /** Every figure of a record and of the records in it. */
     private static void walk(List<Odd> found, String subject, Object record) {
-        for (Form.Field field : Form.of(record.getClass()).fields()) {
-            if (WORDS.contains(field.kind())) {
-                continue;
-            }
+        for (Form.Field field : LOOKED_AT.get(record.getClass())) {
             Object value = field.get(record);
             look(found, subject, field, value instanceof Optional<?> o ? o.orElse(null) : value);
         }
@@ -109,10 +128,6 @@ public final class PlausibleEngine implements Engine<Oddities> {
                 }
             }
             case Number n -> usual(found, subject, field, n.doubleValue());
-            case Facet facet -> walk(found, subject, facet);
-            case Rung rung -> {
-                // Looked at by itself.
-            }
             case Record inner -> walk(found, subject, inner);
             case Iterable<?> list -> list.forEach(element -> look(found, subject, field, element));
             case null, default -> {

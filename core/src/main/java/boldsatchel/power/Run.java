@@ -1,6 +1,7 @@
 package boldsatchel.power;
 
 import boldsatchel.course.Course;
+import boldsatchel.course.NoEnd;
 import boldsatchel.machine.UseProfile;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -52,8 +53,7 @@ final class Run {
     Discharge run() {
         for (int turn = 0; hours < Discharge.FOREVER_HOURS; turn++) {
             if (turn == MOST_TURNS) {
-                throw new IllegalStateException(
-                        "the run of “" + network.root() + "” comes to no end in " + MOST_TURNS + " cycles");
+                throw new NoEnd("the run of “" + network.root() + "” comes to no end in " + MOST_TURNS + " cycles");
             }
             manyCycles();
             for (int k = 0; k < drains.size(); k++) {

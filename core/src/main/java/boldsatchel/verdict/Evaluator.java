@@ -167,20 +167,12 @@ public final class Evaluator {
         }
     }
 
-    /** What our own rooms throw is in words for a builder; what anything else throws is for programmers only. */
+    /** An engine that cannot answer says so in words for a builder; anything else that is thrown is for programmers only. */
     private static CannotAnswer reason(Throwable e) {
-        if (e instanceof CannotAnswer known) {
-            return known;
-        }
-        boolean inWords = (e instanceof IllegalStateException || e instanceof IllegalArgumentException)
-                && e.getMessage() != null
-                && !e.getMessage().contains(".java")
-                && !e.getMessage().isBlank();
-        return new CannotAnswer(
-                inWords
-                        ? String.valueOf(e.getMessage())
-                        : "an error of this program, not of the build; please send the file to its makers",
-                List.of());
+        return e instanceof CannotAnswer known
+                ? known
+                : new CannotAnswer(
+                        "an error of this program, not of the build; please send the file to its makers", List.of());
     }
 
     private static <R> Answer unanswered(

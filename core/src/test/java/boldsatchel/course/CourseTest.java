@@ -121,7 +121,7 @@ public class CourseTest {
             return Seen.NOTHING;
         };
         assertThatThrownBy(() -> new Course(0, 1, 10).go(lost, new double[] {0.9}, 1, NOBODY))
-                .isInstanceOf(IllegalStateException.class)
+                .isInstanceOf(NoEnd.class)
                 .hasMessageContaining("no rate that is a number");
     }
 
@@ -132,7 +132,7 @@ public class CourseTest {
             return Seen.NOTHING;
         };
         assertThatThrownBy(() -> new Course(0, 1, 10).go(flutters, new double[] {0.9}, 1, NOBODY))
-                .isInstanceOf(IllegalStateException.class)
+                .isInstanceOf(NoEnd.class)
                 .hasMessageContaining("comes to no end");
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.cost.CostResult;
+import boldsatchel.course.NoEnd;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.heat.HeatResult;
@@ -201,7 +202,7 @@ public class EngineMemoryTest {
     @Test
     public void anEngineThatCannotAnswerIsAFindingAndWhatNeedsItHasNoAnswerEither() {
         Evaluator evaluator = two();
-        failure = Optional.of(new IllegalStateException("the parts run away"));
+        failure = Optional.of(new CannotAnswer("the parts run away", List.of()));
         Evaluation evaluation = evaluator.judge(demo());
         assertThat(evaluation.findings()).hasSize(1);
         Finding finding = evaluation.findings().getFirst();
@@ -232,7 +233,7 @@ public class EngineMemoryTest {
     @Test
     public void anErrorOfTheProgramIsNoClassName() {
         Evaluator evaluator = two();
-        failure = Optional.of(new ClassCastException("class boldsatchel.X cannot be cast to class java.lang.String"));
+        failure = Optional.of(new IllegalStateException("class boldsatchel.X is not what was thought"));
         Finding finding = evaluator.judge(demo()).findings().getFirst();
         assertThat(finding.message()).contains("an error of this program").doesNotContain("class", "java.");
     }
@@ -247,7 +248,7 @@ public class EngineMemoryTest {
                 () -> "It is so.",
                 List::of,
                 () -> CannotAnswer.at(List.of(), () -> {
-                    throw new IllegalStateException("it comes to no end");
+                    throw new NoEnd("it comes to no end");
                 }));
         assertThat(finding.remedies())
                 .singleElement()
@@ -257,7 +258,7 @@ public class EngineMemoryTest {
     @Test
     public void afterAFailureTheNextEditIsJudgedAgain() {
         Evaluator evaluator = two();
-        failure = Optional.of(new IllegalStateException("the parts run away"));
+        failure = Optional.of(new CannotAnswer("the parts run away", List.of()));
         Build build = demo();
         evaluator.judge(build);
         failure = Optional.empty();
