@@ -5,6 +5,7 @@ import boldsatchel.engine.Results;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
@@ -72,10 +73,10 @@ public final class BalanceEngine implements Engine<BalanceResult> {
     public static BalanceResult evaluate(Build build) {
         Bodies bodies = Bodies.of(build);
         Spread mass = bodies.massRange();
-        Optional<Shell> base = base(build);
+        Optional<Shell> base = build.casing().standing();
         Optional<Hinge> hinge = build.casing().hinge();
         List<BalanceResult.Margin> sweep = new ArrayList<>();
-        Optional<Support> support = base.map(BalanceEngine::support);
+        Optional<Support> support = base.map(b -> support(b, build.casing().feet()));
         support.ifPresent(s -> sweep.addAll(sweep(bodies, s, hinge)));
         double worst = sweep.stream()
                 .min(Comparator.comparingDouble(BalanceResult.Margin::marginDeg))
@@ -101,32 +102,31 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 support.flatMap(s -> counterweight(build, bodies, s, base.orElseThrow(), hinge, sweep)));
     }
 
-    /** The shell that stands on the table: the hinge's base, or the first. */
-    private static Optional<Shell> base(Build build) {
-        return build.casing()
-                .hinge()
-                .flatMap(h -> build.shell(h.baseShell()))
-                .or(() -> build.casing().shells().stream().findFirst());
-    }
-
-    /** Feet at the corners of the outside. */
-    private static Support support(Shell shell) {
+    /** On its feet, or on the corners of its outside; feet that would pass one another meet in the middle. */
+    private static Support support(Shell shell, Optional<Casing.Feet> feet) {
         Box out = shell.outside();
+        double inset = Math.min(feet.map(Casing.Feet::insetMm).orElse(0.0), 0.499 * Math.min(out.dx(), out.dy()));
+        double z = out.z() - feet.map(Casing.Feet::heightMm).orElse(0.0);
         return new Support(List.of(
-                new Vec(out.x(), out.y(), out.z()),
-                new Vec(out.high(0), out.y(), out.z()),
-                new Vec(out.x(), out.high(1), out.z()),
-                new Vec(out.high(0), out.high(1), out.z())));
+                new Vec(out.x() + inset, out.y() + inset, z),
+                new Vec(out.high(0) - inset, out.y() + inset, z),
+                new Vec(out.x() + inset, out.high(1) - inset, z),
+                new Vec(out.high(0) - inset, out.high(1) - inset, z)));
     }
 
     private static List<BalanceResult.Margin> sweep(Bodies bodies, Support support, Optional<Hinge> hinge) {
         List<BalanceResult.Margin> sweep = new ArrayList<>();
         double most = hinge.map(Hinge::maxAngleDeg).orElse(0.0);
-        for (double angle = 0; angle <= most; angle += SWEEP_STEP_DEG) {
-            sweep.add(new BalanceResult.Margin(
-                    angle, support.marginDeg(bodies.centre(hinge, angle).at())));
+        for (double angle = 0; angle < most; angle += SWEEP_STEP_DEG) {
+            sweep.add(margin(bodies, support, hinge, angle));
         }
+        sweep.add(margin(bodies, support, hinge, most));
         return sweep;
+    }
+
+    private static BalanceResult.Margin margin(Bodies bodies, Support support, Optional<Hinge> hinge, double angle) {
+        return new BalanceResult.Margin(
+                angle, support.marginDeg(bodies.centre(hinge, angle).at()));
     }
 
     /** Horizontal force at the lid's far edge that lifts the front: moments about the back edge of the support. */

@@ -19,8 +19,9 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Base and lid as two rigid bodies, each in its own frame, made of weights that are each known with an error of their own; and what is on
- * the table but still weighs.
+ * Base and lid as two rigid bodies, each in its own frame, made of weights that are each known with an error of their own. What has no
+ * place of its own, as wires, screws and parts that are not placed yet, is taken to be in the middle of the base; without a case it
+ * only weighs.
  */
 final class Bodies {
     private final List<Weight> weights;
@@ -38,11 +39,11 @@ final class Bodies {
     /** One thing that weighs, and how its mass moves when its input moves by one standard deviation. */
     private record Weight(Input input, double g, double sigmaG, Vec at, Where where) {}
 
-    private Bodies(List<Weight> weights, double wireG) {
+    private Bodies(List<Weight> weights, Mass wires, boolean inBase) {
         this.weights = weights;
-        this.base = together(Where.BASE);
+        this.base = inBase ? together(Where.BASE).and(wires) : together(Where.BASE);
         this.lid = together(Where.LID);
-        this.looseG = wireG
+        this.looseG = (inBase ? 0 : wires.g())
                 + weights.stream()
                         .filter(w -> w.where == Where.LOOSE)
                         .mapToDouble(Weight::g)
@@ -58,28 +59,31 @@ final class Bodies {
 
     static Bodies of(Build build) {
         List<Weight> weights = new ArrayList<>();
-        weights.add(weight(build.casing().sundriesInput(), Vec.ZERO, Where.LOOSE));
+        Optional<Vec> middle = build.casing().standing().map(s -> s.outside().centre());
+        Where loose = middle.isPresent() ? Where.BASE : Where.LOOSE;
+        Vec somewhere = middle.orElse(Vec.ZERO);
+        weights.add(weight(build.casing().sundriesInput(), somewhere, loose));
         for (Part part : build.parts().list()) {
             if (!part.staysOutside()) {
-                weights.add(weight(build, part));
+                weights.add(weight(build, part, somewhere, loose));
             }
         }
         for (Shell shell : build.casing().shells()) {
             weights.add(weight(build, shell));
         }
-        return new Bodies(weights, wireG(build));
+        return new Bodies(weights, new Mass(wireG(build), somewhere), middle.isPresent());
     }
 
     private static Weight weight(Input massG, Vec at, Where where) {
         return new Weight(massG, massG.figure().value(), massG.figure().sigma(), at, where);
     }
 
-    private static Weight weight(Build build, Part part) {
+    private static Weight weight(Build build, Part part, Vec somewhere, Where loose) {
         Input mass = part.input(Part.class, "massG", part.massG());
         Optional<Placement> placement = build.placement(part.id());
         Optional<Shell> shell = placement.flatMap(p -> build.shell(p.shell()));
         if (shell.isEmpty()) {
-            return weight(mass, Vec.ZERO, Where.LOOSE);
+            return weight(mass, somewhere, loose);
         }
         Box bounds = part.body().bounds();
         Vec at = placement.get().place(part.body().centreOfMass().orElse(bounds.centre()), bounds);

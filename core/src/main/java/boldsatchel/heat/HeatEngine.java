@@ -1,27 +1,33 @@
 package boldsatchel.heat;
 
-import boldsatchel.engine.CannotAnswer;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
 import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
 import boldsatchel.power.PowerResult;
+import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
- * Heat: steady temperatures of parts, air and walls at the mean power of the brief's profile. Model, solve, read off.
+ * Heat: temperatures of parts, air and walls in each use, at their highest once the use has gone on long enough to repeat itself. Model,
+ * solve for the mean, add the swing, read off.
  */
 public final class HeatEngine implements Engine<HeatResult> {
+
+    private static final double SECONDS_PER_MINUTE = 60;
 
     /** An engine; all are alike. */
     public HeatEngine() {}
@@ -53,7 +59,7 @@ public final class HeatEngine implements Engine<HeatResult> {
 
     @Override
     public HeatResult nothing() {
-        return new HeatResult(List.of(), List.of(), Double.NaN, Optional.empty(), Optional.empty());
+        return HeatResult.NOTHING;
     }
 
     /**
@@ -63,69 +69,163 @@ public final class HeatEngine implements Engine<HeatResult> {
      * @param power what heats them
      */
     public static HeatResult evaluate(Build build, FitResult fit, PowerResult power) {
-        HeatModel model = new HeatModel(build, fit.placed(), power);
-        double[] celsius = settled(model);
-        List<HeatResult.Spot> spots = model.watched.stream()
-                .map(w -> new HeatResult.Spot(
-                        w.kind(), w.subject(), w.name(), w.wall(), celsius[w.node()], w.limitC(), w.heatW()))
-                .toList();
-        Optional<HeatModel.Watched> closest = model.watched.stream()
-                .filter(w -> Double.isFinite(w.limitC()))
-                .min(Comparator.comparingDouble(w -> w.limitC() - celsius[w.node()]));
+        if (build.casing().shells().isEmpty()) {
+            return HeatResult.NOTHING;
+        }
+        Set<String> warm = power.warmths().stream()
+                .flatMap(w -> w.steps().stream())
+                .flatMap(s -> s.byPart().keySet().stream())
+                .collect(Collectors.toSet());
+        Set<String> charged = build.rungs()
+                .flatMap(r -> r.stage() instanceof Rung.Charging c
+                        ? java.util.stream.Stream.of(c.store())
+                        : java.util.stream.Stream.empty())
+                .collect(Collectors.toSet());
+        Map<Boolean, HeatModel> models = new LinkedHashMap<>();
+        List<Solved> all = new ArrayList<>();
+        for (Warmth warmth : power.warmths()) {
+            for (boolean closed : new boolean[] {false, true}) {
+                boolean lid = closed && build.casing().hinge().isPresent();
+                warmth.with(closed).ifPresent(w -> {
+                    HeatModel model = models.computeIfAbsent(lid, l -> new HeatModel(build, fit.placed(), warm, l));
+                    all.add(new Solved(
+                            model,
+                            w,
+                            lid,
+                            w.pluggedIn() ? charged : Set.of(),
+                            all.isEmpty() ? model.network.start() : all.getLast().meanC));
+                });
+            }
+        }
+        return result(build, all);
+    }
+
+    private static HeatResult result(Build build, List<Solved> all) {
+        Optional<Solved> gravest = all.stream()
+                .filter(s -> s.closest().isPresent())
+                .min(Comparator.comparingDouble(Solved::marginK))
+                .or(() -> all.stream().findFirst());
+        List<HeatResult.Use> uses = all.stream().map(s -> s.read(build)).toList();
         return new HeatResult(
-                spots,
-                airs(build, model, celsius),
-                model.network.heatIn(),
-                closest.map(w -> margin(model, celsius, w)),
-                closest.map(w -> spots.get(model.watched.indexOf(w))));
+                uses,
+                gravest.map(s -> uses.get(all.indexOf(s))),
+                gravest.flatMap(Solved::margin),
+                gravest.flatMap(s -> s.closest().map(w -> s.spot(w))),
+                all.stream().findFirst().map(s -> List.copyOf(s.model.loose)).orElse(List.of()));
     }
 
-    private static double[] settled(HeatModel model) {
-        try {
-            return model.network.solve();
-        } catch (HeatNetwork.Unsettled e) {
-            List<String> there = model.watched.stream()
-                    .filter(w -> w.node() == e.node())
-                    .map(HeatModel.Watched::subject)
-                    .distinct()
+    /** One use, solved. */
+    private static final class Solved {
+        private final HeatModel model;
+        private final Warmth use;
+        private final boolean closed;
+        private final Set<String> charged;
+        private final double[] meanC;
+        private final double[] peakC;
+
+        /**
+         * Solves a use.
+         *
+         * @param startC where to begin
+         */
+        Solved(HeatModel model, Warmth use, boolean closed, Set<String> charged, double[] startC) {
+            this.model = model;
+            this.use = use;
+            this.closed = closed;
+            this.charged = charged;
+            List<Cycle.Leg> legs = use.steps().stream()
+                    .map(s -> new Cycle.Leg(s.use().minutes() * SECONDS_PER_MINUTE, model.watts(s)))
                     .toList();
-            throw new CannotAnswer(e.getMessage() + ": a figure near it cannot be", there);
+            double[] meanW = Cycle.mean(legs);
+            meanC = model.network.solve(meanW, startC);
+            peakC = Cycle.peaks(model.network, legs, meanW, meanC);
         }
-    }
 
-    /** Range of the least margin: what warms the spot takes from its margin. */
-    private static Spread margin(HeatModel model, double[] celsius, HeatModel.Watched spot) {
-        Map<Input, Double> effects = model.network.effects(celsius, spot.node());
-        effects.replaceAll((input, kelvin) -> -kelvin);
-        return Spread.ofEffects(spot.limitC() - celsius[spot.node()], effects);
-    }
-
-    private static List<HeatResult.ShellAir> airs(Build build, HeatModel model, double[] celsius) {
-        List<HeatResult.ShellAir> airs = new ArrayList<>();
-        double ambient = build.brief().surroundings().ambientC();
-        for (HeatModel.Room room : model.rooms.values()) {
-            double vent = model.network.flow(celsius, l -> l.from() == room.air && l.to() == 0);
-            double rise = celsius[room.air] - ambient;
-            airs.add(new HeatResult.ShellAir(
-                    room.shell.id(),
-                    celsius[room.air],
-                    rise > 1e-9 ? vent / Air.carried(1) / rise * 1e3 : 0,
-                    vent,
-                    wallMean(room, celsius),
-                    room.fanFlowM3s > 0,
-                    room.shell.vents().isEmpty()));
+        private double limitC(HeatModel.Watched w) {
+            return model.limitC(w, charged);
         }
-        return List.copyOf(airs);
-    }
 
-    private static double wallMean(HeatModel.Room room, double[] celsius) {
-        double sum = 0;
-        double area = 0;
-        for (Face face : Face.values()) {
-            double a = room.shell.cavity().area(face);
-            sum += a * celsius[room.outside(face)];
-            area += a;
+        private double marginK(HeatModel.Watched w) {
+            return limitC(w) - w.celsius(peakC);
         }
-        return sum / area;
+
+        Optional<HeatModel.Watched> closest() {
+            return model.watched.stream()
+                    .filter(w -> Double.isFinite(limitC(w)))
+                    .min(Comparator.comparingDouble(this::marginK));
+        }
+
+        double marginK() {
+            return closest().map(this::marginK).orElse(Double.POSITIVE_INFINITY);
+        }
+
+        /** Range of the least margin: what warms the spot takes from its margin; a peak is as doubtful as the mean is, rise for rise. */
+        Optional<Spread> margin() {
+            return closest().map(w -> {
+                double ambient = model.network.ambientC();
+                double mean = meanC[w.node()] - ambient;
+                double rises = mean > 1e-6 ? (w.celsius(peakC) - ambient) / mean : 1;
+                Map<Input, Double> effects = model.network.effects(meanC, w.node(), model.warmed(use));
+                effects.replaceAll((input, kelvin) -> -kelvin * rises);
+                return Spread.ofEffects(marginK(w), effects);
+            });
+        }
+
+        HeatResult.Spot spot(HeatModel.Watched w) {
+            return new HeatResult.Spot(
+                    w.kind(),
+                    w.subject(),
+                    w.name(),
+                    w.wall(),
+                    w.celsius(peakC),
+                    w.celsius(meanC),
+                    limitC(w),
+                    w.kind() == HeatResult.Kind.PART ? model.heat(use, w.subject()) : 0);
+        }
+
+        HeatResult.Use read(Build build) {
+            return new HeatResult.Use(
+                    use.profile(),
+                    use.pluggedIn(),
+                    closed,
+                    use.steps().size() > 1,
+                    model.watched.stream()
+                                    .filter(w -> w.kind() == HeatResult.Kind.PART)
+                                    .mapToDouble(w -> model.heat(use, w.subject()))
+                                    .sum()
+                            + use.meanWiresW(),
+                    model.network.heatIn(),
+                    model.watched.stream().map(this::spot).toList(),
+                    airs(build));
+        }
+
+        private List<HeatResult.ShellAir> airs(Build build) {
+            List<HeatResult.ShellAir> airs = new ArrayList<>();
+            double ambient = build.brief().surroundings().ambientC();
+            for (HeatModel.Room room : model.rooms.values()) {
+                double vent = model.network.flow(meanC, l -> l.from() == room.air && l.to() == 0);
+                double rise = meanC[room.air] - ambient;
+                airs.add(new HeatResult.ShellAir(
+                        room.shell.id(),
+                        meanC[room.air],
+                        rise > 1e-9 ? vent / Air.carried(1) / rise * 1e3 : 0,
+                        vent,
+                        wallMean(room),
+                        room.fanFlowM3s > 0,
+                        room.shell.vents().isEmpty()));
+            }
+            return List.copyOf(airs);
+        }
+
+        private double wallMean(HeatModel.Room room) {
+            double sum = 0;
+            double area = 0;
+            for (Face face : Face.values()) {
+                double a = room.shell.cavity().area(face);
+                sum += a * meanC[room.outside(face)];
+                area += a;
+            }
+            return sum / area;
+        }
     }
 }

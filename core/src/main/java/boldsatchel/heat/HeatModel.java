@@ -4,27 +4,32 @@ import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.HeatPath;
+import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
-import boldsatchel.machine.Vent;
-import boldsatchel.power.PowerResult;
+import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Label;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.DoubleBinaryOperator;
+import java.util.Set;
 import java.util.function.DoubleFunction;
+import java.util.stream.Collectors;
 
-/** The thermal network of a build: parts, air and walls of each shell, surroundings. */
+/**
+ * The thermal network of a build with its lid open or closed: parts, air and walls of each shell, the places where parts warm a wall,
+ * surroundings. Both postures have the same nodes in the same order.
+ */
 final class HeatModel {
 
     /**
@@ -39,15 +44,25 @@ final class HeatModel {
 
     /** Cells live longest below this, °C, when the maker says nothing: usual limit for discharging lithium cells. */
     private static final double CELLS_LIMIT_C = 60;
+    /** And this while they are charged. */
+    private static final double CELLS_CHARGING_LIMIT_C = 45;
 
     private static final double TOUCH_HELD_C = 48;
     private static final double TOUCH_PLASTIC_C = 60;
     private static final double TOUCH_METAL_C = 51;
     /** No wall is taken for thinner than this. */
     private static final double THINNEST_MM = 0.1;
+    /** No closed lid lies nearer to its base than this. */
+    private static final double LID_GAP_MM = 0.5;
+    /** What warms a gram of boards, drives and keys by a kelvin, J/(g·K); between glass, epoxy, copper and plastic. */
+    private static final double PART_HEAT_JGK = 0.9;
+    /** The same of lithium cells (0.9 to 1.1 is measured). */
+    private static final double CELLS_HEAT_JGK = 1.0;
+    /** About what a plain face gives off in still air, by convection and radiation. */
+    private static final double FACE_WM2K = 9;
+    /** Least share of a wall that is left beside the places where parts warm it. */
+    private static final double LEAST_REST = 0.05;
 
-    private static final double CLOSE_MM = 6;
-    private static final double CONTACT_MM = 0.1;
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
 
@@ -59,106 +74,248 @@ final class HeatModel {
             String name,
             Optional<Face> wall,
             double limitC,
-            double heatW) {}
+            Optional<Link.Along> along) {
+
+        /** Its temperature at what is hottest of it, °C. */
+        double celsius(double[] t) {
+            return t[node]
+                    + along.map(a -> Math.max(0, a.middleK(t[a.from()], t[a.to()])))
+                            .orElse(0.0);
+        }
+    }
+
+    /** A wall's nodes and what is known of it. */
+    private record Wall(
+            int inside, int outside, double areaM2, double restM2, Link.Along.Wall plate, Input thick, boolean sunny) {}
 
     /** A shell's nodes. */
     static final class Room {
         final Shell shell;
         final int air;
-        private final Map<Face, Integer> inside = new EnumMap<>(Face.class);
-        private final Map<Face, Integer> outside = new EnumMap<>(Face.class);
+        private final List<Placed> parts;
+        private final Faces faces;
+        private final Openings openings;
+        private final Map<Face, Wall> walls = new EnumMap<>(Face.class);
         double fanFlowM3s;
-        /** The flow with each of the fan's figures moved by a standard deviation. */
-        final Map<Input, Double> flowMovedM3s = new LinkedHashMap<>();
+        /** The flow with each of the fans' figures moved by a standard deviation. */
+        private Map<Input, Double> flowMovedM3s = Map.of();
 
-        Room(Shell shell, int air) {
+        Room(Shell shell, int air, List<Placed> parts, List<Placed> standing, double undersideMm) {
             this.shell = shell;
             this.air = air;
+            this.parts = parts;
+            this.faces = new Faces(parts, standing);
+            this.openings = new Openings(shell, standing, undersideMm);
         }
 
-        void wall(Face face, int inner, int outer) {
-            inside.put(face, inner);
-            outside.put(face, outer);
-        }
-
-        /** Node of a wall's inside. */
-        int inside(Face face) {
-            return inside.getOrDefault(face, 0);
+        private Wall wall(Face face) {
+            return java.util.Objects.requireNonNull(walls.get(face));
         }
 
         /** Node of a wall's outside. */
         int outside(Face face) {
-            return outside.getOrDefault(face, 0);
+            return wall(face).outside();
         }
     }
+
+    /** Where a part warms a wall. */
+    private record Spot(Placed part, Face face, Spreading.Footprint print) {}
 
     final HeatNetwork network;
     final Map<String, Room> rooms = new LinkedHashMap<>();
     final List<Watched> watched = new ArrayList<>();
-    private final Build build;
-    private final PowerResult power;
+    /** Parts that are not placed anywhere and count as lying in the first shell. */
+    final List<String> loose = new ArrayList<>();
 
-    HeatModel(Build build, List<Placed> placed, PowerResult power) {
+    private final Build build;
+    private final boolean closed;
+    private final Set<String> warm;
+    private final Map<String, Integer> nodes = new HashMap<>();
+    private final Map<String, List<HeatPath>> paths;
+
+    /**
+     * Of a build.
+     *
+     * @param placed parts where they lie
+     * @param warm ids of parts that some use warms
+     * @param closed whether the lid is closed
+     */
+    HeatModel(Build build, List<Placed> placed, Set<String> warm, boolean closed) {
         this.build = build;
-        this.power = power;
+        this.warm = warm;
+        this.closed = closed;
         this.network = new HeatNetwork(build.brief().surroundings().ambientC());
+        this.paths = build.cooling().heatPaths().stream().collect(Collectors.groupingBy(HeatPath::part));
         for (Shell shell : build.casing().shells()) {
-            rooms.put(shell.id(), room(shell, placed));
+            List<Placed> standing =
+                    placed.stream().filter(p -> p.shell().equals(shell)).toList();
+            room(shell, standing);
         }
-        for (Placed p : placed) {
-            Room room = rooms.get(p.shell().id());
-            if (room != null) {
-                part(p, room);
-            }
+        if (closed) {
+            build.casing().hinge().ifPresent(this::lidOnBase);
         }
-        wiresWarmTheAir();
+        looseParts(placed);
     }
 
-    private Room room(Shell shell, List<Placed> placed) {
-        Room room = new Room(shell, network.node(0));
-        Optional<Placed> fan = placed.stream()
-                .filter(p -> p.shell().equals(shell)
-                        && p.part().facet(Facet.MovesAir.class).isPresent())
-                .findFirst();
-        vents(room, fan);
-        Input wall = shell.input("wallMm", shell.wallMm());
+    private boolean matters(Part part) {
+        return warm.contains(part.id()) || part.facet(Facet.Thermal.class).isPresent() || part.isSource();
+    }
+
+    private void room(Shell shell, List<Placed> standing) {
+        double underside = undersideMm(shell);
         Box out = closedOutside(shell);
+        double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.widthMm() * shell.depthMm() * shell.heightMm() * 1e-9;
+        Room room = new Room(
+                shell,
+                network.node(shell.id(), 0, airJK),
+                standing.stream().filter(p -> matters(p.part())).toList(),
+                standing,
+                underside);
+        rooms.put(shell.id(), room);
+        air(room);
+        Map<Face, List<Spot>> spots = new EnumMap<>(Face.class);
         for (Face face : Face.values()) {
-            double area = out.area(face) * MM2;
-            double length = face.axis() == 2 ? (out.dx() + out.dy()) / 2 * MM : out.dz() * MM;
-            int inner = network.node(0);
-            int outer = network.node(0);
-            room.wall(face, inner, outer);
-            convection(
-                    new Link.Convection(
-                            room.air,
-                            inner,
-                            area,
-                            coefficient(face),
-                            length,
-                            forcedInside(room.fanFlowM3s, out),
-                            Air.INSIDE_RADIATION,
-                            1),
+            List<Spot> here = spots(room, face, out);
+            spots.put(face, here);
+            wall(
                     room,
-                    out);
-            known(
-                    wall,
-                    t -> new Link.Fixed(
-                            inner, outer, shell.material().conductivityWmK() * area / (Math.max(THINNEST_MM, t) * MM)));
-            if (!(face == Face.BOTTOM && standsOnTable(shell))) {
-                doubtful(new Link.Convection(outer, 0, area, coefficient(face), length, 0, 0, 1));
-                network.link(new Link.Radiation(outer, 0, area, shell.material().emissivity()));
-            }
-            watched.add(new Watched(
-                    outer,
-                    HeatResult.Kind.WALL,
-                    shell.id(),
-                    shell.name() + ", " + face.words(),
-                    Optional.of(face),
-                    touchLimit(shell),
-                    0));
+                    face,
+                    out,
+                    here.stream().mapToDouble(s -> s.print().area()).sum());
         }
-        return room;
+        for (int i = 0; i < room.parts.size(); i++) {
+            part(room, i, out);
+        }
+        for (Faces.Opposite pair : room.faces.opposites()) {
+            facing(room, pair);
+        }
+        spots.values().forEach(list -> list.forEach(spot -> spot(room, spot)));
+    }
+
+    /** Air that fans or warmth drive through the vents. */
+    private void air(Room room) {
+        room.openings.chimney(network, room.air);
+        if (!room.openings.hasFans()) {
+            return;
+        }
+        room.fanFlowM3s = room.openings.fanFlowM3s();
+        room.flowMovedM3s = room.openings.fanFlowMovedM3s();
+        Link out = new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s));
+        network.link(out);
+        room.flowMovedM3s.forEach(
+                (input, moved) -> network.moves(input, out, new Link.Fixed(room.air, 0, Air.carried(moved))));
+    }
+
+    private void wall(Room room, Face face, Box out, double spotsM2) {
+        Shell shell = room.shell;
+        double area = out.area(face) * MM2;
+        double rest = Math.max(LEAST_REST * area, area - spotsM2);
+        double length = face.axis() == 2 ? (out.dx() + out.dy()) / 2 * MM : out.dz() * MM;
+        boolean free = !(face == Face.BOTTOM && standsOnTable(shell)) && !hidden(shell, face);
+        double c = coefficient(shell, face);
+        double thick = Math.max(THINNEST_MM, shell.wallMm().value()) * MM;
+        double half = wallJK(shell, face, out) / 2 * rest / area;
+        int inner = network.node(shell.id(), 0, half);
+        int outer = network.node(shell.id(), sunW(shell, face, rest), half);
+        Input thickness = shell.input("wallMm", shell.wallMm());
+        Link.Along.Wall plate = new Link.Along.Wall(
+                shell.material().conductivityWmK(),
+                thick,
+                free,
+                c,
+                length,
+                shell.material().emissivity(),
+                network.ambientC());
+        room.walls.put(face, new Wall(inner, outer, area, rest, plate, thickness, sunny(shell, face)));
+        convection(
+                new Link.Convection(
+                        room.air, inner, rest, c, length, forcedInside(room.fanFlowM3s, out), Air.INSIDE_RADIATION, 1),
+                room,
+                out);
+        through(thickness, inner, outer, rest, shell);
+        outside(outer, rest, plate);
+        watched.add(new Watched(
+                outer,
+                HeatResult.Kind.WALL,
+                shell.id(),
+                shell.name() + ", " + face.words(),
+                Optional.of(face),
+                free ? touchLimit(shell) : Double.POSITIVE_INFINITY,
+                Optional.empty()));
+    }
+
+    private void through(Input thickness, int inner, int outer, double areaM2, Shell shell) {
+        known(
+                thickness,
+                t -> new Link.Fixed(
+                        inner, outer, shell.material().conductivityWmK() * areaM2 / (Math.max(THINNEST_MM, t) * MM)));
+    }
+
+    private void outside(int outer, double areaM2, Link.Along.Wall plate) {
+        if (plate.free()) {
+            doubtful(new Link.Convection(outer, 0, areaM2, plate.c(), plate.lengthM(), 0, 0, 1));
+            network.link(new Link.Radiation(outer, 0, areaM2, plate.emissivity()));
+        }
+    }
+
+    /** Heat capacity of a wall by its share of the shell's mass, J/K. */
+    private static double wallJK(Shell shell, Face face, Box out) {
+        double all = 0;
+        for (Face f : Face.values()) {
+            all += out.area(f);
+        }
+        double grams = shell.weighedG()
+                .map(Figure::value)
+                .orElse(all * shell.wallMm().value() * shell.material().densityKgM3() * 1e-6);
+        return grams * shell.material().heatJgK() * out.area(face) / all;
+    }
+
+    /** The sun falls on what faces up, and on the back of a lid, whichever way it stands. */
+    private boolean sunny(Shell shell, Face face) {
+        boolean lid = build.casing().isLid(shell);
+        return (lid ? face == Face.BOTTOM : face == Face.TOP) && !hidden(shell, face);
+    }
+
+    private double sunW(Shell shell, Face face, double areaM2) {
+        return sunny(shell, face)
+                ? shell.material().absorptivity() * build.brief().surroundings().sunWm2() * areaM2
+                : 0;
+    }
+
+    /** Whether the closed lid lies on it, or it on the base. */
+    private boolean hidden(Shell shell, Face face) {
+        return closed
+                && face == Face.TOP
+                && build.casing()
+                        .hinge()
+                        .filter(h ->
+                                h.lidShell().equals(shell.id()) || h.baseShell().equals(shell.id()))
+                        .isPresent();
+    }
+
+    /** The gap between base and closed lid: still air and what both faces radiate. */
+    private void lidOnBase(Hinge hinge) {
+        Room base = rooms.get(hinge.baseShell());
+        Room lid = rooms.get(hinge.lidShell());
+        if (base == null || lid == null) {
+            return;
+        }
+        Box below = base.shell.cavity();
+        Box above = hinge.closed(lid.shell.cavity());
+        double gap = Math.max(LID_GAP_MM, above.z() - below.high(2) - topWall(base.shell) - topWall(lid.shell)) * MM;
+        double area = Math.max(0, -below.gapAlong(0, above)) * Math.max(0, -below.gapAlong(1, above)) * MM2;
+        int from = base.outside(Face.TOP);
+        int to = lid.outside(Face.TOP);
+        double grey = 1
+                / (1 / base.shell.material().emissivity()
+                        + 1 / lid.shell.material().emissivity()
+                        - 1);
+        network.link(new Link.Fixed(from, to, Air.CONDUCTIVITY * area / gap));
+        network.link(new Link.Facing(from, to, area, grey));
+    }
+
+    private static double topWall(Shell shell) {
+        return shell.openTop() ? 0 : shell.wallMm().value();
     }
 
     /** An open top is closed by a deck of parts or a screen; it is counted as a wall. */
@@ -167,28 +324,36 @@ final class HeatModel {
         return new Box(0, 0, 0, shell.widthMm() + 2 * wall, shell.depthMm() + 2 * wall, shell.heightMm() + 2 * wall);
     }
 
+    /** Between its floor and what it stands on, mm. */
+    private double undersideMm(Shell shell) {
+        return standsOnTable(shell)
+                ? build.casing().feet().map(Casing.Feet::heightMm).orElse(0.0)
+                : Double.POSITIVE_INFINITY;
+    }
+
     private boolean standsOnTable(Shell shell) {
         return build.brief().surroundings().onTable() && !build.casing().isLid(shell);
     }
 
-    /** Warm air under a roof, and a roof in cooler air, move as a plate facing up does; floors as one facing down. */
-    private static double coefficient(Face face) {
+    /**
+     * Warm air under a roof, and a roof in cooler air, move as a plate facing up does; floors as one facing down. A closed lid lies upside
+     * down.
+     */
+    private double coefficient(Shell shell, Face face) {
+        boolean turned = closed && build.casing().isLid(shell);
         return switch (face) {
-            case TOP -> Air.FACING_UP;
-            case BOTTOM -> Air.FACING_DOWN;
+            case TOP -> turned ? Air.FACING_DOWN : Air.FACING_UP;
+            case BOTTOM -> turned ? Air.FACING_UP : Air.FACING_DOWN;
             default -> Air.VERTICAL;
         };
     }
 
     private static double forcedInside(double flowM3s, Box out) {
-        if (flowM3s == 0) {
-            return 0;
-        }
-        double section = Math.min(out.dx(), out.dy()) * out.dz() * MM2;
-        return Air.forced(flowM3s / section, Math.max(out.dx(), out.dy()) * MM);
+        double section = out.dy() * out.dz() * MM2;
+        return flowM3s > 0 ? Air.forced(flowM3s / section, out.dx() * MM) : 0;
     }
 
-    /** A link that one figure decides. */
+    /** A link that one input decides. */
     private void known(Input input, DoubleFunction<Link> link) {
         Link now = link.apply(input.figure().value());
         network.link(now);
@@ -215,150 +380,241 @@ final class HeatModel {
         return shell.material().metal() ? TOUCH_METAL_C : TOUCH_PLASTIC_C;
     }
 
-    /** With a fan the vents nearest to it are its own; without, lower vents let in and upper ones out. */
-    private void vents(Room room, Optional<Placed> fan) {
-        List<Vent> vents = room.shell.vents();
-        if (vents.isEmpty()) {
-            return;
-        }
-        if (fan.isPresent()) {
-            Box at = fan.get().bounds();
-            Vent own = vents.stream()
-                    .min(Comparator.comparingDouble(v -> distance(v.box(), at)))
-                    .orElseThrow();
-            double others = area(vents) - own.areaMm2() * MM2;
-            Facet.MovesAir moves = fan.get().part().facet(Facet.MovesAir.class).orElseThrow();
-            Part part = fan.get().part();
-            double openM2 = Air.inRow(own.areaMm2() * MM2, others);
-            Input free = part.input(Facet.MovesAir.class, "freeLs", moves.freeLs());
-            Input shutOff = part.input(Facet.MovesAir.class, "shutOffPa", moves.shutOffPa());
-            DoubleBinaryOperator flow = (ls, pa) -> Air.fanFlow(ls * 1e-3, pa, openM2);
-            double ls = free.figure().value();
-            double pa = shutOff.figure().value();
-            room.fanFlowM3s = flow.applyAsDouble(ls, pa);
-            room.flowMovedM3s.put(free, flow.applyAsDouble(ls + free.figure().sigma(), pa));
-            room.flowMovedM3s.put(
-                    shutOff, flow.applyAsDouble(ls, pa + shutOff.figure().sigma()));
-            Link out = new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s));
-            network.link(out);
-            room.flowMovedM3s.forEach(
-                    (input, moved) -> network.moves(input, out, new Link.Fixed(room.air, 0, Air.carried(moved))));
-            return;
-        }
-        double middle = vents.stream().mapToDouble(HeatModel::height).average().orElseThrow();
-        List<Vent> lower = vents.stream().filter(v -> height(v) < middle).toList();
-        List<Vent> upper = vents.stream().filter(v -> height(v) >= middle).toList();
-        double rise = meanHeight(upper) - meanHeight(lower);
-        if (!lower.isEmpty() && rise > 0) {
-            network.link(new Link.Chimney(room.air, 0, Air.inRow(area(lower), area(upper)), rise * MM));
-        }
-    }
-
-    private static double distance(Box a, Box b) {
-        double square = 0;
-        for (int axis = 0; axis < 3; axis++) {
-            double gap = Math.max(0, a.gapAlong(axis, b));
-            square += gap * gap;
-        }
-        return square;
-    }
-
-    private static double height(Vent vent) {
-        return vent.box().centre().z();
-    }
-
-    private static double meanHeight(List<Vent> vents) {
-        return vents.stream().mapToDouble(v -> height(v) * v.areaMm2()).sum()
-                / Math.max(1e-9, vents.stream().mapToDouble(Vent::areaMm2).sum());
-    }
-
-    private static double area(List<Vent> vents) {
-        return vents.stream().mapToDouble(Vent::areaMm2).sum() * MM2;
-    }
-
-    private void part(Placed placed, Room room) {
+    private void part(Room room, int place, Box out) {
+        Placed placed = room.parts.get(place);
         Part part = placed.part();
-        double heat = power.heatByPart().getOrDefault(part.id(), 0.0);
+        int node = partNode(part);
+        double whole = room.faces.wholeM2(place);
+        double free = room.faces.freeM2(place);
+        if (!givenToAir(part, node, room, whole, free)) {
+            Box b = placed.bounds();
+            convection(
+                    new Link.Convection(
+                            node,
+                            room.air,
+                            free,
+                            Air.VERTICAL,
+                            Math.sqrt(Math.max(1, b.area(Face.TOP))) * MM,
+                            forcedInside(room.fanFlowM3s, out),
+                            Air.INSIDE_RADIATION * room.faces.seesWalls(place),
+                            1),
+                    room,
+                    out);
+        }
+    }
+
+    private int partNode(Part part) {
+        double jgk = part.isSource() ? CELLS_HEAT_JGK : PART_HEAT_JGK;
+        int node = network.node(part.id(), 0, part.massG().value() * jgk);
+        nodes.put(part.id(), node);
+        double limit = part.facet(Facet.Thermal.class)
+                .map(Facet.Thermal::limitC)
+                .orElse(part.isSource() ? CELLS_LIMIT_C : Double.POSITIVE_INFINITY);
+        watched.add(new Watched(
+                node, HeatResult.Kind.PART, part.id(), part.name(), Optional.empty(), limit, Optional.empty()));
+        return node;
+    }
+
+    /**
+     * A given resistance to air holds for a part that is free all around; covered faces take away what they would have given off by
+     * themselves, but no more than their share of the whole.
+     */
+    private boolean givenToAir(Part part, int node, Room room, double wholeM2, double freeM2) {
         Optional<Facet.Thermal> thermal = part.facet(Facet.Thermal.class);
-        boolean cells = part.isSource();
-        if (heat <= 0 && thermal.isEmpty() && !cells) {
-            return;
-        }
-        int node = network.node(heat);
-        doubt(part, node, heat);
-        double limit = thermal.map(Facet.Thermal::limitC).orElse(cells ? CELLS_LIMIT_C : Double.POSITIVE_INFINITY);
-        watched.add(new Watched(node, HeatResult.Kind.PART, part.id(), part.name(), Optional.empty(), limit, heat));
-        toAir(placed, room, node, thermal);
-        toCloseWalls(placed, room, node);
-        for (HeatPath path : build.cooling().heatPaths()) {
-            if (path.part().equals(part.id())) {
-                known(path.input(), ohms -> new Link.Fixed(node, room.inside(path.wall()), 1 / Math.max(1e-3, ohms)));
-            }
-        }
-    }
-
-    /** A load's heat is as doubtful as its busy power. */
-    private void doubt(Part part, int node, double heat) {
-        part.facet(Facet.DrawsPower.class)
-                .filter(d -> d.busyW().value() > 0)
-                .ifPresent(d -> network.warms(
-                        part.input(Facet.DrawsPower.class, "busyW", d.busyW()),
-                        node,
-                        heat * d.busyW().sigma() / d.busyW().value()));
-    }
-
-    private void toAir(Placed placed, Room room, int node, Optional<Facet.Thermal> thermal) {
         boolean moving =
                 room.fanFlowM3s > 0 && thermal.flatMap(Facet.Thermal::fanKW).isPresent();
         Optional<Figure> given =
                 moving ? thermal.flatMap(Facet.Thermal::fanKW) : thermal.flatMap(Facet.Thermal::stillKW);
-        if (given.isPresent()) {
-            known(
-                    placed.part().input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", given.get()),
-                    ohms -> new Link.Fixed(node, room.air, 1 / Math.max(1e-3, ohms)));
-            return;
-        }
-        Box b = placed.bounds();
-        double free = 0;
-        for (Face face : Face.values()) {
-            boolean touches = Math.abs(b.end(face) - placed.shell().cavity().end(face)) < CONTACT_MM;
-            free += touches ? 0 : b.area(face) * MM2;
-        }
-        double length = Math.sqrt(Math.max(1, b.area(Face.TOP))) * MM;
-        Box out = closedOutside(room.shell);
-        convection(
-                new Link.Convection(
-                        node,
-                        room.air,
-                        Math.max(1e-6, free),
-                        Air.VERTICAL,
-                        length,
-                        forcedInside(room.fanFlowM3s, out),
-                        Air.INSIDE_RADIATION,
-                        1),
-                room,
-                out);
+        given.ifPresent(g -> known(part.input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", g), ohms -> {
+            double whole = 1 / Math.max(1e-3, ohms);
+            double left = Math.max(whole * freeM2 / wholeM2, whole - FACE_WM2K * (wholeM2 - freeM2));
+            return new Link.Fixed(node, room.air, left);
+        }));
+        return given.isPresent();
     }
 
-    /** Conduction through a thin gap of still air. */
-    private void toCloseWalls(Placed placed, Room room, int node) {
-        for (Face face : Face.values()) {
-            double gap =
-                    Math.abs(placed.bounds().end(face) - placed.shell().cavity().end(face));
-            if (gap <= CLOSE_MM) {
-                double area = placed.bounds().area(face) * MM2;
-                network.link(new Link.Fixed(
-                        node, room.inside(face), Air.CONDUCTIVITY * area / (Math.max(CONTACT_MM, gap) * MM)));
+    private int node(Part part) {
+        return java.util.Objects.requireNonNull(nodes.get(part.id()));
+    }
+
+    /** Two parts opposite one another. */
+    private void facing(Room room, Faces.Opposite pair) {
+        int a = node(room.parts.get(pair.a()).part());
+        int b = node(room.parts.get(pair.b()).part());
+        if (pair.close()) {
+            network.link(new Link.Fixed(a, b, throughGap(pair.gapMm(), pair.areaM2())));
+            network.link(new Link.Facing(a, b, pair.areaM2(), Faces.BETWEEN_GREY));
+        } else {
+            network.link(new Link.Facing(a, b, pair.seenM2(), Faces.BETWEEN_GREY));
+        }
+    }
+
+    private static double throughGap(double gapMm, double areaM2) {
+        return Air.CONDUCTIVITY * areaM2 / (Math.max(Faces.CONTACT_MM, gapMm) * MM);
+    }
+
+    private Optional<HeatPath> path(Part part, Face face) {
+        return paths.getOrDefault(part.id(), List.of()).stream()
+                .filter(p -> p.wall() == face)
+                .findFirst();
+    }
+
+    /** Where parts warm a wall: across a small gap, or by a pad or pipe. */
+    private List<Spot> spots(Room room, Face face, Box out) {
+        List<Spot> spots = new ArrayList<>();
+        for (Placed placed : room.parts) {
+            Optional<HeatPath> path = path(placed.part(), face);
+            if (path.isPresent() || Faces.closeToWall(placed, face)) {
+                spots.add(new Spot(placed, face, print(placed, face, out, path.flatMap(HeatPath::areaMm2))));
+            }
+        }
+        return spots;
+    }
+
+    /** The part's shadow on the wall, or as much about its middle as is said. */
+    private static Spreading.Footprint print(Placed placed, Face face, Box out, Optional<Double> areaMm2) {
+        int u = (face.axis() + 1) % 3;
+        int v = (face.axis() + 2) % 3;
+        Box b = placed.bounds();
+        double grown = areaMm2.map(a -> Math.sqrt(a / Math.max(1e-6, b.size(u) * b.size(v))))
+                .orElse(1.0);
+        double[] across = within(b, u, grown, placed.shell().wallMm().value(), out);
+        double[] along = within(b, v, grown, placed.shell().wallMm().value(), out);
+        return new Spreading.Footprint(across[1], along[1], across[0], across[2], along[0], along[2]);
+    }
+
+    /** What lies before, under and behind a length on a wall, m. */
+    private static double[] within(Box b, int axis, double grown, double wallMm, Box out) {
+        double whole = out.size(axis);
+        double wide = Math.clamp(b.size(axis) * grown, 1, Math.max(1, 0.98 * whole));
+        double before = Math.clamp(b.centre().along(axis) + wallMm - wide / 2, 0, whole - wide);
+        return new double[] {before * MM, wide * MM, (whole - before - wide) * MM};
+    }
+
+    private void spot(Room room, Spot spot) {
+        Wall wall = room.wall(spot.face());
+        Shell shell = room.shell;
+        int node = node(spot.part().part());
+        double area = Math.min(spot.print().area(), wall.areaM2());
+        double half = wallJK(shell, spot.face(), closedOutside(shell)) / 2 * area / wall.areaM2();
+        int inner = network.node(spot.part().id(), 0, half);
+        int outer = network.node(spot.part().id(), sunW(shell, spot.face(), area), half);
+        double feeds = feed(spot, node, inner);
+        double perArea = 1
+                / (area / Math.max(1e-9, feeds)
+                        + wall.plate().thickM() / 2 / wall.plate().conductivityWmK());
+        through(wall.thick(), inner, outer, area, shell);
+        Link.Along along = Link.Along.of(outer, wall.outside(), spot.print(), wall.plate(), perArea);
+        network.link(along);
+        outside(outer, area, wall.plate());
+        watched.add(new Watched(
+                outer,
+                HeatResult.Kind.WALL,
+                shell.id(),
+                shell.name() + ", " + spot.face().words() + ", at "
+                        + spot.part().part().name(),
+                Optional.of(spot.face()),
+                wall.plate().free() ? touchLimit(shell) : Double.POSITIVE_INFINITY,
+                Optional.of(along)));
+    }
+
+    /** Links a part to where it warms a wall; returns the conductance, W/K. */
+    private double feed(Spot spot, int node, int inner) {
+        Optional<HeatPath> path = path(spot.part().part(), spot.face());
+        if (path.isPresent()) {
+            known(path.get().input(), ohms -> new Link.Fixed(node, inner, 1 / Math.max(1e-3, ohms)));
+            return 1 / Math.max(1e-3, path.get().ohmsKW().value());
+        }
+        double area = spot.part().bounds().area(spot.face()) * MM2;
+        double watts = throughGap(Faces.toWallMm(spot.part(), spot.face()), area) + Air.INSIDE_RADIATION * area;
+        network.link(new Link.Fixed(node, inner, watts));
+        return watts;
+    }
+
+    /** What is not placed yet is taken to lie free in the first shell. */
+    private void looseParts(List<Placed> placed) {
+        Optional<Room> first = base();
+        if (first.isEmpty()) {
+            return;
+        }
+        Set<String> lies = placed.stream().map(Placed::id).collect(Collectors.toSet());
+        for (Part part : build.parts().list()) {
+            boolean beside = part.staysOutside();
+            if (!lies.contains(part.id()) && !beside && warm.contains(part.id())) {
+                loose.add(part.id());
+                int node = partNode(part);
+                if (!givenToAir(part, node, first.get(), 1, 1)) {
+                    Box b = part.body().bounds();
+                    double area = 2 * (b.area(Face.TOP) + b.area(Face.LEFT) + b.area(Face.FRONT)) * MM2;
+                    doubtful(new Link.Convection(
+                            node,
+                            first.get().air,
+                            Math.max(1e-6, area),
+                            Air.VERTICAL,
+                            Math.sqrt(Math.max(1, b.area(Face.TOP))) * MM,
+                            0,
+                            Air.INSIDE_RADIATION,
+                            1));
+                }
             }
         }
     }
 
-    /** Wires run in the base; what they lose warms its air. */
-    private void wiresWarmTheAir() {
-        build.casing()
-                .hinge()
-                .map(h -> rooms.get(h.baseShell()))
-                .or(() -> rooms.values().stream().findFirst())
-                .ifPresent(room -> network.heat(room.air, power.wireHeatW()));
+    /** Wires run in the tray that stands. */
+    private Optional<Room> base() {
+        return build.casing().standing().map(s -> rooms.get(s.id()));
+    }
+
+    /** What a step of use puts into each node, the sun included, W. */
+    double[] watts(Warmth.Step step) {
+        double[] watts = network.heat();
+        step.byPart().forEach((part, heat) -> {
+            Integer node = nodes.get(part);
+            if (node != null) {
+                watts[node] += heat;
+            }
+        });
+        base().ifPresent(room -> watts[room.air] += step.wiresW());
+        return watts;
+    }
+
+    /** Heat of a part in a step, if it is inside. */
+    double heat(Warmth use, String part) {
+        return nodes.containsKey(part) ? use.meanW(part) : 0;
+    }
+
+    /** What is charged may get less warm. */
+    double limitC(Watched spot, Set<String> charged) {
+        return charged.contains(spot.subject()) && spot.kind() == HeatResult.Kind.PART
+                ? Math.min(spot.limitC(), CELLS_CHARGING_LIMIT_C)
+                : spot.limitC();
+    }
+
+    /** A load's heat is as doubtful as what it draws in each step's mode. */
+    List<HeatNetwork.Warmed> warmed(Warmth use) {
+        List<HeatNetwork.Warmed> warmed = new ArrayList<>();
+        double minutes =
+                use.steps().stream().mapToDouble(s -> s.use().minutes()).sum();
+        for (Warmth.Step step : use.steps()) {
+            double share = step.use().minutes() / minutes;
+            for (Part part : build.parts().list()) {
+                Integer node = nodes.get(part.id());
+                double heat = step.byPart().getOrDefault(part.id(), 0.0);
+                if (node != null && heat > 0) {
+                    part.facet(Facet.DrawsPower.class).ifPresent(d -> {
+                        Figure draws = d.watts(step.use().mode());
+                        double relative = draws.value() > 0 ? draws.sigma() / draws.value() : 0;
+                        warmed.add(new HeatNetwork.Warmed(
+                                part.input(
+                                        Facet.DrawsPower.class,
+                                        step.use().mode().words() + "W",
+                                        draws),
+                                node,
+                                share * heat * relative));
+                    });
+                }
+            }
+        }
+        return warmed;
     }
 }

@@ -1,9 +1,9 @@
 package boldsatchel.heat;
 
+import boldsatchel.engine.CannotAnswer;
 import boldsatchel.quantity.Input;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,15 +13,13 @@ import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
 /**
- * Nodes with heat put in, and links between them. The steady state is found by Newton's method on the heat balance of every node; node
- * 0 is the surroundings and stays as it is. The matrix of slopes is symmetric and diagonally dominant, so that elimination needs no
- * pivoting (Golub and Van Loan, Matrix Computations, 4.1); nodes with few links go first, which keeps nearly all of it zero: walls and
- * parts hang on the air like twigs, and a solution costs little more than a visit to each link.
+ * Nodes with heat put in and heat capacity, and links between them. The steady state is found by Newton's method on the heat balance of
+ * every node; node 0 is the surroundings and stays as it is.
  */
 final class HeatNetwork {
     private static final int MOST_STEPS = 60;
     /** The last step taken; what is left after it is of the order of its square. */
-    private static final double CLOSE_ENOUGH_K = 1e-5;
+    private static final double CLOSE_ENOUGH_K = 1e-3;
 
     /** The first step taken at most; later ones may go as far as was gone already. */
     private static final double LARGEST_STEP_K = 60;
@@ -29,13 +27,14 @@ final class HeatNetwork {
     /** Steps after which one that leaves more heat piled up than it found is halved. */
     private static final int PATIENCE = 20;
 
-    private static final double LEAST_PIVOT = 1e-12;
-
     private final double ambientC;
     private final List<Double> heatW = new ArrayList<>(List.of(0.0));
+    private final List<Double> joulesPerK = new ArrayList<>(List.of(0.0));
+    /** Id of the part or shell that a node belongs to. */
+    private final List<String> subjects = new ArrayList<>(List.of(""));
+
     private final List<Link> links = new ArrayList<>();
     private final List<Moved> moved = new ArrayList<>();
-    private final List<Warmed> warmed = new ArrayList<>();
     /** Made for the nodes and links there are when it is first asked for. */
     private Optional<Elimination> elimination = Optional.empty();
 
@@ -43,7 +42,7 @@ final class HeatNetwork {
     private record Moved(Input input, Link link, Link then) {}
 
     /** What one input, moved by a standard deviation, puts into a node more, W. */
-    private record Warmed(Input input, int node, double watts) {}
+    record Warmed(Input input, int node, double watts) {}
 
     HeatNetwork(double ambientC) {
         this.ambientC = ambientC;
@@ -51,16 +50,35 @@ final class HeatNetwork {
 
     /** Adds a node. */
     int node(double watts) {
-        heatW.add(watts);
-        return heatW.size() - 1;
+        return node("", watts, 0);
     }
 
-    void heat(int node, double watts) {
-        heatW.set(node, heatW.get(node) + watts);
+    /**
+     * Adds a node.
+     *
+     * @param subject id of what it belongs to
+     * @param watts put in
+     * @param capacityJK its heat capacity
+     */
+    int node(String subject, double watts, double capacityJK) {
+        heatW.add(watts);
+        joulesPerK.add(capacityJK);
+        subjects.add(subject);
+        return heatW.size() - 1;
     }
 
     void link(Link link) {
         links.add(link);
+    }
+
+    /** Gives a node more to warm. */
+    void holds(int node, double capacityJK) {
+        joulesPerK.set(node, joulesPerK.get(node) + capacityJK);
+    }
+
+    /** Puts more into a node. */
+    void heat(int node, double watts) {
+        heatW.set(node, heatW.get(node) + watts);
     }
 
     /** Says what a link would be with an input moved by a standard deviation. */
@@ -70,43 +88,69 @@ final class HeatNetwork {
         }
     }
 
-    /** Says what an input moved by a standard deviation puts into a node more, W. */
-    void warms(Input input, int node, double watts) {
-        if (input.figure().sigma() > 0) {
-            warmed.add(new Warmed(input, node, watts));
-        }
-    }
-
     int size() {
         return heatW.size();
     }
 
+    double ambientC() {
+        return ambientC;
+    }
+
+    /** What was put in with the nodes, W. */
+    double[] heat() {
+        return heatW.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    /** Heat capacity of a node, J/K. */
+    double capacity(int node) {
+        return joulesPerK.get(node);
+    }
+
     double heatIn() {
-        return heatW.stream().mapToDouble(Double::doubleValue).sum();
+        return Arrays.stream(heat()).sum();
+    }
+
+    List<Link> links() {
+        return links;
     }
 
     /** Heat flowing over the links that a test accepts, at given temperatures. */
     double flow(double[] celsius, Predicate<Link> which) {
-        return links.stream()
-                .filter(which)
-                .mapToDouble(l -> l.watts(celsius[l.from()], celsius[l.to()]))
-                .sum();
+        double sum = 0;
+        for (Link link : links) {
+            if (which.test(link)) {
+                sum += link.watts(celsius[link.from()], celsius[link.to()]);
+            }
+        }
+        return sum;
+    }
+
+    /** Temperatures of all nodes with the heat put in with them, °C. */
+    double[] solve() {
+        return solve(heat(), start());
+    }
+
+    /** Where nothing better is known to begin, °C. */
+    double[] start() {
+        double[] start = new double[size()];
+        Arrays.fill(start, ambientC + 10);
+        return start;
     }
 
     /**
      * Temperatures of all nodes, °C.
      *
-     * @throws Unsettled when the iteration comes to no end
+     * @param watts put into each node
+     * @param start where to begin
+     * @throws CannotAnswer when the iteration comes to no end
      * @throws IllegalStateException when a node is linked to nothing
      */
-    double[] solve() {
+    double[] solve(double[] watts, double[] start) {
         int n = size();
-        double[] t = new double[n];
-        Arrays.fill(t, ambientC + 10);
+        double[] t = start.clone();
         t[0] = ambientC;
-        Elimination elimination = elimination();
         for (int step = 0; step < MOST_STEPS; step++) {
-            double[] change = elimination.at(t).solve(residual(t));
+            double[] change = answersAt(t).to(residual(watts, t));
             double largest = 0;
             double gone = LARGEST_STEP_K;
             for (int i = 1; i < n; i++) {
@@ -114,31 +158,20 @@ final class HeatNetwork {
                 gone = Math.max(gone, Math.abs(t[i] - ambientC));
             }
             double share = Math.min(1, gone / largest);
-            t = step < PATIENCE ? moved(t, change, share) : downhill(t, change, share);
+            t = step < PATIENCE ? moved(t, change, share) : downhill(watts, t, change, share);
             if (largest < CLOSE_ENOUGH_K) {
                 return t;
             }
         }
-        double[] left = residual(t);
-        throw new Unsettled(IntStream.range(1, n)
+        double[] left = residual(watts, t);
+        int worst = IntStream.range(1, n)
                 .boxed()
                 .max(Comparator.comparingDouble(i -> Math.abs(left[i])))
-                .orElse(0));
-    }
-
-    /** The temperatures come to no end; most heat is left over at a node. */
-    static final class Unsettled extends RuntimeException {
-        private static final long serialVersionUID = 1;
-        private final int node;
-
-        Unsettled(int node) {
-            super("the temperatures do not settle");
-            this.node = node;
-        }
-
-        int node() {
-            return node;
-        }
+                .orElse(0);
+        String there = subjects.get(worst);
+        throw new CannotAnswer(
+                "the temperatures do not settle: a figure near it cannot be",
+                there.isEmpty() ? List.of() : List.of(there));
     }
 
     private static double[] moved(double[] t, double[] change, double share) {
@@ -150,27 +183,29 @@ final class HeatNetwork {
     }
 
     /** Moves so far that less heat is left piled up: where a link changes its kind, whole steps could go to and fro for ever. */
-    private double[] downhill(double[] t, double[] change, double most) {
-        double before = piledUp(t);
+    private double[] downhill(double[] watts, double[] t, double[] change, double most) {
+        double before = piledUp(watts, t);
         double share = most;
         double[] to = moved(t, change, share);
-        while (share > most / 1000 && !(piledUp(to) < before)) {
+        while (share > most / 1000 && !(piledUp(watts, to) < before)) {
             share /= 2;
             to = moved(t, change, share);
         }
         return to;
     }
 
-    private double piledUp(double[] t) {
-        return Arrays.stream(residual(t)).map(Math::abs).sum();
+    private double piledUp(double[] watts, double[] t) {
+        return Arrays.stream(residual(watts, t)).map(Math::abs).sum();
     }
 
-    /** Heat that would pile up in each node, W; the surroundings take any. */
-    double[] residual(double[] t) {
-        double[] r = new double[size()];
-        for (int i = 1; i < r.length; i++) {
-            r[i] = heatW.get(i);
-        }
+    /**
+     * Heat that would pile up in each node, W; the surroundings take any.
+     *
+     * @param watts put into each node
+     * @param t temperatures
+     */
+    double[] residual(double[] watts, double[] t) {
+        double[] r = watts.clone();
         for (Link link : links) {
             double q = link.watts(t[link.from()], t[link.to()]);
             r[link.from()] -= q;
@@ -185,11 +220,12 @@ final class HeatNetwork {
      * and nodes that hold it, times the node's answer to heat put in anywhere. One solution serves all inputs (adjoint method).
      *
      * @param t the steady state
+     * @param warmed inputs of the heat itself
      */
-    Map<Input, Double> effects(double[] t, int node) {
+    Map<Input, Double> effects(double[] t, int node, List<Warmed> warmed) {
         double[] unit = new double[size()];
         unit[node] = 1;
-        double[] kelvinPerWatt = elimination().at(t).solve(unit);
+        double[] kelvinPerWatt = answersAt(t).to(unit);
         Map<Input, Double> effects = new LinkedHashMap<>();
         for (Moved m : moved) {
             double from = t[m.link.from()];
@@ -198,138 +234,32 @@ final class HeatNetwork {
             effects.merge(m.input, more * (kelvinPerWatt[m.link.to()] - kelvinPerWatt[m.link.from()]), Double::sum);
         }
         for (Warmed w : warmed) {
-            effects.merge(w.input, w.watts * kelvinPerWatt[w.node], Double::sum);
+            if (w.input.figure().sigma() > 0) {
+                effects.merge(w.input, w.watts * kelvinPerWatt[w.node], Double::sum);
+            }
         }
         return effects;
     }
 
-    private Elimination elimination() {
-        Elimination ready = elimination.filter(e -> e.place.length == size()).orElseGet(Elimination::new);
-        elimination = Optional.of(ready);
-        return ready;
+    /** Answers to small changes about given temperatures. */
+    Elimination.Factors answersAt(double[] t) {
+        return elimination().of(slopes(t), new double[size()]);
     }
 
-    /** Solves for the changes of temperature that answer to heat put in, about given temperatures. */
-    private final class Elimination {
-        private final int[] order;
-        private final int[] place;
-        private final double[][] matrix;
-        /** By column, the rows below the diagonal that are not zero once all before them are eliminated. */
-        private final int[][] below;
-
-        Elimination() {
-            int[] degree = new int[size()];
-            for (Link link : links) {
-                degree[link.from()]++;
-                degree[link.to()]++;
-            }
-            List<Integer> nodes = new ArrayList<>();
-            for (int i = 1; i < degree.length; i++) {
-                if (degree[i] == 0) {
-                    throw new IllegalStateException("a node of the heat network is linked to nothing");
-                }
-                nodes.add(i);
-            }
-            nodes.sort(Comparator.comparingInt(i -> degree[i]));
-            order = nodes.stream().mapToInt(Integer::intValue).toArray();
-            place = new int[size()];
-            Arrays.fill(place, -1);
-            for (int k = 0; k < order.length; k++) {
-                place[order[k]] = k;
-            }
-            matrix = new double[order.length][order.length];
-            below = pattern();
+    /** How the heat over each link grows about given temperatures, W/K. */
+    double[] slopes(double[] t) {
+        double[] slopes = new double[links.size()];
+        for (int k = 0; k < slopes.length; k++) {
+            Link link = links.get(k);
+            slopes[k] = link.slope(t[link.from()], t[link.to()]);
         }
+        return slopes;
+    }
 
-        /** The links, and what elimination fills in: the rows of a column are handed on to the first of them. */
-        private int[][] pattern() {
-            int n = order.length;
-            BitSet[] columns = new BitSet[n];
-            Arrays.setAll(columns, k -> new BitSet(n));
-            for (Link link : links) {
-                int i = place[link.from()];
-                int j = place[link.to()];
-                if (i >= 0 && j >= 0 && i != j) {
-                    columns[Math.min(i, j)].set(Math.max(i, j));
-                }
-            }
-            int[][] rows = new int[n][];
-            for (int k = 0; k < n; k++) {
-                rows[k] = columns[k].stream().toArray();
-                if (rows[k].length > 1) {
-                    columns[rows[k][0]].or(columns[k]);
-                    columns[rows[k][0]].clear(rows[k][0]);
-                }
-            }
-            return rows;
-        }
-
-        /** Takes the slopes at these temperatures and eliminates. */
-        Elimination at(double[] t) {
-            for (double[] row : matrix) {
-                Arrays.fill(row, 0);
-            }
-            for (Link link : links) {
-                double slope = link.slope(t[link.from()], t[link.to()]);
-                int i = place[link.from()];
-                int j = place[link.to()];
-                add(i, i, slope);
-                add(j, j, slope);
-                add(Math.max(i, j), Math.min(i, j), -slope);
-            }
-            eliminate();
-            return this;
-        }
-
-        private void add(int row, int column, double value) {
-            if (row >= 0 && column >= 0) {
-                matrix[row][column] += value;
-            }
-        }
-
-        /** Root-free Cholesky on the lower half (Golub and Van Loan, 4.1), only where the pattern is. */
-        private void eliminate() {
-            for (int k = 0; k < matrix.length; k++) {
-                double pivot = matrix[k][k];
-                if (!(pivot > LEAST_PIVOT)) {
-                    throw new IllegalStateException("part of the heat network is cut off from the surroundings");
-                }
-                int[] rows = below[k];
-                for (int a = 0; a < rows.length; a++) {
-                    double[] row = matrix[rows[a]];
-                    double factor = row[k] / pivot;
-                    for (int b = 0; b <= a; b++) {
-                        row[rows[b]] -= factor * matrix[rows[b]][k];
-                    }
-                }
-            }
-        }
-
-        /** Changes of temperature by node, K, for heat put in by node, W. */
-        double[] solve(double[] watts) {
-            int n = matrix.length;
-            double[] x = new double[n];
-            for (int k = 0; k < n; k++) {
-                x[k] = watts[order[k]];
-            }
-            for (int k = 0; k < n; k++) {
-                double share = x[k] / matrix[k][k];
-                for (int i : below[k]) {
-                    x[i] -= matrix[i][k] * share;
-                }
-            }
-            for (int k = n - 1; k >= 0; k--) {
-                double sum = x[k];
-                for (int i : below[k]) {
-                    sum -= matrix[i][k] * x[i];
-                }
-                x[k] = sum / matrix[k][k];
-            }
-            double[] change = new double[size()];
-            for (int k = 0; k < n; k++) {
-                change[order[k]] = x[k];
-            }
-            return change;
-        }
+    /** How nodes and links hang together. */
+    Elimination elimination() {
+        Elimination ready = elimination.filter(e -> e.size() == size()).orElseGet(() -> new Elimination(size(), links));
+        elimination = Optional.of(ready);
+        return ready;
     }
 }

@@ -6,16 +6,43 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The steady state.
+ * What the heat engine found.
  *
- * @param spots everything with a temperature
- * @param shells air and flows of each shell
- * @param heatW all heat put in
- * @param margin least distance of any spot from its limit, K; absent when nothing has a limit
+ * @param uses every use of the machine: each profile, with the lid open and closed where it has steps of both, and with all supplies
+ *     plugged in
+ * @param gravest the use with the least margin; absent without a case
+ * @param margin least distance of any spot from its limit in any use, K; absent when nothing has a limit
  * @param hottest the spot of the least margin
+ * @param loose ids of parts that warm and are placed nowhere: they count as lying in the first shell
  */
 public record HeatResult(
-        List<Spot> spots, List<ShellAir> shells, double heatW, Optional<Spread> margin, Optional<Spot> hottest) {
+        List<Use> uses, Optional<Use> gravest, Optional<Spread> margin, Optional<Spot> hottest, List<String> loose) {
+
+    /** Nothing is known. */
+    static final HeatResult NOTHING =
+            new HeatResult(List.of(), Optional.empty(), Optional.empty(), Optional.empty(), List.of());
+
+    /**
+     * One use, gone on for so long that it repeats itself.
+     *
+     * @param profile the name of the use profile
+     * @param pluggedIn whether all supplies are plugged in and chargers charge
+     * @param closed whether the lid is closed
+     * @param swings whether it has several steps, so that temperatures swing about their mean
+     * @param heatW mean of all heat that is set free inside
+     * @param sunW what the sun adds on the outside
+     * @param spots parts, walls, and where parts warm walls
+     * @param shells the air inside, at the mean
+     */
+    public record Use(
+            String profile,
+            boolean pluggedIn,
+            boolean closed,
+            boolean swings,
+            double heatW,
+            double sunW,
+            List<Spot> spots,
+            List<ShellAir> shells) {}
 
     /**
      * Something with a temperature.
@@ -24,12 +51,20 @@ public record HeatResult(
      * @param subject id of the part, or of the shell
      * @param name for people
      * @param wall which wall, if it is one
-     * @param celsius temperature; of a wall its outside
+     * @param celsius the highest temperature in the use; of a wall its outside
+     * @param meanC mean temperature over the use
      * @param limitC the most it may reach; infinite when nothing is known
-     * @param heatW put in here
+     * @param heatW put in here, mean
      */
     public record Spot(
-            Kind kind, String subject, String name, Optional<Face> wall, double celsius, double limitC, double heatW) {
+            Kind kind,
+            String subject,
+            String name,
+            Optional<Face> wall,
+            double celsius,
+            double meanC,
+            double limitC,
+            double heatW) {
         /** Distance to the limit, K. */
         public double marginK() {
             return limitC - celsius;
@@ -40,7 +75,7 @@ public record HeatResult(
     public enum Kind {
         /** A part. */
         PART,
-        /** The outside of a wall. */
+        /** The outside of a wall, or of the place in it that a part warms. */
         WALL
     }
 
@@ -58,15 +93,30 @@ public record HeatResult(
     public record ShellAir(
             String shell, double airC, double flowLs, double ventW, double wallMeanC, boolean fan, boolean sealed) {}
 
-    /** The part's spot, if it has one. */
+    /** All spots of the gravest use. */
+    public List<Spot> spots() {
+        return gravest.map(Use::spots).orElse(List.of());
+    }
+
+    /** The air of the gravest use. */
+    public List<ShellAir> shells() {
+        return gravest.map(Use::shells).orElse(List.of());
+    }
+
+    /** Heat set free inside in the gravest use, W. */
+    public double heatW() {
+        return gravest.map(Use::heatW).orElse(0.0);
+    }
+
+    /** The part's spot in the gravest use, if it has one. */
     public Optional<Spot> part(String id) {
-        return spots.stream()
+        return spots().stream()
                 .filter(s -> s.kind() == Kind.PART && s.subject().equals(id))
                 .findFirst();
     }
 
-    /** Air of a shell. */
+    /** Air of a shell in the gravest use. */
     public Optional<ShellAir> shell(String id) {
-        return shells.stream().filter(s -> s.shell().equals(id)).findFirst();
+        return shells().stream().filter(s -> s.shell().equals(id)).findFirst();
     }
 }

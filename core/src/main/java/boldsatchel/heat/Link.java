@@ -80,7 +80,7 @@ sealed interface Link {
         }
 
         /** T⁴; below zero kelvin, where only an iteration on its way can be, going on downwards. */
-        private static double fourth(double celsius) {
+        static double fourth(double celsius) {
             double t = celsius + Air.ZERO_CELSIUS;
             return t * t * t * Math.abs(t);
         }
@@ -103,6 +103,112 @@ sealed interface Link {
         @Override
         public double slope(double fromC, double toC) {
             return 1.5 * Air.carried(Air.chimney(areaM2, riseM, fromC - toC, toC));
+        }
+    }
+
+    /** Two faces that see each other. */
+    record Facing(int from, int to, double areaM2, double emissivity) implements Link {
+        @Override
+        public double watts(double fromC, double toC) {
+            return emissivity * Air.STEFAN_BOLTZMANN * areaM2 * (Radiation.fourth(fromC) - Radiation.fourth(toC));
+        }
+
+        /** At the mean of both ends, so that it is the same for either. */
+        @Override
+        public double slope(double fromC, double toC) {
+            double t = Math.abs((fromC + toC) / 2 + Air.ZERO_CELSIUS);
+            return 4 * emissivity * Air.STEFAN_BOLTZMANN * areaM2 * t * t * t;
+        }
+    }
+
+    /**
+     * Along a wall, from a footprint to the rest of it. The way is worked out for two strengths of what the wall's faces give off, and
+     * taken for a power of it between.
+     *
+     * @param f the footprint on its wall
+     * @param wall what the wall is and gives off
+     * @param feedWm2K what feeds the footprint
+     * @param atWeak conductance where the outside gives off {@link #WEAK_WM2K}
+     * @param power of what it gives off
+     */
+    record Along(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K, double atWeak, double power)
+            implements Link {
+
+        /**
+         * A wall and what its faces give off.
+         *
+         * @param conductivityWmK of its material
+         * @param thickM how thick it is
+         * @param free whether its outside gives off heat
+         * @param c of its outside's convection
+         * @param lengthM of its outside's convection
+         * @param emissivity of its outside
+         * @param ambientC surroundings
+         */
+        record Wall(
+                double conductivityWmK,
+                double thickM,
+                boolean free,
+                double c,
+                double lengthM,
+                double emissivity,
+                double ambientC) {
+
+            double kt() {
+                return conductivityWmK * thickM;
+            }
+
+            /** What its outside gives off, behind half its thickness, W/(m²·K). */
+            double outsideWm2K(double celsius) {
+                if (!free) {
+                    return 0;
+                }
+                double t = Math.abs((celsius + ambientC) / 2 + Air.ZERO_CELSIUS);
+                double h =
+                        Air.natural(c, celsius - ambientC, lengthM) + 4 * emissivity * Air.STEFAN_BOLTZMANN * t * t * t;
+                return 1 / (1 / h + thickM / 2 / conductivityWmK);
+            }
+        }
+
+        /** About what convection and radiation take on the inside. */
+        private static final double INSIDE_WM2K = 8;
+        /** The fin's temperature is taken here between wall and footprint. */
+        private static final double FIN_SHARE = 0.5;
+
+        private static final double WEAK_WM2K = 6;
+        private static final double STRONG_WM2K = 18;
+
+        static Along of(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K) {
+            double weak = conductance(f, wall, feedWm2K, wall.free() ? WEAK_WM2K : 0);
+            double strong = wall.free() ? conductance(f, wall, feedWm2K, STRONG_WM2K) : weak;
+            double power = Math.log(strong / weak) / Math.log(STRONG_WM2K / WEAK_WM2K);
+            return new Along(from, to, f, wall, feedWm2K, weak, power);
+        }
+
+        private static double conductance(Spreading.Footprint f, Wall wall, double feed, double outside) {
+            return Spreading.conductance(f, wall.kt(), outside + INSIDE_WM2K, feed + outside);
+        }
+
+        private double conductance(double fromC, double toC) {
+            return wall.free()
+                    ? atWeak * Math.pow(wall.outsideWm2K(toC + FIN_SHARE * (fromC - toC)) / WEAK_WM2K, power)
+                    : atWeak;
+        }
+
+        @Override
+        public double watts(double fromC, double toC) {
+            return conductance(fromC, toC) * (fromC - toC);
+        }
+
+        /** The conductance itself grows a little with the difference, as the natural convection in it does by a quarter of its power. */
+        @Override
+        public double slope(double fromC, double toC) {
+            return (1 + power / 4) * conductance(fromC, toC);
+        }
+
+        /** How much hotter the footprint's middle is than its mean, K. */
+        double middleK(double fromC, double toC) {
+            return watts(fromC, toC) * Spreading.middle(f, wall.kt(), feedWm2K + wall.outsideWm2K(fromC));
         }
     }
 }

@@ -84,6 +84,7 @@ public record Brief(
      * @param packC temperature of the cells at the start
      * @param inHands whether it is held for minutes, so that 48 °C is the most a wall may reach
      * @param onTable whether the underside gives off no heat
+     * @param sunWm2 sunshine on what faces up, W/m²; about 1000 at noon in summer
      */
     public record Surroundings(
             @Label(value = "Air around it", in = Quantity.TEMPERATURE, absent = 25, usualLeast = -30, usualMost = 50)
@@ -93,7 +94,15 @@ public record Brief(
             double packC,
 
             @Label("held in the hands for minutes") boolean inHands,
-            @Label(value = "stands on a table", absent = 1) boolean onTable) {}
+            @Label(value = "stands on a table", absent = 1) boolean onTable,
+
+            @Label(value = "Sun on it", in = Quantity.IRRADIANCE)
+            double sunWm2) {
+        /** Out of the sun. */
+        public Surroundings(double ambientC, double packC, boolean inHands, boolean onTable) {
+            this(ambientC, packC, inHands, onTable, 0);
+        }
+    }
 
     /** Copies the list; at least one profile is needed. */
     public Brief {

@@ -5,6 +5,7 @@ import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.Optional;
 
 /**
  * A way for heat from a part to a wall: pad, spreader or heat pipe.
@@ -13,6 +14,7 @@ import boldsatchel.quantity.Quantity;
  * @param wall the wall of its shell
  * @param ohmsKW thermal resistance, K/W
  * @param note what it is
+ * @param areaMm2 over which it meets the wall: of a spreader more than the part, of a heat pipe's foot less; as the part where nothing is said
  */
 public record HeatPath(
         @Label(value = "part", needed = true) String part,
@@ -21,7 +23,14 @@ public record HeatPath(
         @Label(value = "thermal resistance", in = Quantity.THERMAL_RESISTANCE, absent = 1)
         Figure ohmsKW,
 
-        @Label("note") String note) {
+        @Label("note") String note,
+
+        @Label(value = "spreads over", in = Quantity.AREA) Optional<Double> areaMm2) {
+
+    /** A way that meets the wall over as much as the part faces it with. */
+    public HeatPath(String part, Face wall, Figure ohmsKW, String note) {
+        this(part, wall, ohmsKW, note, Optional.empty());
+    }
 
     /** Its resistance as an input of a result. */
     public Input input() {

@@ -27,6 +27,7 @@ public record UseProfile(
      * @param brightness of backlights, 0 to 1
      * @param refreshesPerMinute of paper-like panels; absent for none
      * @param program what the computer runs, which says better than the mode what its board draws
+     * @param closed whether the lid is closed meanwhile
      */
     public record Step(
             @Label("what is done") String name,
@@ -39,7 +40,8 @@ public record UseProfile(
             double brightness,
 
             @Label("refreshes a minute") Optional<Double> refreshesPerMinute,
-            @Label("program") Optional<Program> program) {
+            @Label("program") Optional<Program> program,
+            @Label("with the lid closed") boolean closed) {
         /** Refuses steps that take no time. */
         public Step {
             if (!(minutes > 0)) {
@@ -55,37 +57,42 @@ public record UseProfile(
 
         /** A step without a program and without refreshes. */
         public Step(String name, Mode mode, double minutes, double brightness) {
-            this(name, mode, minutes, brightness, Optional.empty(), Optional.empty());
+            this(name, mode, minutes, brightness, Optional.empty(), Optional.empty(), false);
         }
 
         /** The same step under another name. */
         public Step named(String newName) {
-            return new Step(newName, mode, minutes, brightness, refreshesPerMinute, program);
+            return new Step(newName, mode, minutes, brightness, refreshesPerMinute, program, closed);
         }
 
         /** The same step in another mode. */
         public Step in(Mode newMode) {
-            return new Step(name, newMode, minutes, brightness, refreshesPerMinute, program);
+            return new Step(name, newMode, minutes, brightness, refreshesPerMinute, program, closed);
         }
 
         /** The same step for another time. */
         public Step lasting(double newMinutes) {
-            return new Step(name, mode, newMinutes, brightness, refreshesPerMinute, program);
+            return new Step(name, mode, newMinutes, brightness, refreshesPerMinute, program, closed);
         }
 
         /** The same step at another brightness. */
         public Step at(double newBrightness) {
-            return new Step(name, mode, minutes, newBrightness, refreshesPerMinute, program);
+            return new Step(name, mode, minutes, newBrightness, refreshesPerMinute, program, closed);
         }
 
         /** The same step with other refreshes. */
         public Step refreshing(Optional<Double> perMinute) {
-            return new Step(name, mode, minutes, brightness, perMinute, program);
+            return new Step(name, mode, minutes, brightness, perMinute, program, closed);
+        }
+
+        /** The same step with the lid closed, or not. */
+        public Step closed(boolean is) {
+            return new Step(name, mode, minutes, brightness, refreshesPerMinute, program, is);
         }
 
         /** The same step with another program. */
         public Step running(Optional<Program> newProgram) {
-            return new Step(name, mode, minutes, brightness, refreshesPerMinute, newProgram);
+            return new Step(name, mode, minutes, brightness, refreshesPerMinute, newProgram, closed);
         }
     }
 

@@ -10,9 +10,7 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Usual;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
@@ -118,12 +116,43 @@ public final class Charge {
                         Double.NaN))));
     }
 
+    /**
+     * What of a charger's intake reaches the store at its full voltage, W; all of it where nothing is known of the store.
+     *
+     * @param in the intake
+     */
+    static double reachesW(Build build, Rung.Charging charging, Intake in) {
+        Optional<Part> store = build.part(charging.store());
+        return store.flatMap(p -> p.facet(Facet.Cells.class))
+                .filter(c -> !Double.isNaN(in.amps()))
+                .map(c -> in.amps() * c.series() * c.chemistry().chargeV())
+                .or(() -> store.flatMap(p -> p.facet(Facet.Recharges.class))
+                        .map(r -> in.watts() * r.efficiency().value()))
+                .orElse(in.watts());
+    }
+
+    /** What of that warms cells: their current through the resistance that stands between rest and terminals, W. */
+    static double storeHeatW(Build build, Rung.Charging charging, Intake in) {
+        double celsius = build.brief().surroundings().packC();
+        return build.part(charging.store())
+                .flatMap(p -> p.facet(Facet.Cells.class))
+                .filter(c -> !Double.isNaN(in.amps()))
+                .map(c -> in.amps() * in.amps() * SLOW_FACTOR * pack(c, celsius).ohms(1))
+                .orElse(0.0);
+    }
+
     /** Every charging of a build. */
     public static List<Result> all(Build build) {
+        return all(build, Network.plugged(build));
+    }
+
+    /**
+     * Every charging of a build.
+     *
+     * @param plugged a first rung's chain with everything plugged in
+     */
+    static List<Result> all(Build build, Function<Rung, Optional<Network>> plugged) {
         List<Result> results = new ArrayList<>();
-        Map<String, Optional<Network>> networks = new HashMap<>();
-        Function<Rung, Optional<Network>> plugged =
-                r -> networks.computeIfAbsent(r.id(), id -> Network.plugged(build, r, Reading.NOMINAL));
         for (Rung root : build.wiring().chain()) {
             List<Rung> chargings = chargings(root);
             Optional<Part> supply = build.partOf(root);
@@ -139,6 +168,16 @@ public final class Charge {
             }
         }
         return results;
+    }
+
+    private static Store.Pack pack(Facet.Cells c, double celsius) {
+        return new Store.Pack(
+                c,
+                Num.exact(c.cellOhms().value()),
+                Num.exact(c.packOhms().value()),
+                Num.exact(
+                        c.capacityAh().value() * c.health().value() * CellCurve.capacityFactor(celsius) * c.parallel()),
+                celsius);
     }
 
     /** Charging rungs below a first rung. */
@@ -339,22 +378,9 @@ public final class Charge {
                 return new Curve(Double.POSITIVE_INFINITY, List.of());
             }
             return store.facet(Facet.Cells.class)
-                    .map(c -> fill(pack(c), level -> given, taken))
+                    .map(c -> fill(pack(c, build.brief().surroundings().packC()), level -> given, taken))
                     .or(() -> store.facet(Facet.PowerBank.class).map(b -> bank(b, given, taken)))
                     .orElse(new Curve(Double.POSITIVE_INFINITY, List.of()));
-        }
-
-        private Store.Pack pack(Facet.Cells c) {
-            double celsius = build.brief().surroundings().packC();
-            return new Store.Pack(
-                    c,
-                    Num.exact(c.cellOhms().value()),
-                    Num.exact(c.packOhms().value()),
-                    Num.exact(c.capacityAh().value()
-                            * c.health().value()
-                            * CellCurve.capacityFactor(celsius)
-                            * c.parallel()),
-                    celsius);
         }
 
         private Part store(String id) {

@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * The electrical model of one chain: its sources and the network they feed. Solving finds the operating point at a state of charge
@@ -61,6 +62,12 @@ public final class Network {
     /** Models a chain with everything plugged in: adapters give, chargers draw. */
     public static Optional<Network> plugged(Build build, Rung root, Reading reading) {
         return of(build, root, root.sources(), new Modeller(build, reading));
+    }
+
+    /** The same for every first rung of a build, each modelled once. */
+    static Function<Rung, Optional<Network>> plugged(Build build) {
+        Map<String, Optional<Network>> made = new HashMap<>();
+        return root -> made.computeIfAbsent(root.id(), id -> plugged(build, root, Reading.NOMINAL));
     }
 
     /** Models a joined chain as it runs on its own with one of its sources missing. */
@@ -446,14 +453,17 @@ public final class Network {
         /** A charger at its full current, with the pack about to be full: the most it asks of its supply. */
         private Node charging(Rung rung, Rung.Charging charging) {
             return Charge.input(build, charging, reading)
-                    .map(in -> (Node) new Node.Load(
-                            rung.id(),
-                            in.linear() ? LoadKind.CURRENT : LoadKind.POWER,
-                            in.lowV(),
-                            in.nominalV(),
-                            in.highV(),
-                            Num.exact(in.watts()),
-                            true))
+                    .map(in -> (Node) new Node.Charger(
+                            new Node.Load(
+                                    rung.id(),
+                                    in.linear() ? LoadKind.CURRENT : LoadKind.POWER,
+                                    in.lowV(),
+                                    in.nominalV(),
+                                    in.highV(),
+                                    Num.exact(in.watts()),
+                                    true),
+                            Charge.reachesW(build, charging, in),
+                            Charge.storeHeatW(build, charging, in)))
                     .orElseGet(() -> new Node.Idle(rung.id()));
         }
 

@@ -92,6 +92,12 @@ sealed interface Node {
     interface Observer {
         void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW);
 
+        /** All that a source gives, its own losses included, W. */
+        default void gives(String id, double watts) {}
+
+        /** What a charger puts into a store, and what warms the store meanwhile, W. */
+        default void stores(String id, double storedW, double storeHeatW) {}
+
         /** A limit that is watched here, whether it holds or not. */
         void limit(Breach.Kind kind, String id, double value, double limit);
 
@@ -471,6 +477,38 @@ sealed interface Node {
             if (observer.looksBehind(this)) {
                 next.readOff(outV, observer);
             }
+        }
+    }
+
+    /**
+     * A charger: draws from its rail, and only what does not reach the cells warms it.
+     *
+     * @param load what it draws
+     * @param reachesW what reaches the cells
+     * @param storeHeatW what of that warms them
+     */
+    record Charger(Load load, double reachesW, double storeHeatW) implements Node {
+
+        @Override
+        public void sense(double volts, double weight, Num.Sink sink) {
+            load.sense(volts, weight, sink);
+        }
+
+        @Override
+        public void draw(double volts, Draw out) {
+            load.draw(volts, out);
+        }
+
+        /** A rail lower than the cells bears less. */
+        @Override
+        public void readOff(double volts, Observer observer) {
+            load.readOff(volts, observer);
+            double amps = load.amps(volts);
+            double in = volts * amps;
+            double reaches = Math.min(reachesW, in);
+            double warms = Math.min(storeHeatW, reaches);
+            observer.rung(load.rung, volts, volts, amps, 0, in - reaches);
+            observer.stores(load.rung, reaches - warms, warms);
         }
     }
 

@@ -32,8 +32,28 @@ public record OperatingPoint(
      * @param ampsIn into it
      * @param ampsOut out of it; 0 for a load
      * @param heatW that stays in it
+     * @param sourceW all that it gives as a source, its own losses included; 0 for what is none
+     * @param storedW what it puts into cells as a charger; 0 for what is none
+     * @param storeHeatW what warms these cells meanwhile
      */
-    public record RungState(double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
+    public record RungState(
+            double voltsIn,
+            double voltsOut,
+            double ampsIn,
+            double ampsOut,
+            double heatW,
+            double sourceW,
+            double storedW,
+            double storeHeatW) {
+
+        private RungState giving(double watts) {
+            return new RungState(voltsIn, voltsOut, ampsIn, ampsOut, heatW, watts, storedW, storeHeatW);
+        }
+
+        private RungState storing(double watts, double heat) {
+            return new RungState(voltsIn, voltsOut, ampsIn, ampsOut, heatW, sourceW, watts, heat);
+        }
+    }
 
     /** Nothing flows: a chain without a source. */
     public static OperatingPoint none(Demand demand) {
@@ -67,7 +87,17 @@ public record OperatingPoint(
 
         @Override
         public void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {
-            rungs.put(id, new RungState(voltsIn, voltsOut, ampsIn, ampsOut, heatW));
+            rungs.put(id, new RungState(voltsIn, voltsOut, ampsIn, ampsOut, heatW, 0, 0, 0));
+        }
+
+        @Override
+        public void gives(String id, double watts) {
+            rungs.computeIfPresent(id, (i, state) -> state.giving(watts));
+        }
+
+        @Override
+        public void stores(String id, double storedW, double storeHeatW) {
+            rungs.computeIfPresent(id, (i, state) -> state.storing(storedW, storeHeatW));
         }
 
         @Override

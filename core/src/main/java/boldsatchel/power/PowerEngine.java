@@ -15,12 +15,12 @@ import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -59,12 +59,13 @@ public final class PowerEngine implements Engine<PowerResult> {
 
     @Override
     public PowerResult nothing() {
-        return new PowerResult(List.of(), List.of(), Spread.exact(Double.NaN), List.of(), Map.of(), 0);
+        return new PowerResult(List.of(), List.of(), Spread.exact(Double.NaN), List.of(), List.of());
     }
 
     /** Evaluates every chain of a build. */
     public static PowerResult evaluate(Build build) {
         List<PowerResult.ChainResult> chains = new ArrayList<>();
+        List<Network> networks = new ArrayList<>();
         Optional<Spread> spread = Optional.empty();
         double hours = Double.POSITIVE_INFINITY;
         Reading.Recorder recorder = new Reading.Recorder();
@@ -73,20 +74,21 @@ public final class PowerEngine implements Engine<PowerResult> {
             if (network.isPresent()) {
                 PowerResult.ChainResult chain = CannotAnswer.at(List.of(root.id()), () -> chain(build, network.get()));
                 chains.add(chain);
+                networks.add(network.get());
                 if (chain.run().hours() < hours) {
                     hours = chain.run().hours();
                     spread = network.map(n -> RunSpread.of(build, n, chain.run(), recorder.inputs()));
                 }
             }
         }
-        Map<String, Double> heat = meanHeat(build, chains);
-        double wires = heat.entrySet().stream()
-                .filter(e -> build.part(e.getKey()).isEmpty())
-                .mapToDouble(Map.Entry::getValue)
-                .sum();
-        heat.keySet().removeIf(id -> build.part(id).isEmpty());
+        Function<Rung, Optional<Network>> plugged = Network.plugged(build);
+        List<Warmth> warmths = Warmth.all(
+                build,
+                networks,
+                chains.stream().map(PowerResult.ChainResult::points).toList(),
+                plugged);
         Spread range = spread.orElse(Spread.exact(chains.isEmpty() ? 0 : hours));
-        return new PowerResult(chains, unfed(build), range, Charge.all(build), heat, wires);
+        return new PowerResult(chains, unfed(build), range, Charge.all(build, plugged), warmths);
     }
 
     private static PowerResult.ChainResult chain(Build build, Network network) {
@@ -182,26 +184,6 @@ public final class PowerEngine implements Engine<PowerResult> {
             good = level;
         }
         return Optional.of(good);
-    }
-
-    /** Heat by part id, and by rung id for what is no part, weighted by the steps' durations. */
-    private static Map<String, Double> meanHeat(Build build, List<PowerResult.ChainResult> chains) {
-        Map<String, Double> heat = new HashMap<>();
-        Map<String, String> partOfRung = build.rungs()
-                .filter(r -> r.part().isPresent())
-                .collect(Collectors.toMap(Rung::id, r -> r.part().orElseThrow(), (a, b) -> a));
-        UseProfile profile = build.brief().profile();
-        for (PowerResult.ChainResult chain : chains) {
-            for (int k = 0; k < chain.points().size(); k++) {
-                double weight = profile.steps().get(k).minutes() / profile.minutes();
-                chain.points()
-                        .get(k)
-                        .rungs()
-                        .forEach((rung, state) ->
-                                heat.merge(partOfRung.getOrDefault(rung, rung), state.heatW() * weight, Double::sum));
-            }
-        }
-        return heat;
     }
 
     private static List<String> unfed(Build build) {

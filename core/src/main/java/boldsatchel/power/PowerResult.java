@@ -12,16 +12,10 @@ import java.util.Optional;
  * @param unfed ids of parts that draw power and hang on no chain
  * @param hours run time of the brief's profile: the shortest of the chains; zero without any
  * @param charges one result a charger and store
- * @param heatByPart mean heat of each part over the profile, W
- * @param wireHeatW mean heat of wires, contacts and diodes, W
+ * @param warmths where the power goes as heat: first the brief's first profile, then each other use
  */
 public record PowerResult(
-        List<ChainResult> chains,
-        List<String> unfed,
-        Spread hours,
-        List<Charge.Result> charges,
-        Map<String, Double> heatByPart,
-        double wireHeatW) {
+        List<ChainResult> chains, List<String> unfed, Spread hours, List<Charge.Result> charges, List<Warmth> warmths) {
 
     /**
      * One chain.

@@ -17,6 +17,11 @@ sealed interface Store {
         return charge().value() / amps;
     }
 
+    /** What it turns into heat beside its resistance, W. */
+    default double lossW(double volts, double amps) {
+        return 0;
+    }
+
     /** Most current it regulates to rather than gives up at, A; infinite for cells. */
     double holdsAtA();
 
@@ -93,6 +98,12 @@ sealed interface Store {
 
     /** A power bank: a steady voltage until its cells are empty. */
     record Bank(Facet.PowerBank bank, Num charge, Num ohmsOut) implements Store {
+        /** Its cells give more than comes out. */
+        @Override
+        public double lossW(double volts, double amps) {
+            return bank.outV() * Math.max(0, amps) * (1 / bank.efficiency().value() - 1);
+        }
+
         @Override
         public double openVolts(double level) {
             return bank.outV();

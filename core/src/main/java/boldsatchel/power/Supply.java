@@ -225,7 +225,9 @@ record Supply(List<Branch> branches) {
             double amps = flow.amps[k];
             double open = b.store.openVolts(levels[k]);
             double volts = terminalVolts(b, levels[k], amps, flow.volts);
-            observer.rung(b.source, open, volts, amps, amps, (open - volts) * amps);
+            double lost = b.store.lossW(volts, amps);
+            observer.rung(b.source, open, volts, amps, amps, (open - volts) * amps + lost);
+            observer.gives(b.source, open * amps + lost);
             if (!isJoined() || amps > 0) {
                 b.store.check(b.source, levels[k], volts, amps, observer);
             }

@@ -77,6 +77,8 @@ public enum Quantity {
             unit("m³/h", 1 / 3.6),
             unit("m3/h", 1 / 3.6),
             unit("cfm", 0.4719474432)),
+    /** Stored in W/m²: sunshine. */
+    IRRADIANCE("W/m²", "800 W/m²", 0, 1500, unit("W/m²", 1), unit("W/m2", 1)),
     /** Stored in Pa. */
     PRESSURE("Pa", "20 Pa", 0, 1_000_000, unit("Pa", 1), unit("mmH2O", 9.80665));
 

@@ -77,6 +77,47 @@ public class BalanceEngineTest {
         assertThat(result.pushN().orElseThrow()).isCloseTo(2.735, within(0.005));
     }
 
+    /**
+     * On feet 12 mm in and 3 mm high the back edge is at 148: margin atan((148 − 129.438)/(49.960 + 3)) = 19.315°, push
+     * 1.6·9.80665·18.562/(175.351 + 3) = 1.633 N.
+     */
+    @Test
+    public void onFeetItTipsSooner() {
+        Build laptop = laptop(110, 110, 1);
+        BalanceResult result =
+                BalanceEngine.evaluate(laptop.with(laptop.casing().withFeet(Optional.of(new Casing.Feet(12, 3)))));
+        assertThat(result.tipMarginDeg().orElseThrow().nominal()).isCloseTo(19.315, within(0.01));
+        assertThat(result.pushN().orElseThrow()).isCloseTo(1.633, within(0.003));
+    }
+
+    /** Between two steps of the sweep too: at 118° the centre is further back than at 115°. */
+    @Test
+    public void theGreatestAngleIsAlwaysLookedAt() {
+        BalanceResult result = BalanceEngine.evaluate(laptop(110, 118, 1));
+        assertThat(result.worstAngleDeg()).isEqualTo(118);
+        assertThat(result.tipMarginDeg().orElseThrow().nominal())
+                .isCloseTo(
+                        BalanceEngine.evaluate(laptop(118, 118, 1))
+                                .sweep()
+                                .getLast()
+                                .marginDeg(),
+                        within(1e-9))
+                .isLessThan(result.sweep().get(23).marginDeg() - 0.5);
+    }
+
+    /** 400 g of screws in the middle of the base, 80 mm from the front and 12.5 mm up: y = (900·80 + 400·80 + 700·193)/2000. */
+    @Test
+    public void screwsAndWhatIsNotPlacedWeighInTheMiddleOfTheBase() {
+        Build laptop = laptop(110, 110, 1);
+        Build screws = laptop.with(laptop.casing().withSundries(exact(400)));
+        Build part = laptop.with(new Parts(List.of(part("lead", Family.MECHANICS, 20, 20, 10, 400))));
+        for (Build build : List.of(screws, part)) {
+            Vec centre = BalanceEngine.evaluate(build).centre();
+            assertThat(centre.y()).isCloseTo(119.550, within(0.002));
+            assertThat(centre.z()).isCloseTo((1300 * 12.5 + 700 * 98.123) / 2000, within(0.002));
+        }
+    }
+
     @Test
     public void aUniformSlabTipsAtTheAngleOfItsHalfDepthOverItsHalfHeight() {
         Build build = Build.empty("slab").with(Casing.NONE.withShells(List.of(slab("slab", 200, 100, 40, 500))));

@@ -42,7 +42,7 @@ public class HeatEngineTest {
                 60,
                 15,
                 200,
-                new Facet.PowerBank(exact(37), exact(0.9), 5, 6, exact(0.01), 0));
+                new Facet.PowerBank(exact(37), exact(1), 5, 6, exact(0.01), 0));
         Part board = part(
                 "board",
                 Family.SINGLE_BOARD,
@@ -167,8 +167,9 @@ public class HeatEngineTest {
         double[] t = network.solve();
         assertThat(t[b]).isCloseTo(22, within(1e-6));
         assertThat(t[a]).isCloseTo(25, within(1e-6));
-        network.warms(Doubted.WATTS, a, 2);
-        assertThat(network.effects(t, a).get(Doubted.WATTS)).isCloseTo(2 * (0.5 + 1 / 3.0), within(1e-6));
+        assertThat(network.effects(t, a, List.of(new HeatNetwork.Warmed(Doubted.WATTS, a, 2)))
+                        .get(Doubted.WATTS))
+                .isCloseTo(2 * (0.5 + 1 / 3.0), within(1e-6));
     }
 
     private record Doubted(@Label("watts") Figure watts) {
@@ -181,7 +182,7 @@ public class HeatEngineTest {
         HeatNetwork network = row(2);
         Link link = new Link.Fixed(1, 2, 2);
         network.moves(Doubted.WATTS, link, new Link.Fixed(1, 2, 2.002));
-        assertThat(network.effects(t, 1).get(Doubted.WATTS))
+        assertThat(network.effects(t, 1, List.of()).get(Doubted.WATTS))
                 .isCloseTo(row(2.002).solve()[1] - t[1], Percentage.withPercentage(0.2));
     }
 

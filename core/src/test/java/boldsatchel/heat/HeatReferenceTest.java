@@ -14,10 +14,13 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Material;
+import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Vent;
 import boldsatchel.power.PowerResult;
+import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Spread;
 import java.util.List;
 import java.util.Map;
@@ -36,7 +39,9 @@ public class HeatReferenceTest {
                         shell, List.of(parts), java.util.Collections.nCopies(parts.length, new Vec(20, 20, 10)))
                 .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
         // All heat goes straight into the air, as wire heat does.
-        PowerResult power = new PowerResult(List.of(), List.of(), Spread.exact(0), List.of(), Map.of(), watts);
+        Warmth.Step step = new Warmth.Step(UseProfile.always(Mode.BUSY).steps().getFirst(), watts, 0, Map.of(), watts);
+        PowerResult power = new PowerResult(
+                List.of(), List.of(), Spread.exact(0), List.of(), List.of(new Warmth("always", false, List.of(step))));
         return HeatEngine.evaluate(build, FitEngine.evaluate(build), power);
     }
 

@@ -26,6 +26,7 @@ import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
+import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Reading;
 import java.util.List;
 import java.util.Optional;
@@ -171,11 +172,18 @@ public class InvariantsTest {
     @Test(dataProvider = "seeds")
     public void heatPutInIsThePowerDrawn(long seed) {
         Evaluation evaluation = Evaluator.evaluate(RandomBuilds.of(seed));
-        double fromPower = evaluation.of(PowerResult.class).heatByPart().values().stream()
-                        .mapToDouble(Double::doubleValue)
-                        .sum()
-                + evaluation.of(PowerResult.class).wireHeatW();
-        assertThat(evaluation.of(HeatResult.class).heatW()).isCloseTo(fromPower, Percentage.withPercentage(1e-6));
+        List<Warmth> warmths = evaluation.of(PowerResult.class).warmths();
+        List<HeatResult.Use> uses = evaluation.of(HeatResult.class).uses();
+        assertThat(uses).hasSameSizeAs(warmths);
+        for (int i = 0; i < uses.size(); i++) {
+            Warmth warmth = warmths.get(i);
+            assertThat(uses.get(i).heatW()).isCloseTo(warmth.meanW(), Percentage.withPercentage(1e-6));
+            for (Warmth.Step step : warmth.steps()) {
+                assertThat(step.heatW())
+                        .as("first law, seed " + seed)
+                        .isCloseTo(step.inW() - step.storedW(), within(1e-6 * Math.max(1, step.inW())));
+            }
+        }
     }
 
     @Test(dataProvider = "seeds")

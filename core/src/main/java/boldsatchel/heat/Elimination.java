@@ -1,0 +1,195 @@
+package boldsatchel.heat;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * Solves for the changes of temperature that answer to heat put in. The matrix of slopes is symmetric and diagonally dominant, so that
+ * elimination needs no pivoting (Golub and Van Loan, Matrix Computations, 4.1); nodes with few links go first, which keeps nearly all of
+ * it zero: walls and parts hang on the air like twigs, and a solution costs little more than a visit to each link. Where what is found
+ * once for a set of links: the order, and what elimination fills in.
+ */
+final class Elimination {
+
+    private static final double LEAST_PIVOT = 1e-12;
+
+    private final int[] order;
+    private final int[] place;
+    /** By column, the rows below the diagonal that are not zero once all before them are eliminated, one column after the other. */
+    private final int[] rows;
+    /** Where the rows of each column begin, and where the last end. */
+    private final int[] begins;
+    /** By column, for each pair of its rows the place of the one in the column of the other, one column after the other. */
+    private final int[] where;
+    /** Three a link: its two columns and its place in the earlier; negative at the surroundings. */
+    private final int[] slots;
+
+    /**
+     * For nodes and links; node 0 is the surroundings.
+     *
+     * @throws IllegalStateException when a node is linked to nothing
+     */
+    Elimination(int nodes, List<Link> links) {
+        int[] degree = new int[nodes];
+        for (Link link : links) {
+            degree[link.from()]++;
+            degree[link.to()]++;
+        }
+        List<Integer> all = new ArrayList<>();
+        for (int i = 1; i < nodes; i++) {
+            if (degree[i] == 0) {
+                throw new IllegalStateException("a node of the heat network is linked to nothing");
+            }
+            all.add(i);
+        }
+        all.sort(Comparator.comparingInt(i -> degree[i]));
+        order = all.stream().mapToInt(Integer::intValue).toArray();
+        place = new int[nodes];
+        place[0] = -1;
+        for (int k = 0; k < order.length; k++) {
+            place[order[k]] = k;
+        }
+        int[][] below = pattern(links);
+        begins = new int[below.length + 1];
+        for (int k = 0; k < below.length; k++) {
+            begins[k + 1] = begins[k] + below[k].length;
+        }
+        rows = Arrays.stream(below).flatMapToInt(Arrays::stream).toArray();
+        where = Arrays.stream(below).flatMapToInt(this::places).toArray();
+        slots = new int[3 * links.size()];
+        for (int l = 0; l < links.size(); l++) {
+            int i = place[links.get(l).from()];
+            int j = place[links.get(l).to()];
+            slots[3 * l] = Math.min(i, j);
+            slots[3 * l + 1] = Math.max(i, j);
+            slots[3 * l + 2] = Math.min(i, j) < 0 || i == j ? -1 : at(Math.min(i, j), Math.max(i, j));
+        }
+    }
+
+    int size() {
+        return place.length;
+    }
+
+    private int at(int column, int row) {
+        return Arrays.binarySearch(rows, begins[column], begins[column + 1], row);
+    }
+
+    /** The links, and what elimination fills in: the rows of a column are handed on to the first of them. */
+    private int[][] pattern(List<Link> links) {
+        int n = order.length;
+        BitSet[] columns = new BitSet[n];
+        Arrays.setAll(columns, k -> new BitSet(n));
+        for (Link link : links) {
+            int i = place[link.from()];
+            int j = place[link.to()];
+            if (i >= 0 && j >= 0 && i != j) {
+                columns[Math.min(i, j)].set(Math.max(i, j));
+            }
+        }
+        int[][] rows = new int[n][];
+        for (int k = 0; k < n; k++) {
+            rows[k] = columns[k].stream().toArray();
+            if (rows[k].length > 1) {
+                columns[rows[k][0]].or(columns[k]);
+                columns[rows[k][0]].clear(rows[k][0]);
+            }
+        }
+        return rows;
+    }
+
+    private IntStream places(int[] column) {
+        return IntStream.range(0, column.length)
+                .flatMap(a -> IntStream.range(0, a).map(b -> at(column[b], column[a])));
+    }
+
+    /**
+     * Eliminates.
+     *
+     * @param slopes of each link, W/K
+     * @param held what holds each node to its place beside its links, W/K
+     * @throws IllegalStateException when some nodes are cut off from the surroundings
+     */
+    Factors of(double[] slopes, double[] held) {
+        int n = order.length;
+        double[] pivots = new double[n];
+        double[] lower = new double[rows.length];
+        for (int k = 0; k < n; k++) {
+            pivots[k] = held[order[k]];
+        }
+        for (int l = 0; l < slopes.length; l++) {
+            int early = slots[3 * l];
+            int late = slots[3 * l + 1];
+            int both = slots[3 * l + 2];
+            if (early >= 0) {
+                pivots[early] += slopes[l];
+            }
+            if (late >= 0) {
+                pivots[late] += slopes[l];
+            }
+            if (both >= 0) {
+                lower[both] -= slopes[l];
+            }
+        }
+        eliminate(pivots, lower);
+        return new Factors(pivots, lower);
+    }
+
+    /** Root-free Cholesky on the lower half (Golub and Van Loan, 4.1), only where the pattern is. */
+    private void eliminate(double[] pivots, double[] lower) {
+        int next = 0;
+        for (int k = 0; k < pivots.length; k++) {
+            if (!(pivots[k] > LEAST_PIVOT)) {
+                throw new IllegalStateException("part of the heat network is cut off from the surroundings");
+            }
+            for (int a = begins[k]; a < begins[k + 1]; a++) {
+                double factor = lower[a] / pivots[k];
+                for (int b = begins[k]; b < a; b++) {
+                    lower[where[next++]] -= factor * lower[b];
+                }
+                pivots[rows[a]] -= factor * lower[a];
+            }
+        }
+    }
+
+    /** The matrix, eliminated. */
+    final class Factors {
+        private final double[] pivots;
+        private final double[] lower;
+
+        private Factors(double[] pivots, double[] lower) {
+            this.pivots = pivots;
+            this.lower = lower;
+        }
+
+        /** Changes of temperature by node, K, for heat put in by node, W. */
+        double[] to(double[] watts) {
+            int n = pivots.length;
+            double[] x = new double[n];
+            for (int k = 0; k < n; k++) {
+                x[k] = watts[order[k]];
+            }
+            for (int k = 0; k < n; k++) {
+                double share = x[k] / pivots[k];
+                for (int a = begins[k]; a < begins[k + 1]; a++) {
+                    x[rows[a]] -= lower[a] * share;
+                }
+            }
+            for (int k = n - 1; k >= 0; k--) {
+                double sum = x[k];
+                for (int a = begins[k]; a < begins[k + 1]; a++) {
+                    sum -= lower[a] * x[rows[a]];
+                }
+                x[k] = sum / pivots[k];
+            }
+            double[] change = new double[place.length];
+            for (int k = 0; k < n; k++) {
+                change[order[k]] = x[k];
+            }
+            return change;
+        }
+    }
+}
