@@ -46,6 +46,37 @@ public final class RandomBuilds {
         return new RandomBuilds(seed).build(true);
     }
 
+    /** The same with an adapter that charges its pack. */
+    public static Build charged(long seed) {
+        RandomBuilds random = new RandomBuilds(seed);
+        Build build = random.build(false);
+        Part adapter = random.part(Family.CHARGER, new Facet.Adapter(20, 3, exact(random.between(0, 0.2))));
+        Part charger = random.part(
+                Family.CHARGER,
+                new Facet.Charges(
+                        Facet.Chemistry.LI_ION,
+                        4,
+                        exact(random.between(0.3, 2)),
+                        exact(random.between(0.75, 0.95)),
+                        random.random.nextBoolean(),
+                        17,
+                        21,
+                        exact(0)));
+        List<Rung> chain = new ArrayList<>(build.wiring().chain());
+        chain.add(Rung.of(
+                "r-" + adapter.id(),
+                new Rung.OfPart(adapter.id()),
+                Rung.of(
+                        "w-charge",
+                        new Rung.Wire(22, 200),
+                        Rung.of(
+                                "charging",
+                                new Rung.Charging(
+                                        Optional.of(charger.id()),
+                                        random.parts.getFirst().id())))));
+        return build.with(new Parts(random.parts)).withChain(chain);
+    }
+
     /** The same with figures off data sheets, some of them shared through one shelf entry. */
     public static Build doubtful(long seed) {
         Build build = of(seed);

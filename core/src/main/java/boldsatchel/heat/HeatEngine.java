@@ -5,8 +5,8 @@ import boldsatchel.engine.Results;
 import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
+import boldsatchel.power.Charge;
 import boldsatchel.power.PowerResult;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Input;
@@ -76,11 +76,7 @@ public final class HeatEngine implements Engine<HeatResult> {
                 .flatMap(w -> w.steps().stream())
                 .flatMap(s -> s.byPart().keySet().stream())
                 .collect(Collectors.toSet());
-        Set<String> charged = build.rungs()
-                .flatMap(r -> r.stage() instanceof Rung.Charging c
-                        ? java.util.stream.Stream.of(c.store())
-                        : java.util.stream.Stream.empty())
-                .collect(Collectors.toSet());
+        Set<String> charged = power.charges().stream().map(Charge.Result::store).collect(Collectors.toSet());
         Map<Boolean, HeatModel> models = new LinkedHashMap<>();
         List<Solved> all = new ArrayList<>();
         for (Warmth warmth : power.warmths()) {

@@ -506,6 +506,7 @@ final class HeatModel {
         through(wall.thick(), inner, outer, area, shell);
         Link.Along along = Link.Along.of(outer, wall.outside(), spot.print(), wall.plate(), perArea);
         network.link(along);
+        network.link(along.half(inner, wall.inside()));
         outside(outer, area, wall.plate());
         watched.add(new Watched(
                 outer,

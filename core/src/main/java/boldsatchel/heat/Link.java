@@ -122,13 +122,13 @@ sealed interface Link {
     }
 
     /**
-     * Along a wall, from a footprint to the rest of it. The way is worked out for two strengths of what the wall's faces give off, and
+     * Along one half of a wall's thickness, from a footprint to the rest of it. The way is worked out for two strengths of what the wall's faces give off, and
      * taken for a power of it between.
      *
      * @param f the footprint on its wall
      * @param wall what the wall is and gives off
      * @param feedWm2K what feeds the footprint
-     * @param atWeak conductance where the outside gives off {@link #WEAK_WM2K}
+     * @param atWeak conductance of this half where the outside gives off {@link #WEAK_WM2K}
      * @param power of what it gives off
      */
     record Along(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K, double atWeak, double power)
@@ -178,6 +178,11 @@ sealed interface Link {
         private static final double WEAK_WM2K = 6;
         private static final double STRONG_WM2K = 18;
 
+        /** The other half of the same way. */
+        Along half(int otherFrom, int otherTo) {
+            return new Along(otherFrom, otherTo, f, wall, feedWm2K, atWeak, power);
+        }
+
         static Along of(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K) {
             double weak = conductance(f, wall, feedWm2K, wall.free() ? WEAK_WM2K : 0);
             double strong = wall.free() ? conductance(f, wall, feedWm2K, STRONG_WM2K) : weak;
@@ -186,7 +191,7 @@ sealed interface Link {
         }
 
         private static double conductance(Spreading.Footprint f, Wall wall, double feed, double outside) {
-            return Spreading.conductance(f, wall.kt(), outside + INSIDE_WM2K, feed + outside);
+            return Spreading.conductance(f, wall.kt(), outside + INSIDE_WM2K, feed + outside) / 2;
         }
 
         private double conductance(double fromC, double toC) {
@@ -208,7 +213,7 @@ sealed interface Link {
 
         /** How much hotter the footprint's middle is than its mean, K. */
         double middleK(double fromC, double toC) {
-            return watts(fromC, toC) * Spreading.middle(f, wall.kt(), feedWm2K + wall.outsideWm2K(fromC));
+            return 2 * watts(fromC, toC) * Spreading.middle(f, wall.kt(), feedWm2K + wall.outsideWm2K(fromC));
         }
     }
 }

@@ -11,6 +11,7 @@ import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
@@ -26,15 +27,23 @@ import boldsatchel.verdict.Working;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Keeps cool, and what gets too warm. */
 public final class HeatJudge implements Judge<HeatResult> {
 
     private static final String METHOD = "heat";
     private static final double CELLS_COMFORT_C = 45;
+    /** Usual limits of lithium cells; the maker's figures come first. */
+    private static final double CELLS_COLDEST_C = -20;
+
+    private static final double CELLS_COLDEST_CHARGING_C = 0;
 
     /** A judge; all are alike. */
     public HeatJudge() {}
@@ -46,7 +55,7 @@ public final class HeatJudge implements Judge<HeatResult> {
 
     @Override
     public Set<Section> reads() {
-        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT);
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING);
     }
 
     @Override
@@ -63,18 +72,40 @@ public final class HeatJudge implements Judge<HeatResult> {
         double wanted = build.brief().limits().heatMarginK();
         Spread margin = heat.margin().orElse(Spread.exact(Double.NaN));
         State state = heat.margin().isEmpty() ? State.WATCH : Verdict.margin(margin.nominal(), margin.low(), wanted);
-        String sentence = heat.hottest()
-                .map(s -> s.name() + " reaches " + celsius(s.celsius()) + "; " + celsius(s.limitC()) + " is its limit.")
-                .orElse("There is nothing with a temperature limit in a case yet.");
         return new Verdict(
                 Verdict.Kind.KEEPS_COOL,
-                state,
+                state == State.FINE && !heat.loose().isEmpty() ? State.WATCH : state,
                 margin.nominal(),
                 OptionalDouble.of(wanted),
                 margin.low(),
                 margin.high(),
-                sentence,
+                sentence(heat),
                 Lazy.of(() -> new Working(steps(build, heat), margin, METHOD)));
+    }
+
+    private static String sentence(HeatResult heat) {
+        if (heat.gravest().isEmpty()) {
+            return "Not known yet: there is no case, or nothing in it has a temperature limit.";
+        }
+        String spot = heat.hottest()
+                .map(s -> Units.format(Math.abs(s.marginK()), 0, "K") + (s.marginK() < 0 ? " above" : " below")
+                        + " the limit of " + s.name() + ": it reaches " + celsius(s.celsius()) + ", "
+                        + celsius(s.limitC()) + " is the most, "
+                        + use(heat.gravest().get()) + ".")
+                .orElse("There is nothing with a temperature limit in the case yet.");
+        int loose = heat.loose().size();
+        return spot
+                + (loose == 0
+                        ? ""
+                        : loose == 1
+                                ? " A part that is not placed yet counts as lying free inside."
+                                : " " + loose + " parts that are not placed yet count as lying free inside.");
+    }
+
+    /** In which use, as said in a sentence. */
+    private static String use(HeatResult.Use use) {
+        return "in “" + use.profile() + "”" + (use.closed() ? " with the lid closed" : "")
+                + (use.pluggedIn() ? ", plugged in and charging" : "");
     }
 
     private static String celsius(double value) {
@@ -83,11 +114,14 @@ public final class HeatJudge implements Judge<HeatResult> {
 
     private static List<Working.Step> steps(Build build, HeatResult heat) {
         List<Working.Step> steps = new ArrayList<>();
-        steps.add(new Working.Step(
-                "Heat put in",
-                "Σ loads, converters, wires, cells",
-                "mean over the profile",
-                Units.format(heat.heatW(), 1, "W")));
+        for (HeatResult.Use use : heat.uses()) {
+            steps.add(new Working.Step(
+                    "Heat set free",
+                    "what comes in − what is stored",
+                    "mean, " + use(use)
+                            + (use.sunW() > 0 ? ", and " + Units.format(use.sunW(), 1, "W") + " of sun" : ""),
+                    Units.format(use.heatW(), 1, "W")));
+        }
         for (HeatResult.ShellAir air : heat.shells()) {
             double ambient = build.brief().surroundings().ambientC();
             steps.add(new Working.Step(
@@ -105,32 +139,23 @@ public final class HeatJudge implements Judge<HeatResult> {
                 .limit(5)
                 .forEach(s -> steps.add(new Working.Step(
                         s.name(),
-                        "margin = limit − temperature",
-                        n(s.limitC()) + " − " + Units.format(s.celsius(), 1, "°C"),
+                        "margin = limit − highest temperature",
+                        n(s.limitC()) + " − " + celsius(s.celsius())
+                                + (s.celsius() - s.meanC() > 0.05 ? ", mean " + celsius(s.meanC()) : ""),
                         Units.format(s.marginK(), 1, "K"))));
         return steps;
     }
 
     private static List<Finding> findings(Build build, HeatResult heat) {
         Sheet sheet = new Sheet(new HeatTelling(build, heat));
-        double wanted = build.brief().limits().heatMarginK();
-        for (HeatResult.Spot spot : heat.spots()) {
-            if (spot.marginK() < wanted) {
-                sheet.add(
-                        spot.kind() == HeatResult.Kind.WALL ? "heat.touch" : "heat.part",
-                        spot.marginK() < 0 ? Severity.STOP : Severity.WATCH,
-                        List.of(spot.subject()),
-                        numbers("celsius", spot.celsius(), "limitC", spot.limitC()));
-            }
-        }
-        for (Part part : build.parts().list()) {
-            heat.part(part.id())
-                    .filter(s -> part.isSource() && s.celsius() > CELLS_COMFORT_C && s.marginK() >= wanted)
-                    .ifPresent(s -> sheet.add(
-                            "heat.battery-warm",
-                            Severity.WATCH,
-                            List.of(part.id()),
-                            numbers("celsius", s.celsius(), "limitC", CELLS_COMFORT_C)));
+        worst(heat).forEach((where, at) -> tooWarm(sheet, build, at));
+        coldCells(sheet, build);
+        if (!heat.loose().isEmpty()) {
+            sheet.add(
+                    "heat.loose",
+                    Severity.WATCH,
+                    heat.loose(),
+                    numbers("parts", heat.loose().size()));
         }
         build.parts().list().stream()
                 .filter(p -> p.facet(Facet.MovesAir.class).isPresent())
@@ -145,15 +170,81 @@ public final class HeatJudge implements Judge<HeatResult> {
         return sheet.findings();
     }
 
+    /** A spot in the use where it is nearest to its limit, or furthest beyond. */
+    private record At(HeatResult.Use use, HeatResult.Spot spot) {}
+
+    /** Of each part, and of each wall with all that warms it, the gravest: one cause is one finding. */
+    private static Map<String, At> worst(HeatResult heat) {
+        Map<String, At> worst = new LinkedHashMap<>();
+        for (HeatResult.Use use : heat.uses()) {
+            for (HeatResult.Spot spot : use.spots()) {
+                String where = spot.subject() + spot.wall().map(w -> "/" + w).orElse("");
+                worst.merge(
+                        where,
+                        new At(use, spot),
+                        (a, b) -> b.spot().marginK() < a.spot().marginK() ? b : a);
+            }
+        }
+        return worst;
+    }
+
+    private static void tooWarm(Sheet sheet, Build build, At at) {
+        HeatResult.Spot spot = at.spot();
+        boolean cells = build.part(spot.subject()).filter(Part::isSource).isPresent();
+        boolean close = spot.marginK() < build.brief().limits().heatMarginK();
+        if (close) {
+            sheet.add(
+                    spot.kind() == HeatResult.Kind.WALL
+                            ? "heat.touch"
+                            : cells && at.use().pluggedIn() && spot.limitC() <= CELLS_COMFORT_C
+                                    ? "heat.cells-charging"
+                                    : "heat.part",
+                    spot.marginK() < 0 ? Severity.STOP : Severity.WATCH,
+                    List.of(spot.subject()),
+                    numbers("celsius", spot.celsius(), "limitC", spot.limitC()));
+        } else if (cells && spot.celsius() > CELLS_COMFORT_C) {
+            sheet.add(
+                    "heat.battery-warm",
+                    Severity.WATCH,
+                    List.of(spot.subject()),
+                    numbers("celsius", spot.celsius(), "limitC", CELLS_COMFORT_C));
+        }
+    }
+
+    /** Cells begin as cold as the brief says, whatever warms them later. */
+    private static void coldCells(Sheet sheet, Build build) {
+        double celsius = build.brief().surroundings().packC();
+        Set<String> charged = build.rungs()
+                .flatMap(r -> r.stage() instanceof Rung.Charging c ? Stream.of(c.store()) : Stream.empty())
+                .collect(Collectors.toSet());
+        for (Part part : build.parts().list()) {
+            boolean cells = part.facet(Facet.Cells.class).isPresent();
+            if (cells && celsius < CELLS_COLDEST_C) {
+                sheet.add(
+                        "heat.cells-cold",
+                        Severity.STOP,
+                        List.of(part.id()),
+                        numbers("celsius", celsius, "limitC", CELLS_COLDEST_C));
+            } else if (part.isSource() && charged.contains(part.id()) && celsius < CELLS_COLDEST_CHARGING_C) {
+                sheet.add(
+                        "heat.cells-cold-charging",
+                        Severity.STOP,
+                        List.of(part.id()),
+                        numbers("celsius", celsius, "limitC", CELLS_COLDEST_CHARGING_C));
+            }
+        }
+    }
+
     /** Tells of what gets too warm. */
     private record HeatTelling(Build build, HeatResult heat) implements Telling {
 
         /** The wall or part that a finding is about; walls of one shell are told apart by their temperature. */
-        private HeatResult.Spot spot(Noted f) {
-            return heat.spots().stream()
-                    .filter(s -> s.subject().equals(f.first())
-                            && (s.kind() == HeatResult.Kind.WALL) == f.code().equals("heat.touch"))
-                    .filter(s -> s.celsius() == f.number("celsius"))
+        private At at(Noted f) {
+            return worst(heat).values().stream()
+                    .filter(a -> a.spot().subject().equals(f.first())
+                            && (a.spot().kind() == HeatResult.Kind.WALL)
+                                    == f.code().equals("heat.touch"))
+                    .filter(a -> a.spot().celsius() == f.number("celsius"))
                     .findFirst()
                     .orElseThrow();
         }
@@ -165,15 +256,30 @@ public final class HeatJudge implements Judge<HeatResult> {
         @Override
         public String sentence(Noted f) {
             return switch (f.code()) {
-                case "heat.touch", "heat.part" -> {
-                    HeatResult.Spot spot = spot(f);
-                    yield spot.name() + " gets" + (spot.marginK() < 0 ? " too warm" : " near its limit") + ": "
-                            + celsius(spot.celsius()) + ", limit " + celsius(spot.limitC())
+                case "heat.touch", "heat.part", "heat.cells-charging" -> {
+                    At at = at(f);
+                    HeatResult.Spot spot = at.spot();
+                    yield spot.name() + " gets" + (spot.marginK() < 0 ? " too warm" : " near its limit")
+                            + (f.code().equals("heat.cells-charging") ? " to be charged" : "") + ": "
+                            + celsius(spot.celsius()) + ", limit " + celsius(spot.limitC()) + ", " + use(at.use())
                             + (closedUp() ? "; the case is sealed." : ".");
                 }
                 case "heat.battery-warm" ->
                     name(build, f.first()) + " runs at " + celsius(f.number("celsius"))
                             + ": cells age fast above 45 °C and must not be charged there.";
+                case "heat.cells-cold" ->
+                    name(build, f.first()) + " begins at " + celsius(f.number("celsius"))
+                            + ": most cells give next to nothing below −20 °C, and their maker allows no use there.";
+                case "heat.cells-cold-charging" ->
+                    name(build, f.first()) + " begins at " + celsius(f.number("celsius"))
+                            + ": charging cells below 0 °C plates metal in them, which ruins them and can set them on fire.";
+                case "heat.loose" ->
+                    (f.subjects().size() == 1
+                                    ? "One part gives off heat and is"
+                                    : f.subjects().size() + " parts give off heat and are")
+                            + " not placed yet, and " + (f.subjects().size() == 1 ? "counts" : "count")
+                            + " as lying free in the first tray: "
+                            + f.subjects().stream().map(id -> name(build, id)).collect(Collectors.joining(", ")) + ".";
                 case "heat.no-inlet" ->
                     name(build, f.first()) + " has " + (f.number("openings") == 0 ? "no opening" : "only one opening")
                             + " in " + name(build, f.subjects().get(1)) + ": air needs a way in and a way out.";
@@ -181,24 +287,49 @@ public final class HeatJudge implements Judge<HeatResult> {
             };
         }
 
+        /** Whether all of its case is of metal. */
+        private boolean metal() {
+            return build.casing().shells().stream().allMatch(s -> s.material().metal());
+        }
+
         @Override
         public List<Remedy> cures(Noted f) {
             List<String> words = new ArrayList<>();
             switch (f.code()) {
-                case "heat.touch", "heat.part" -> {
+                case "heat.touch", "heat.part", "heat.cells-charging" -> {
+                    HeatResult.Use use = at(f).use();
                     if (f.code().equals("heat.part")) {
-                        words.add("Lead its heat to a wall with a pad, a spreader or a heat pipe");
+                        words.add(
+                                metal()
+                                        ? "Lead its heat to a wall with a pad, a spreader or a heat pipe"
+                                        : "Lead its heat to a sheet of aluminium or copper along a wall: a pad on plastic or wood only makes a hot spot there");
+                    }
+                    if (f.code().equals("heat.touch")) {
+                        words.add("Spread what warms it there over more of the wall, or leave more room between");
+                    }
+                    if (f.code().equals("heat.cells-charging")) {
+                        words.add("Charge with less current, or while the machine is off");
+                        words.add("Move it away from what is hot");
                     }
                     words.add(
                             closedUp()
                                     ? "Open it with two vents, low and high, if the brief allows"
                                     : "Add a fan or larger vents");
-                    words.add("Set a lower power limit: " + n(heat.heatW()) + " W go in");
+                    if (use.closed()) {
+                        words.add("Let it sleep while the lid is closed");
+                    }
+                    words.add("Set a lower power limit: " + n(use.heatW()) + " W are set free inside");
                 }
                 case "heat.battery-warm" -> {
                     words.add("Move it away from what is hot");
                     words.add("Put a sheet of aluminium between them and lead it to a wall");
                 }
+                case "heat.cells-cold", "heat.cells-cold-charging" -> {
+                    words.add(
+                            "Let the cells warm up before they are used or charged; their maker's figures come first");
+                    words.add("Use a charger that measures the cells' temperature and waits");
+                }
+                case "heat.loose" -> words.add("Place them in Pack");
                 case "heat.no-inlet" -> words.add("Add a vent on the far side of what is hot");
                 default -> throw Telling.unknown(f);
             }

@@ -171,13 +171,26 @@ public class InvariantsTest {
 
     @Test(dataProvider = "seeds")
     public void heatPutInIsThePowerDrawn(long seed) {
-        Evaluation evaluation = Evaluator.evaluate(RandomBuilds.of(seed));
+        heatIsWhatComesInLessWhatIsStored(Evaluator.evaluate(RandomBuilds.of(seed)), seed);
+        heatIsWhatComesInLessWhatIsStored(Evaluator.evaluate(RandomBuilds.joined(seed)), seed);
+        Evaluation charged = Evaluator.evaluate(RandomBuilds.charged(seed));
+        heatIsWhatComesInLessWhatIsStored(charged, seed);
+        Warmth plugged = charged.of(PowerResult.class).warmths().getLast();
+        assertThat(plugged.pluggedIn()).isTrue();
+        assertThat(plugged.steps()).allSatisfy(s -> assertThat(s.storedW()).isBetween(0.2 * 4 * 3, 0.95 * s.inW()));
+    }
+
+    private static void heatIsWhatComesInLessWhatIsStored(Evaluation evaluation, long seed) {
         List<Warmth> warmths = evaluation.of(PowerResult.class).warmths();
         List<HeatResult.Use> uses = evaluation.of(HeatResult.class).uses();
         assertThat(uses).hasSameSizeAs(warmths);
         for (int i = 0; i < uses.size(); i++) {
             Warmth warmth = warmths.get(i);
-            assertThat(uses.get(i).heatW()).isCloseTo(warmth.meanW(), Percentage.withPercentage(1e-6));
+            double outside = evaluation.build().parts().list().stream()
+                    .filter(Part::staysOutside)
+                    .mapToDouble(p -> warmth.meanW(p.id()))
+                    .sum();
+            assertThat(uses.get(i).heatW()).isCloseTo(warmth.meanW() - outside, Percentage.withPercentage(1e-6));
             for (Warmth.Step step : warmth.steps()) {
                 assertThat(step.heatW())
                         .as("first law, seed " + seed)

@@ -1,0 +1,119 @@
+package boldsatchel.heat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.assertj.core.data.Percentage;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Where a part warms a wall, against the field of the wall. */
+public class SpotTest {
+
+    private static final double AMBIENT = 25;
+    private static final double INSIDE = 8;
+    private static final double WIDE = 0.2;
+    private static final double DEEP = 0.12;
+    private static final double LENGTH = (WIDE + DEEP) / 2;
+
+    /** Conductivity, thickness, emissivity, footprint from the left and front with its sides, pad, watts. */
+    @DataProvider
+    Object[][] plates() {
+        return new Object[][] {
+            {"plastic 3 mm", 0.2, 3e-3, 0.9, new double[] {0.06, 0.035, 0.08, 0.05}, 0.5, 12.0},
+            {"plastic 3 mm, a chip", 0.2, 3e-3, 0.9, new double[] {0.085, 0.045, 0.03, 0.03}, 0.5, 3.0},
+            {"plastic 2 mm, a large board", 0.2, 2e-3, 0.9, new double[] {0.04, 0.02, 0.12, 0.08}, 1.0, 12.0},
+            {"plastic 3 mm, at the edge", 0.2, 3e-3, 0.9, new double[] {0.01, 0.035, 0.08, 0.05}, 0.5, 8.0},
+            {"plastic 3 mm, a weak pad", 0.2, 3e-3, 0.9, new double[] {0.06, 0.035, 0.08, 0.05}, 4.0, 8.0},
+            {"painted steel 1 mm", 50.0, 1e-3, 0.9, new double[] {0.06, 0.035, 0.08, 0.05}, 0.5, 12.0},
+            {"painted steel 1 mm, a chip", 50.0, 1e-3, 0.9, new double[] {0.085, 0.045, 0.03, 0.03}, 0.5, 12.0},
+            {"painted steel 1 mm, in a corner", 50.0, 1e-3, 0.9, new double[] {0, 0, 0.08, 0.05}, 0.5, 12.0},
+            {"painted aluminium 3 mm", 160.0, 3e-3, 0.9, new double[] {0.06, 0.035, 0.08, 0.05}, 0.5, 12.0},
+            {"bare aluminium 2 mm, a chip", 160.0, 2e-3, 0.1, new double[] {0.085, 0.045, 0.03, 0.03}, 0.2, 12.0},
+        };
+    }
+
+    @Test(dataProvider = "plates")
+    public void aSpotIsAsHotAsTheFieldSays(
+            String name, double k, double thick, double emissivity, double[] at, double padKW, double watts) {
+        PlateField field = new PlateField(
+                WIDE,
+                DEEP,
+                thick,
+                k < 1 ? 3 : 1,
+                k,
+                emissivity,
+                Air.FACING_UP,
+                LENGTH,
+                INSIDE,
+                AMBIENT,
+                at,
+                padKW,
+                watts);
+        HeatNetwork network = new HeatNetwork(AMBIENT);
+        double area = at[2] * at[3];
+        double rest = WIDE * DEEP - area;
+        int part = network.node(watts);
+        int spotIn = network.node(0);
+        int spotOut = network.node(0);
+        int wallIn = network.node(0);
+        int wallOut = network.node(0);
+        Link.Along.Wall wall = new Link.Along.Wall(k, thick, true, Air.FACING_UP, LENGTH, emissivity, AMBIENT);
+        Spreading.Footprint print =
+                new Spreading.Footprint(at[2], at[3], at[0], WIDE - at[0] - at[2], at[1], DEEP - at[1] - at[3]);
+        double feed = 1 / (area * padKW + thick / 2 / k);
+        Link.Along along = Link.Along.of(spotOut, wallOut, print, wall, feed);
+        network.link(new Link.Fixed(part, spotIn, 1 / padKW));
+        network.link(new Link.Fixed(spotIn, spotOut, k * area / thick));
+        network.link(along);
+        network.link(along.half(spotIn, wallIn));
+        network.link(new Link.Fixed(wallIn, wallOut, k * rest / thick));
+        network.link(new Link.Fixed(wallIn, 0, INSIDE * rest));
+        for (int outer : new int[] {spotOut, wallOut}) {
+            double own = outer == spotOut ? area : rest;
+            network.link(new Link.Convection(outer, 0, own, Air.FACING_UP, LENGTH, 0, 0, 1));
+            network.link(new Link.Radiation(outer, 0, own, emissivity));
+        }
+        double[] t = network.solve();
+        double middle = t[spotOut] + along.middleK(t[spotOut], t[wallOut]);
+        double rise = field.hottestC() - AMBIENT;
+        assertThat(middle - AMBIENT)
+                .as(name + ": field " + field.hottestC() + " and " + field.partC())
+                .isCloseTo(rise, Percentage.withPercentage(6));
+        assertThat(t[part] - AMBIENT)
+                .as(name + ", the part")
+                .isCloseTo(field.partC() - AMBIENT, Percentage.withPercentage(6));
+    }
+
+    /** Lumped as one temperature, as a thick copper plate is, a wall has no spots. */
+    @Test
+    public void aWallThatConductsWellHasNoSpot() {
+        Spreading.Footprint print = new Spreading.Footprint(0.08, 0.05, 0.06, 0.06, 0.035, 0.035);
+        double copper = Spreading.conductance(print, 390 * 0.02, 20, 100);
+        assertThat(1 / copper).isLessThan(0.03);
+    }
+
+    /** Round plate, no loss: between a rim and the mean of the ring about it (Carslaw and Jaeger), and the parabola within. */
+    @Test
+    public void theNarrowingOfAFlowIsThatOfAnInsulatedRing() {
+        Spreading.Footprint print = new Spreading.Footprint(0.04, 0.04, 0.08, 0.08, 0.08, 0.08);
+        double rs = print.radius();
+        double rp = print.plateRadius();
+        double a = rs * rs;
+        double b = rp * rp;
+        double ring = b * b / Math.pow(b - a, 2) * Math.log(rp / rs) - (3 * b - a) / (4 * (b - a));
+        double expected = (ring + 0.25) / (2 * Math.PI * 0.5);
+        assertThat(1 / Spreading.conductance(print, 0.5, 1e-4, 1e-4))
+                .isCloseTo(expected, Percentage.withPercentage(0.1));
+        assertThat(1 / Spreading.conductance(print, 0.5, 3, 1e-4))
+                .as("with a little loss nearly the same")
+                .isCloseTo(expected, Percentage.withPercentage(3));
+    }
+
+    @Test
+    public void twoSquaresSeeOneAnotherAsTablesSay() {
+        assertThat(Faces.viewFactor(1, 1)).isCloseTo(0.1998, within(1e-4));
+        assertThat(Faces.viewFactor(2, 2)).isCloseTo(0.4153, within(1e-4));
+        assertThat(Faces.viewFactor(1e-2, 1e-2)).isCloseTo(1e-4 / Math.PI, Percentage.withPercentage(0.1));
+    }
+}
