@@ -1,6 +1,7 @@
 package boldsatchel.edit;
 
 import boldsatchel.machine.Build;
+import boldsatchel.machine.ChainRules;
 import java.util.Optional;
 
 /** Something tried on a build: an edit, or the reason why it cannot be. */

@@ -1,6 +1,7 @@
 package boldsatchel.format;
 
 import boldsatchel.machine.Build;
+import boldsatchel.machine.ChainRules;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
@@ -232,6 +233,9 @@ public final class BuildFormat {
                     .filter(part -> build.part(part).isEmpty())
                     .forEach(part ->
                             tell("/build/wiring/chain", "The chain names a part “" + part + "” that there is not."));
+            if (problems.isEmpty()) {
+                ChainRules.refusals(build).distinct().forEach(words -> tell("/build/wiring/chain", words));
+            }
             build.casing()
                     .hinge()
                     .filter(h -> build.shell(h.baseShell()).isEmpty()

@@ -114,6 +114,7 @@ final class BreachRules {
             case CONVERTER_LIMIT -> stop("power.converter-limit", b, "amps", "limitA");
             case DROPOUT -> stop("power.dropout", b, "volts", "limitV");
             case ABOVE_INPUT -> stop("power.over-input", b, "volts", "limitV");
+            case ABOVE_OUTPUT -> stop("power.passes-through", b, "volts", "limitV");
             case BELOW_WINDOW -> {
                 if (!told.contains("below " + b.rung())) {
                     belowWindow(b);

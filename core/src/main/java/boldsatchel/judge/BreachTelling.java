@@ -65,6 +65,9 @@ final class BreachTelling implements Telling {
             case "power.dropout" -> who + " has " + f.n("volts") + " V at its input and needs " + f.n("limitV") + " V.";
             case "power.over-input" ->
                 who + " has " + f.n("volts") + " V at its input and bears " + f.n("limitV") + " V.";
+            case "power.passes-through" ->
+                who + " has up to " + f.n("volts") + " V at its input and steps up to " + f.n("limitV")
+                        + " V: it cannot hold that back, and what it feeds sees nearly all of its input.";
             case "power.over-voltage" ->
                 who + " sees " + f.n("volts") + " V and bears at most " + f.n("limitV") + " V.";
             case "power.contact-rating" ->
@@ -129,6 +132,10 @@ final class BreachTelling implements Telling {
             case "power.dropout" ->
                 line.ranked(List.of(otherConverter(rung), Remedy.advice("Take more cells in series")));
             case "power.over-input" -> List.of(otherConverter(rung));
+            case "power.passes-through" ->
+                line.ranked(List.of(
+                        otherConverter(rung),
+                        Remedy.advice("Use one that steps up and down, or fewer cells in series")));
             case "power.over-voltage" -> overVoltage(rung);
             case "power.cable-drop", "power.under-voltage" -> belowWindow(f);
             case "power.step-up-limit" -> {

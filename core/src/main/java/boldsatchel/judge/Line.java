@@ -64,22 +64,32 @@ final class Line {
     /** Voltages that a rung is offered. */
     record Rail(double lowV, double highV, Optional<Rung> converter) {}
 
-    /** What feeds a rung: the converter nearest above it, or the sources. */
+    /** What feeds a rung: the converter nearest above it, a socket of another load, or the sources. */
     Rail rail(String rung) {
         return rails.computeIfAbsent(rung, this::railOf);
     }
 
     private Rail railOf(String rung) {
         Rail rail = sourceRail;
+        Optional<Facet.DrawsPower> draws = build.rung(rung).flatMap(this::draws);
         for (Rung above : root.pathTo(rung)) {
             if (!above.id().equals(rung)) {
                 Rail before = rail;
+                Optional<Rail> socket = draws(above)
+                        .filter(o -> draws.filter(o::converts).isPresent())
+                        .flatMap(o -> draws)
+                        .map(d -> new Rail(d.nominalV(), d.nominalV(), Optional.empty()));
                 rail = build.partOf(above)
                         .flatMap(p -> p.facet(Facet.Converts.class).map(c -> rail(above, p, c)))
+                        .or(() -> socket)
                         .orElse(before);
             }
         }
         return rail;
+    }
+
+    private Optional<Facet.DrawsPower> draws(Rung rung) {
+        return build.partOf(rung).flatMap(p -> p.facet(Facet.DrawsPower.class));
     }
 
     private static Rail rail(Rung rung, Part part, Facet.Converts c) {

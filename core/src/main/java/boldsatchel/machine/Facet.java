@@ -72,6 +72,10 @@ public sealed interface Facet {
             @Label(value = "backlight power", in = Quantity.POWER)
             Figure backlightW)
             implements Facet {
+        /** Whether a socket of it must hold another voltage than it is fed with, for what hangs there bears less. */
+        public boolean converts(DrawsPower fed) {
+            return fed.highV < highV;
+        }
 
         /** The figure for a mode, without the backlight. */
         public Figure watts(Mode mode) {

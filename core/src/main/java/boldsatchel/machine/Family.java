@@ -42,6 +42,11 @@ public enum Family {
         return this == X86_BOARD || this == SINGLE_BOARD;
     }
 
+    /** Whether it may have sockets that feed others. */
+    public boolean passesPowerOn() {
+        return computes() || this == HUB || this == SCREEN;
+    }
+
     /** As written in a list. */
     public String words() {
         return words;

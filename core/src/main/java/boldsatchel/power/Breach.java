@@ -30,6 +30,8 @@ public record Breach(Kind kind, String rung, double value, double limit) {
         DROPOUT("the converter has too little input left", true, true),
         /** A converter's input is above its range. */
         ABOVE_INPUT("the converter's input is above its range", false, false),
+        /** A step-up converter has more at its input than it puts out: it passes straight through. */
+        ABOVE_OUTPUT("more comes in than the converter puts out, and passes through", false, false),
         /** A wire, fuse, switch or plug carries more than it is made for. */
         OVER_RATING("it carries more than it is made for", false, false),
         /** A power bank sees too little load. */

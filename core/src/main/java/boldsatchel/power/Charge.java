@@ -251,8 +251,16 @@ public final class Charge {
                 busyA = Math.max(busyA, machineA(machine, Demand.of(step), 0.5));
             }
             double busy = busyA;
-            double idle = given(now, supply, List.of());
-            double given = given(now, supply, steps.stream().map(Demand::of).toList());
+            double idle = given(now, supply, Optional.empty());
+            double least = idle;
+            double mean = 0;
+            double minutes = build.brief().profile().minutes();
+            for (UseProfile.Step step : steps) {
+                double left = given(now, supply, Optional.of(Demand.of(step)));
+                least = Math.min(least, left);
+                mean += left * step.minutes() / minutes;
+            }
+            double given = least;
             Curve off = curve(idle, level -> 0);
             return new Result(
                     rung.id(),
@@ -261,7 +269,7 @@ public final class Charge {
                     in,
                     fits(now),
                     off,
-                    curve(given, meanMachineA(machine)),
+                    curve(mean, meanMachineA(machine)),
                     store(charging.store())
                             .facet(Facet.PowerBank.class)
                             .map(b -> bankCellsA(b, given, busy))
@@ -271,7 +279,7 @@ public final class Charge {
                                     o,
                                     o.equals(now)
                                             ? off.hours()
-                                            : curve(given(o, supply, List.of()), level -> 0)
+                                            : curve(given(o, supply, Optional.empty()), level -> 0)
                                                     .hours()))
                             .toList());
         }
@@ -332,32 +340,27 @@ public final class Charge {
         }
 
         /** What the running machine draws straight from the supply past the store. */
-        private double pastA(Part supply, List<Demand> demands) {
-            double most = 0;
-            if (demands.isEmpty()) {
-                return most;
-            }
+        private double pastA(Part supply, Demand demand) {
+            double past = 0;
             for (Rung r : build.wiring().chain()) {
                 for (Rung source : r.sources()) {
-                    boolean past = !r.joined().isEmpty()
+                    boolean passes = !r.joined().isEmpty()
                             && source.part().filter(supply.id()::equals).isPresent();
-                    if (past) {
-                        Optional<Network> network = plugged.apply(r);
-                        for (Demand demand : demands) {
-                            most = Math.max(
-                                    most,
-                                    network.flatMap(n -> n.solve(0.5, demand).rung(source.id()))
-                                            .map(OperatingPoint.RungState::ampsOut)
-                                            .orElse(0.0));
-                        }
+                    if (passes) {
+                        past = Math.max(
+                                past,
+                                plugged.apply(r)
+                                        .flatMap(n -> n.solve(0.5, demand).rung(source.id()))
+                                        .map(OperatingPoint.RungState::ampsOut)
+                                        .orElse(0.0));
                     }
                 }
             }
-            return most;
+            return past;
         }
 
         /** Charge current that the supply allows, A; for a store that tells only its power, that power, W. */
-        private double given(Facet.Offer offer, Part supply, List<Demand> running) {
+        private double given(Facet.Offer offer, Part supply, Optional<Demand> running) {
             if (!fits(offer)) {
                 return 0;
             }
@@ -367,7 +370,7 @@ public final class Charge {
                             : java.util.stream.Stream.empty())
                     .mapToDouble(i -> i.ampsAt(offer.volts()))
                     .sum();
-            double left = offer.amps() - pastA(supply, running);
+            double left = offer.amps() - running.map(d -> pastA(supply, d)).orElse(0.0);
             double share = Math.clamp(left / asked, 0, 1);
             return Double.isNaN(in.amps()) ? share * in.watts() : share * in.amps();
         }

@@ -428,7 +428,29 @@ public final class Network {
                     draws.highV(),
                     watts,
                     demand.mode() != Mode.OFF);
-            return rung.feeds().isEmpty() ? load : Node.Fork.of(List.of(load, feeds(rung, demand)));
+            if (rung.feeds().isEmpty()) {
+                return load;
+            }
+            List<Node> all = new ArrayList<>(List.of(load));
+            for (Rung fed : rung.feeds()) {
+                all.add(socket(fed, draws, demand));
+            }
+            return Node.Fork.of(all);
+        }
+
+        /**
+         * What hangs on a socket of a load. Where it bears what the load itself bears, the socket may pass its input on; where it does not,
+         * the load must have a converter for it inside, of which nothing is known: it is taken to give what is asked for, without loss.
+         */
+        private Node socket(Rung fed, Facet.DrawsPower owner, Demand demand) {
+            Node node = node(fed, demand);
+            return fed.walk()
+                    .flatMap(r -> build.partOf(r).stream())
+                    .flatMap(p -> p.facet(Facet.DrawsPower.class).stream())
+                    .findFirst()
+                    .filter(owner::converts)
+                    .map(d -> (Node) new Node.Socket(d.nominalV(), node, Node.ampsOn(d.nominalV(), node)))
+                    .orElse(node);
         }
 
         /** A board that runs a known program draws what was read for it, or as much of the way to busy as it is loaded. */

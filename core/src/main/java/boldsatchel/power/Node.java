@@ -474,6 +474,9 @@ sealed interface Node {
             double least = needsHeadroom ? Math.max(lowV, outV + dropoutV) : lowV;
             observer.limit(Breach.Kind.DROPOUT, rung, volts, least);
             observer.limit(Breach.Kind.ABOVE_INPUT, rung, volts, highV);
+            if (kind == ConverterKind.STEP_UP) {
+                observer.limit(Breach.Kind.ABOVE_OUTPUT, rung, volts, outV);
+            }
             if (observer.looksBehind(this)) {
                 next.readOff(outV, observer);
             }
@@ -509,6 +512,34 @@ sealed interface Node {
             double warms = Math.min(storeHeatW, reaches);
             observer.rung(load.rung, volts, volts, amps, 0, in - reaches);
             observer.stores(load.rung, reaches - warms, warms);
+        }
+    }
+
+    /**
+     * A socket of a load that holds another voltage than the load is fed with, by a converter of which nothing is known.
+     *
+     * @param volts it gives
+     * @param next what hangs on it
+     * @param amps that this draws; not a number on a collapse
+     */
+    record Socket(double volts, Node next, double amps) implements Node {
+        @Override
+        public void draw(double in, Draw out) {
+            if (Double.isNaN(amps)) {
+                out.collapsed = true;
+                return;
+            }
+            out.add(volts * amps / in, -volts * amps / (in * in));
+        }
+
+        @Override
+        public void sense(double in, double weight, Num.Sink sink) {
+            next.sense(volts, weight * volts / in, sink);
+        }
+
+        @Override
+        public void readOff(double in, Observer observer) {
+            next.readOff(volts, observer);
         }
     }
 

@@ -41,7 +41,7 @@ public class ChainEditsTest {
                 pack("spare"),
                 down,
                 part("board", Family.X86_BOARD, 1, 1, 1, 1, load(15, 12, 19)),
-                part("screen", Family.SCREEN, 1, 1, 1, 1, load(4, 4.7, 5.4)),
+                part("screen", Family.SOUND, 1, 1, 1, 1, load(4, 4.7, 5.4)),
                 part("handle", Family.MECHANICS, 1, 1, 1, 1),
                 part("adapter", Family.CHARGER, 1, 1, 1, 1, new Facet.Adapter(20, 3, exact(0.05))),
                 part(

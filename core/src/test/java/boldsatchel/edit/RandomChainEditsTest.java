@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.edit.ChainEdits.Place;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.ChainRules;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.plan.Supplies;

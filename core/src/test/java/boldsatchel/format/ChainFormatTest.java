@@ -86,8 +86,13 @@ public class ChainFormatTest {
                         Samples.rung("spare", Rung.of("d2", ChainEdits.IDEAL_DIODE)))),
                 row);
         Build build = Build.empty("stages")
-                .with(new Parts(List.of(pack, pack.withId("spare"))))
-                .withChain(List.of(joint, Rung.of("charging", new Rung.Charging(Optional.empty(), "spare"))));
+                .with(new Parts(List.of(
+                        pack,
+                        pack.withId("spare"),
+                        Samples.part("adapter", Family.CHARGER, 1, 1, 1, 1, new Facet.Adapter(5, 2, exact(0))))))
+                .withChain(List.of(
+                        joint,
+                        Samples.rung("adapter", Rung.of("charging", new Rung.Charging(Optional.empty(), "spare")))));
         assertThat(throughAFile(build)).isEqualTo(build);
     }
 

@@ -14,11 +14,14 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Facet.Chemistry;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import java.util.List;
 import java.util.Optional;
 import org.assertj.core.data.Percentage;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Charging against closed forms. */
@@ -119,6 +122,71 @@ public class ChargeTest {
         Charge.Result result = only(path);
         assertThat(result.cellsA()).isCloseTo(1, within(1e-6));
         assertThat(result.running().hours()).isCloseTo(result.off().hours(), within(1e-6));
+    }
+
+    /**
+     * Past the pack by power path the supply's 1.2 A are shared: 2 W busy leave 1.2 − 0.4 = 0.8 A of the charger's 1 A, 1 W idle leave 1 A.
+     * Half the time each, the mean is 0.9 A, and 3 Ah of ideal cells take 3/0.9 h.
+     */
+    @Test
+    public void whatThePowerPathLeavesIsTheMeanOverTheProfile() {
+        Build build = charged(pack(1e-9), 1, 1.2, 2);
+        Build path = ChainEdits.join(
+                        build, "r-pack", new ChainEdits.Piece("adapter", Optional.empty(), new Rung.OfPart("adapter")))
+                .allowed()
+                .orElseThrow()
+                .change()
+                .apply(build);
+        UseProfile profile = new UseProfile(
+                "halves",
+                List.of(new UseProfile.Step("work", Mode.BUSY, 30, 1), new UseProfile.Step("wait", Mode.IDLE, 30, 1)));
+        Charge.Result result = only(path.with(path.brief().withProfiles(List.of(profile))));
+        assertThat(result.running().hours()).isCloseTo(3 / 0.9, Percentage.withPercentage(0.5));
+        assertThat(result.cellsA()).isCloseTo(0.8, within(1e-3));
+    }
+
+    /** 0.1 ms steps of the same law: dQ = I·dt, I the charger's until twice the resistance takes the voltage to full, ended at C/20. */
+    @DataProvider
+    Object[][] colds() {
+        return new Object[][] {
+            {1, 0.06, 0.0, 1.0, 1.0}, {1, 0.06, -8.0, 1.0, 1.5}, {4, 0.06, -2.0, 0.7, 2.0}, {1, 0.2, 25.0, 1.0, 1.0}
+        };
+    }
+
+    @Test(dataProvider = "colds")
+    public void chargingEndsWhereSmallStepsEndIt(int series, double ohms, double celsius, double health, double amps) {
+        Facet.Cells cells = new Facet.Cells(
+                Facet.Chemistry.LI_ION,
+                series,
+                1,
+                exact(3),
+                3.6,
+                exact(ohms),
+                exact(0.02),
+                2.8,
+                1e3,
+                1e3,
+                true,
+                exact(health));
+        double ah = 3 * health * CellCurve.capacityFactor(celsius);
+        Store.Pack pack = new Store.Pack(cells, Num.exact(ohms), Num.exact(0.02), Num.exact(ah), celsius);
+        double hours = Charge.fill(pack, level -> amps, level -> 0).hours();
+        double acceptance = CellCurve.chargeAcceptance(Facet.Chemistry.LI_ION);
+        double level = 0;
+        double spent = 0;
+        double step = 1e-4;
+        while (true) {
+            double open = series * CellCurve.restVolts(Facet.Chemistry.LI_ION, level);
+            double inside = 2 * (series * ohms * CellCurve.resistanceFactor(level, celsius) + 0.02);
+            double held = (series * 4.2 - open) / inside;
+            double now = Math.min(amps, held);
+            if (level >= 1 || (held < amps && now <= ah / acceptance / 20)) {
+                break;
+            }
+            level += now * step * acceptance / ah;
+            spent += step;
+        }
+        assertThat(hours).isCloseTo(spent, Percentage.withPercentage(0.3));
     }
 
     @Test

@@ -1,27 +1,26 @@
-package boldsatchel.edit;
+package boldsatchel.machine;
 
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Facet;
-import boldsatchel.machine.Family;
-import boldsatchel.machine.Part;
-import boldsatchel.machine.Rung;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** What a power chain can be. What can be but should not is a finding, not a refusal. */
-final class ChainRules {
+/** What a power chain can be, for edits and for files. What can be but should not is a finding, not a refusal. */
+public final class ChainRules {
 
     private ChainRules() {}
 
     /** The first rule a build's chains break, in words; nothing when they break none. */
-    static Optional<String> refusal(Build build) {
+    public static Optional<String> refusal(Build build) {
+        return refusals(build).findFirst();
+    }
+
+    /** Every rule that a build's chains break, in words. */
+    public static Stream<String> refusals(Build build) {
         return Stream.<Optional<String>>concat(
                         Stream.of(twice(build)), build.wiring().chain().stream().flatMap(root -> ofChain(build, root)))
-                .flatMap(Optional::stream)
-                .findFirst();
+                .flatMap(Optional::stream);
     }
 
     private static Stream<Optional<String>> ofChain(Build build, Rung root) {
@@ -118,8 +117,7 @@ final class ChainRules {
         }
         boolean ends = part.facet(Facet.DrawsPower.class).isPresent()
                 && part.facet(Facet.Converts.class).isEmpty()
-                && !part.family().computes()
-                && part.family() != Family.HUB;
+                && !part.family().passesPowerOn();
         return ends && !below.isEmpty()
                 ? Optional.of(part.name() + " uses power and passes none on. Hang this beside it, on the rung above.")
                 : Optional.empty();
