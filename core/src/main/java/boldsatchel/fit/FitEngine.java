@@ -38,6 +38,11 @@ public final class FitEngine implements Engine<FitResult> {
     /** Air a vent needs in front of it, mm. */
     private static final double VENT_CLEAR_MM = 3;
 
+    private static final Set<Zone.Kind> ALL = EnumSet.allOf(Zone.Kind.class);
+    /** Room that must stay free with the lid closed too; nobody's finger is in it then, and its air is the air inside. */
+    private static final Set<Zone.Kind> CLOSED =
+            EnumSet.of(Zone.Kind.PLUG, Zone.Kind.SWELL, Zone.Kind.KEEPOUT, Zone.Kind.ANTENNA);
+
     /** A socket this close behind its wall is reached by a plug, mm. */
     private static final double PORT_REACH_MM = 3;
 
@@ -139,6 +144,9 @@ public final class FitEngine implements Engine<FitResult> {
         Optional<Placed> first = placed(build, a, reading).map(p -> seen(build, p, where));
         Optional<Placed> second = placed(build, b, reading).map(p -> seen(build, p, where));
         double least = Double.POSITIVE_INFINITY;
+        if (second.isEmpty() && where == FitResult.Where.SHELL) {
+            least = build.shell(b).flatMap(s -> first.map(p -> toWall(p, s))).orElse(least);
+        }
         List<Box> others = second.map(Placed::solids)
                 .orElseGet(() ->
                         build.shell(b).map(s -> shellSolids(build, s, where)).orElse(List.of()));
@@ -164,6 +172,34 @@ public final class FitEngine implements Engine<FitResult> {
         return solidsWithFloor(shell).stream()
                 .map(b -> lid ? build.casing().hinge().orElseThrow().closed(b) : b)
                 .toList();
+    }
+
+    /** The least space between a part and the inside of a wall that it does not touch, mm; infinite when it touches or passes all. */
+    private static double toWall(Placed placed, Shell shell) {
+        double least = Double.POSITIVE_INFINITY;
+        Box cavity = shell.cavity();
+        for (Face face : Face.values()) {
+            double space = Double.POSITIVE_INFINITY;
+            for (Box solid : placed.solids()) {
+                space = Math.min(space, face.sign() * (cavity.end(face) - solid.end(face)));
+            }
+            boolean open = face == Face.TOP && shell.openTop();
+            least = open || space < CONTACT_MM ? least : Math.min(least, space);
+        }
+        return least;
+    }
+
+    /** The side walls, whose upper edges are the rim. */
+    private static List<Box> rim(Shell shell) {
+        double wall = Math.max(CONTACT_MM, shell.wallMm().value());
+        double w = shell.widthMm();
+        double d = shell.depthMm();
+        double h = shell.heightMm();
+        return List.of(
+                new Box(-wall, -wall, 0, wall, d + 2 * wall, h),
+                new Box(w, -wall, 0, wall, d + 2 * wall, h),
+                new Box(0, -wall, 0, w, wall, h),
+                new Box(0, d, 0, w, wall, h));
     }
 
     /** Ribs and the floor plate: what a part of the other half can hit. */
@@ -223,6 +259,10 @@ public final class FitEngine implements Engine<FitResult> {
                 if (by > CONTACT_MM) {
                     outside.add(new FitResult.Outside(p.id(), shell, by));
                 }
+                double space = toWall(p, shell);
+                if (space < NEAR_MM) {
+                    gaps.add(new FitResult.Gap(p.id(), shell.id(), FitResult.Where.SHELL, space));
+                }
                 for (Box rib : shell.ribs()) {
                     meetFixed(p, rib, FitResult.Where.SHELL, shell.id(), shell.id());
                 }
@@ -249,6 +289,8 @@ public final class FitEngine implements Engine<FitResult> {
             pairs(both, (a, b) -> {
                 if (!a.shell().equals(b.shell())) {
                     meet(a, b, FitResult.Where.CLOSED_LID, base.get().id());
+                    intrude(a, b, CLOSED);
+                    intrude(b, a, CLOSED);
                 }
             });
             for (Box solid : solidsWithFloor(lid.get())) {
@@ -268,6 +310,40 @@ public final class FitEngine implements Engine<FitResult> {
                         base.get().id(),
                         base.get().id()));
             }
+            List<Box> lidRim = rim(lid.get()).stream().map(hinge::closed).toList();
+            below.forEach(p -> againstOtherHalf(p, lidRim, solids(lid.get(), hinge), lid.get(), base.get()));
+            above.forEach(
+                    p -> againstOtherHalf(p, rim(base.get()), solidsWithFloor(base.get()), base.get(), base.get()));
+        }
+
+        private static List<Box> solids(Shell lid, Hinge hinge) {
+            return solidsWithFloor(lid).stream().map(hinge::closed).toList();
+        }
+
+        /** What rises above its own half against the rim of the other, and the room it needs against all of that half. */
+        private void againstOtherHalf(Placed part, List<Box> rim, List<Box> solids, Shell other, Shell frame) {
+            for (Box edge : rim) {
+                boolean over =
+                        part.bounds().gapAlong(0, edge) < 0 && part.bounds().gapAlong(1, edge) < 0;
+                if (over) {
+                    meetFixed(part, edge, FitResult.Where.CLOSED_LID, other.id(), frame.id());
+                }
+            }
+            for (Zone zone : part.zones()) {
+                double depth = 0;
+                for (Box solid : CLOSED.contains(zone.kind()) ? joined(rim, solids) : List.<Box>of()) {
+                    depth = Math.max(depth, -signedDistance(zone.box(), solid));
+                }
+                if (depth > CONTACT_MM) {
+                    intrusions.add(new FitResult.Intrusion(part.id(), other.id(), zone.kind(), depth));
+                }
+            }
+        }
+
+        private static List<Box> joined(List<Box> a, List<Box> b) {
+            List<Box> all = new ArrayList<>(a);
+            all.addAll(b);
+            return all;
         }
 
         /** Sweep along x over bounds grown by the largest gap or zone of interest; what is apart along y or z is passed over. */
@@ -315,8 +391,8 @@ public final class FitEngine implements Engine<FitResult> {
             }
             record(a.id(), b.id(), where, frame, least, at, a.mayTouch(b));
             if (where == FitResult.Where.SHELL) {
-                intrude(a, b);
-                intrude(b, a);
+                intrude(a, b, ALL);
+                intrude(b, a, ALL);
             }
         }
 
@@ -353,12 +429,12 @@ public final class FitEngine implements Engine<FitResult> {
                             Math.min(a.high(2), b.high(2))));
         }
 
-        private void intrude(Placed owner, Placed by) {
+        private void intrude(Placed owner, Placed by, Set<Zone.Kind> kinds) {
             if (owner.mayTouch(by)) {
                 return;
             }
             for (Zone zone : owner.zones()) {
-                for (Box solid : by.solids()) {
+                for (Box solid : kinds.contains(zone.kind()) ? by.solids() : List.<Box>of()) {
                     double depth = -signedDistance(zone.box(), solid);
                     if (depth > CONTACT_MM) {
                         intrusions.add(new FitResult.Intrusion(owner.id(), by.id(), zone.kind(), depth));

@@ -7,8 +7,10 @@ import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The stack at a point of the plan, like a drilled core: every layer from the bottom up, the gaps between them, and what
@@ -69,10 +71,20 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
                 .filter(h -> h.baseShell().equals(shellId))
                 .ifPresent(hinge -> drillLid(build, fit, hinge, x, y, solids));
         solids.sort(Comparator.comparingDouble(Solid::low).thenComparingDouble(Solid::high));
-        double worst = solids.stream().mapToDouble(Solid::plusMinus).sum();
-        double likely = Math.sqrt(
-                solids.stream().mapToDouble(s -> s.plusMinus() * s.plusMinus()).sum());
+        List<Solid> measures = measures(solids);
+        double worst = measures.stream().mapToDouble(Solid::plusMinus).sum();
+        double likely = Math.sqrt(measures.stream()
+                .mapToDouble(s -> s.plusMinus() * s.plusMinus())
+                .sum());
         return new Stack(layers(solids), worst, likely);
+    }
+
+    /** One of each part, however many of its solids are drilled: they share its measure. */
+    private static List<Solid> measures(List<Solid> solids) {
+        Set<String> seen = new HashSet<>();
+        return solids.stream()
+                .filter(s -> s.part().isEmpty() || seen.add(s.part().get()))
+                .toList();
     }
 
     private static void drillLid(Build build, FitResult fit, Hinge hinge, double x, double y, List<Solid> solids) {

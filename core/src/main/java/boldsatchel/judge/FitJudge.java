@@ -91,9 +91,9 @@ public final class FitJudge implements Judge<FitResult> {
         }
         return fit.gaps().stream()
                 .findFirst()
-                .map(g -> "The tightest gap is between " + name(build, g.a()) + " and " + name(build, g.b())
+                .map(g -> "Tightest gap " + n(g.gapMm()) + " mm, " + name(build, g.a()) + " to " + name(build, g.b())
                         + where(g.where()) + ".")
-                .orElse(fit.tightest().isPresent() ? "Everything is far apart." : "Nothing is packed yet.");
+                .orElse(fit.tightest().isPresent() ? "Everything is far apart." : "Not known yet: nothing is packed.");
     }
 
     private static String where(FitResult.Where where) {

@@ -93,9 +93,25 @@ public class FitEngineTest {
                 BOX,
                 List.of(block("a", 50, 50, 10), block("b", 50, 50, 10)),
                 List.of(new Vec(0, 0, 0), new Vec(0, 0, 10)));
-        assertThat(FitEngine.evaluate(build).gaps()).hasSize(1);
+        assertThat(FitEngine.evaluate(build).gaps())
+                .filteredOn(g -> g.b().equals("b"))
+                .hasSize(1);
         Placement touching = new Placement("b", "box", new Vec(0, 0, 10), Orientation.AS_DRAWN, Set.of("a"));
-        assertThat(FitEngine.evaluate(build.with(touching)).gaps()).isEmpty();
+        assertThat(FitEngine.evaluate(build.with(touching)).gaps())
+                .filteredOn(g -> g.b().equals("b"))
+                .isEmpty();
+    }
+
+    @Test
+    public void theSpaceToAWallIsAGapAndContactIsNone() {
+        FitResult fit = fit(List.of(block("a", 50, 50, 10)), new Vec(0.2, 30, 0));
+        assertThat(fit.gaps()).singleElement().satisfies(g -> {
+            assertThat(g.b()).isEqualTo("box");
+            assertThat(g.gapMm()).isCloseTo(0.2, within(1e-9));
+        });
+        assertThat(fit.tightest().orElseThrow().nominal()).isCloseTo(0.2, within(1e-9));
+        assertThat(fit(List.of(block("a", 50, 50, 10)), new Vec(0, 30, 0)).gaps())
+                .isEmpty();
     }
 
     @Test
@@ -279,6 +295,50 @@ public class FitEngineTest {
         assertThat(clash.clashes().getFirst().depthMm()).isCloseTo(3, within(1e-9));
     }
 
+    /** A battery that may swell to 31 mm, under a screen at 24 mm and a lid's floor at 30 mm. */
+    @Test
+    public void withTheLidClosedTheRoomToSwellIsKeptToo() {
+        Build build = hinged(2, 20);
+        Part keys = with(
+                block("keys", 100, 50, 20),
+                List.of(),
+                List.of(new Zone(Zone.Kind.SWELL, new Box(0, 0, 20, 100, 50, 11))),
+                List.of());
+        FitResult fit = FitEngine.evaluate(build.with(keys));
+        assertThat(fit.intrusions())
+                .filteredOn(i -> i.by().equals("screen"))
+                .singleElement()
+                .satisfies(i -> {
+                    assertThat(i.kind()).isEqualTo(Zone.Kind.SWELL);
+                    assertThat(i.depthMm()).isCloseTo(4, within(1e-9));
+                });
+        assertThat(fit.intrusions())
+                .filteredOn(i -> i.by().equals("lid"))
+                .singleElement()
+                .satisfies(i -> assertThat(i.depthMm()).isCloseTo(1, within(1e-9)));
+        assertThat(FitEngine.evaluate(build).intrusions()).isEmpty();
+    }
+
+    /** Keys 5 mm above the base reach from 50 to 150; the walls of a lid 80 mm wide stand on them. */
+    @Test
+    public void theRimOfANarrowerLidStandsOnWhatRisesAboveTheBase() {
+        Build build = hinged(2, 25);
+        build = build.with(build.parts().without("screen"))
+                .with(new Layout(List.of(build.layout().placements().getFirst())));
+        assertThat(FitEngine.evaluate(build).clashes()).isEmpty();
+        Shell lid = build.shell("lid").orElseThrow();
+        FitResult narrow = FitEngine.evaluate(build.with(build.casing().withShell(lid.withInside(80, 100, 10))));
+        assertThat(narrow.clashes()).isNotEmpty().allSatisfy(c -> {
+            assertThat(c.a()).isEqualTo("keys");
+            assertThat(c.b()).isEqualTo("lid");
+            assertThat(c.where()).isEqualTo(FitResult.Where.CLOSED_LID);
+        });
+        assertThat(FitEngine.evaluate(build.with(build.casing().withShell(lid.withInside(200, 60, 10))))
+                        .clashes())
+                .as("a shorter lid")
+                .isNotEmpty();
+    }
+
     @Test
     public void aPartTallerThanBothHalvesHitsTheLidsFloor() {
         Build build = hinged(2, 31);
@@ -340,6 +400,37 @@ public class FitEngineTest {
                 .extracting(Stack.Layer::thicknessMm)
                 .containsExactly(2.0, 10.0, 3.0, 10.0, 17.0, 2.0);
         assertThat(stack.likelyMm()).isLessThanOrEqualTo(stack.worstCaseMm());
+    }
+
+    /** A board with a chip on it is one part of one height: its ±0.3 mm count once, beside ±0.1 mm of each wall. */
+    @Test
+    public void aPartsMeasureCountsOnceHoweverManySolidsAreDrilled() {
+        Part board = with(
+                block("board", 100, 60, 20),
+                List.of(new Box(0, 0, 0, 100, 60, 2), new Box(10, 10, 2, 20, 20, 6), new Box(0, 0, 15, 100, 60, 5)),
+                List.of(),
+                List.of());
+        Body body =
+                board.body().resized(exact(100), exact(60), new Figure(20, 0.3, boldsatchel.quantity.Basis.MEASURED));
+        Shell walled = new Shell(
+                "box",
+                "box",
+                200,
+                100,
+                40,
+                new Figure(2, 0.1, boldsatchel.quantity.Basis.MEASURED),
+                Material.PLASTIC,
+                Shell.Making.PRINTED,
+                false,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                exact(0));
+        Build build = packed(walled, List.of(board.withBody(body)), List.of(new Vec(0, 0, 0)));
+        Stack stack = Stack.at(build, FitEngine.evaluate(build), "box", 15, 15);
+        assertThat(stack.layers()).filteredOn(l -> l.name().equals("board")).hasSize(3);
+        assertThat(stack.worstCaseMm()).isCloseTo(0.5, within(1e-9));
+        assertThat(stack.likelyMm()).isCloseTo(Math.sqrt(0.3 * 0.3 + 2 * 0.1 * 0.1), within(1e-9));
     }
 
     @Test
