@@ -374,7 +374,7 @@ final class HeatModel {
     }
 
     private double touchLimit(Shell shell) {
-        if (build.brief().surroundings().inHands()) {
+        if (build.brief().surroundings().touchesSkin()) {
             return TOUCH_HELD_C;
         }
         return shell.material().metal() ? TOUCH_METAL_C : TOUCH_PLASTIC_C;

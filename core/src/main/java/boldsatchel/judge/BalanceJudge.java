@@ -60,12 +60,14 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                 build.brief().limits().massG().map(OptionalDouble::of).orElse(OptionalDouble.empty());
         Spread mass = balance.massG();
         String heaviest = balance.items().isEmpty()
-                ? "Nothing weighs anything yet."
+                ? "Not known yet: nothing weighs anything."
                 : "Heaviest: " + balance.items().getFirst().name() + ", "
                         + Math.round(balance.items().getFirst().massG()) + " g.";
         return new Verdict(
                 Verdict.Kind.CARRIES,
-                Verdict.against(mass.nominal(), mass.low(), mass.high(), limit, false),
+                balance.items().isEmpty()
+                        ? State.WATCH
+                        : Verdict.against(mass.nominal(), mass.low(), mass.high(), limit, false),
                 mass.nominal(),
                 limit,
                 mass.low(),
@@ -76,6 +78,17 @@ public final class BalanceJudge implements Judge<BalanceResult> {
 
     private static Verdict stands(Build build, BalanceResult balance) {
         double wanted = build.brief().limits().tipMarginDeg();
+        if (build.brief().surroundings().worn()) {
+            return new Verdict(
+                    Verdict.Kind.STANDS,
+                    State.FINE,
+                    Double.NaN,
+                    OptionalDouble.empty(),
+                    Double.NaN,
+                    Double.NaN,
+                    "Not asked of a machine that is worn.",
+                    Lazy.known(Working.NONE));
+        }
         Spread margin = balance.tipMarginDeg().orElse(Spread.exact(Double.NaN));
         State state =
                 balance.tipMarginDeg().isEmpty() ? State.WATCH : Verdict.margin(margin.nominal(), margin.low(), wanted);
@@ -92,7 +105,7 @@ public final class BalanceJudge implements Judge<BalanceResult> {
 
     private static String sentence(Build build, BalanceResult balance, Spread margin) {
         if (Double.isNaN(margin.nominal())) {
-            return "There is no case yet.";
+            return "Not known yet: there is no case.";
         }
         String lid = build.casing().hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
         return margin.nominal() < 0
@@ -139,7 +152,8 @@ public final class BalanceJudge implements Judge<BalanceResult> {
         Sheet sheet = new Sheet(new BalanceTelling(build));
         double wanted = build.brief().limits().tipMarginDeg();
         balance.tipMarginDeg()
-                .filter(m -> m.nominal() < wanted)
+                .filter(m ->
+                        m.nominal() < wanted && !build.brief().surroundings().worn())
                 .ifPresent(m -> sheet.add(
                         "balance.tips",
                         m.nominal() < 0 ? Severity.STOP : Severity.WATCH,

@@ -74,7 +74,7 @@ public final class PowerJudge implements Judge<PowerResult> {
                 : value == 0
                         ? State.STOP
                         : Verdict.against(value, low, power.hours().high(), limit, true);
-        String sentence = shortest.map(c -> sentence(build, c)).orElse("No source feeds anything yet.");
+        String sentence = shortest.map(c -> sentence(build, c)).orElse("Not known yet: no source feeds anything.");
         return new Verdict(
                 Verdict.Kind.LASTS,
                 state,
@@ -174,8 +174,11 @@ public final class PowerJudge implements Judge<PowerResult> {
         }
         power.unfed().forEach(id -> sheet.add("power.unfed", Severity.WATCH, List.of(id), numbers()));
         List<Finding> findings = new ArrayList<>(sheet.findings());
-        for (ChainResult chain : power.chains()) {
-            Line line = new Line(build, build.rung(chain.source()).orElseThrow(), chain);
+        List<Line> lines = power.chains().stream()
+                .map(c -> new Line(build, build.rung(c.source()).orElseThrow(), c))
+                .toList();
+        findings.addAll(FuseRule.judge(build, lines));
+        for (Line line : lines) {
             findings.addAll(BreachRules.judge(line));
             findings.addAll(SourceRules.judge(line));
             findings.addAll(WiringRules.judge(line));

@@ -3,18 +3,14 @@ package boldsatchel.judge;
 import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.judge.Telling.Sheet;
-import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Usual;
-import boldsatchel.power.CellCurve;
 import boldsatchel.power.Copper;
 import boldsatchel.power.Sizing;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalInt;
 
 /** Fuses, switches, wires and joints. */
@@ -33,50 +29,23 @@ final class WiringRules {
     private static final int JOINTS = 4;
 
     private final Line line;
-    private final Build build;
     private final Sheet sheet;
 
     private WiringRules(Line line) {
         this.line = line;
-        this.build = line.build();
         this.sheet = new Sheet(new WiringTelling(line));
     }
 
     static List<Finding> judge(Line line) {
         WiringRules rules = new WiringRules(line);
-        rules.fuse();
         rules.switches();
         rules.idleDrain();
         line.root().walk().filter(r -> r.stage() instanceof Rung.Wire).forEach(rules::wire);
         return rules.sheet.findings();
     }
 
-    /** Cells can feed a short circuit; a bank or an adapter limits itself. */
-    private void fuse() {
-        for (Rung source : line.root().sources()) {
-            Optional<Part> cells =
-                    build.partOf(source).filter(p -> p.facet(Facet.Cells.class).isPresent());
-            boolean fused = source.row().stream().anyMatch(WiringRules::isFuse)
-                    || (line.root().joined().isEmpty() && line.root().walk().anyMatch(WiringRules::isFuse));
-            if (cells.isPresent() && !fused) {
-                double rating = Sizing.fuse(line.steadyA(source.id()), line.startA(source.id()));
-                sheet.add(
-                        "power.no-fuse",
-                        Severity.WATCH,
-                        List.of(source.id()),
-                        numbers("fuseA", rating, "shortA", shortA(cells.get())));
-            }
-        }
-    }
-
     static boolean isFuse(Rung r) {
         return r.stage() instanceof Rung.Contact c && c.kind() == Rung.ContactKind.FUSE;
-    }
-
-    /** Current of a full pack into a short circuit, A. */
-    static double shortA(Part pack) {
-        Facet.Cells c = pack.facet(Facet.Cells.class).orElseThrow();
-        return c.series() * CellCurve.restVolts(c.chemistry(), 1) / c.ohms();
     }
 
     private void switches() {
@@ -117,7 +86,8 @@ final class WiringRules {
         OptionalInt needed = neededGauge(line, rung, wire);
         if (amps > bears) {
             sheet.add("power.wire-thin", Severity.WATCH, List.of(rung.id()), numbers("amps", amps, "limitA", bears));
-        } else if (needed.isPresent()
+        } else if (!wire.readyMade()
+                && needed.isPresent()
                 && wire.lengthMm() > SHORT_WIRE_MM
                 && Copper.sectionMm2(wire.awg()) > THICK * Copper.sectionMm2(needed.getAsInt()) * 1.01
                 && Copper.sectionMm2(wire.awg()) > SLENDER_MM2) {
@@ -166,7 +136,7 @@ final class WiringRules {
         if (!finish.sleeved()) {
             double amps = line.stores().stream()
                     .filter(p -> p.facet(Facet.Cells.class).isPresent())
-                    .mapToDouble(WiringRules::shortA)
+                    .mapToDouble(FuseRule::shortA)
                     .max()
                     .orElse(line.steadyA(rung.id()));
             sheet.add("power.bare-joints", Severity.WATCH, List.of(rung.id()), numbers("joints", JOINTS, "amps", amps));

@@ -6,11 +6,8 @@ import static boldsatchel.judge.Words.name;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Facet;
-import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Usual;
-import boldsatchel.power.CellCurve;
 import boldsatchel.power.Copper;
 import boldsatchel.power.Sizing;
 import boldsatchel.quantity.Units;
@@ -34,9 +31,6 @@ final class WiringTelling implements Telling {
     public String sentence(Noted f) {
         String who = name(build, f.first());
         return switch (f.code()) {
-            case "power.no-fuse" ->
-                "No fuse between " + pack(f).name() + " and the rest: a short circuit would be fed with about "
-                        + f.n("shortA") + " A.";
             case "power.bag-switch" ->
                 "The push-button can be pressed in a bag: the machine would then run unseen at " + f.n("watts")
                         + " W until it is flat, with its vents covered.";
@@ -68,7 +62,6 @@ final class WiringTelling implements Telling {
     @Override
     public List<Working.Step> working(Noted f) {
         return switch (f.code()) {
-            case "power.no-fuse" -> List.of(fuseStep(f), shortStep(f));
             case "power.idle-drain" ->
                 List.of(new Working.Step(
                         "Days on the shelf",
@@ -83,15 +76,6 @@ final class WiringTelling implements Telling {
     @Override
     public List<Remedy> cures(Noted f) {
         return switch (f.code()) {
-            case "power.no-fuse" ->
-                List.of(
-                        Remedy.by(
-                                "Put a " + f.n("fuseA") + " A fuse next to its plus terminal",
-                                ChainEdits.insertBelow(
-                                        build,
-                                        lastProtection(rung(f.first())).id(),
-                                        ChainEdits.Piece.of("a fuse", ChainEdits.fuse(f.number("fuseA"))))),
-                        Remedy.advice("Take a pack with a fuse inside, and say so in its note"));
             case "power.bag-switch" -> List.of(guarded(f), Remedy.advice("Sink the button below the surface"));
             case "power.idle-drain" -> List.of(mainSwitch(), Remedy.advice("Take converters with an off input"));
             case "power.wire-thin", "power.wire-thick" -> List.of(gauge(f));
@@ -119,10 +103,6 @@ final class WiringTelling implements Telling {
         return build.rung(id).orElseThrow();
     }
 
-    private Part pack(Noted f) {
-        return build.partOf(rung(f.first())).orElseThrow();
-    }
-
     private Rung.Wire wire(String rung) {
         return (Rung.Wire) rung(rung).stage();
     }
@@ -133,35 +113,6 @@ final class WiringTelling implements Telling {
 
     private static Edit finished(String what, Noted f, UnaryOperator<Rung.Finish> change) {
         return ChainEdits.change(what, f.first(), Rung.Wire.class, w -> w.finished(change));
-    }
-
-    private Working.Step fuseStep(Noted f) {
-        double steady = line.steadyA(f.first());
-        return new Working.Step(
-                "Fuse",
-                "next usual rating above 1.25 · I working, and above the start-up peak",
-                "1.25 · " + n(steady) + " A = " + n(Usual.HEADROOM * steady) + " A; peak " + n(line.startA(f.first()))
-                        + " A",
-                f.n("fuseA") + " A");
-    }
-
-    private Working.Step shortStep(Noted f) {
-        Facet.Cells c = pack(f).facet(Facet.Cells.class).orElseThrow();
-        return new Working.Step(
-                "Current into a short circuit",
-                "I = V / R of the pack",
-                n(c.series() * CellCurve.restVolts(c.chemistry(), 1)) + " V / " + n(c.ohms()) + " Ω",
-                f.n("shortA") + " A");
-    }
-
-    private static Rung lastProtection(Rung source) {
-        Rung last = source;
-        for (Rung r : source.row()) {
-            if (r.stage() instanceof Rung.Contact c && c.kind().protects()) {
-                last = r;
-            }
-        }
-        return last;
     }
 
     private Remedy guarded(Noted f) {

@@ -85,6 +85,7 @@ public record Brief(
      * @param inHands whether it is held for minutes, so that 48 °C is the most a wall may reach
      * @param onTable whether the underside gives off no heat
      * @param sunWm2 sunshine on what faces up, W/m²; about 1000 at noon in summer
+     * @param worn whether it hangs on a body, so that nobody asks whether it stands, and it may get no warmer than what is held
      */
     public record Surroundings(
             @Label(value = "Air around it", in = Quantity.TEMPERATURE, absent = 25, usualLeast = -30, usualMost = 50)
@@ -97,10 +98,17 @@ public record Brief(
             @Label(value = "stands on a table", absent = 1) boolean onTable,
 
             @Label(value = "Sun on it", in = Quantity.IRRADIANCE)
-            double sunWm2) {
-        /** Out of the sun. */
+            double sunWm2,
+
+            @Label("worn on the body") boolean worn) {
+        /** Whether skin stays on it for minutes. */
+        public boolean touchesSkin() {
+            return inHands || worn;
+        }
+
+        /** Out of the sun, and not worn. */
         public Surroundings(double ambientC, double packC, boolean inHands, boolean onTable) {
-            this(ambientC, packC, inHands, onTable, 0);
+            this(ambientC, packC, inHands, onTable, 0, false);
         }
     }
 

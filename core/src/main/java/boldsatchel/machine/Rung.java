@@ -39,6 +39,7 @@ public record Rung(
      * @param awg gauge number, 0 to 40
      * @param lengthMm one way
      * @param finish colours and joints, once they are known
+     * @param readyMade whether it is a cable as bought, whose copper nobody chose
      */
     public record Wire(
             @Label(value = "gauge", absent = 24, least = 0, most = 40)
@@ -47,21 +48,27 @@ public record Rung(
             @Label(value = "length, one way", in = Quantity.LENGTH, absent = 100, least = 0)
             double lengthMm,
 
-            @Label("colours and joints") Optional<Finish> finish)
+            @Label("colours and joints") Optional<Finish> finish,
+            @Label("a ready-made cable") boolean readyMade)
             implements Stage {
         /** A pair of wires of which nothing more is known. */
         public Wire(int awg, double lengthMm) {
             this(awg, lengthMm, Optional.empty());
         }
 
+        /** A pair of wires that was made up by hand. */
+        public Wire(int awg, double lengthMm, Optional<Finish> finish) {
+            this(awg, lengthMm, finish, false);
+        }
+
         /** The same wire with other colours and joints; the usual ones where none were said. */
         public Wire finished(UnaryOperator<Finish> change) {
-            return new Wire(awg, lengthMm, Optional.of(change.apply(finish.orElse(Finish.USUAL))));
+            return new Wire(awg, lengthMm, Optional.of(change.apply(finish.orElse(Finish.USUAL))), readyMade);
         }
 
         /** The same pair in another gauge. */
         public Wire gauge(int newAwg) {
-            return new Wire(newAwg, lengthMm, finish);
+            return new Wire(newAwg, lengthMm, finish, readyMade);
         }
     }
 

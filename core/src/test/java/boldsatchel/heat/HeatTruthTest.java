@@ -312,7 +312,7 @@ public class HeatTruthTest {
     @Test
     public void theSunWarmsTheRoof() {
         Build build = slab(Material.PLASTIC, 3, 0);
-        Brief.Surroundings sunny = new Brief.Surroundings(25, 25, false, false, 800);
+        Brief.Surroundings sunny = new Brief.Surroundings(25, 25, false, false, 800, false);
         HeatResult.Use use =
                 heat(build.with(build.brief().withSurroundings(sunny))).uses().getFirst();
         assertThat(use.sunW()).isCloseTo(0.9 * 800 * 0.2 * 0.12, Percentage.withPercentage(0.1));

@@ -121,4 +121,77 @@ public class ChainTruthTest {
                 .as("a socket that may pass its input on does")
                 .isEqualTo(point.terminalVolts());
     }
+
+    /** Three packs without a fuse are one thing that is missing; where their own protection trips at 6 A, that is said. */
+    @Test
+    public void packsWithoutAFuseAreOneFinding() {
+        Facet.Cells c = pack(4).facet(Facet.Cells.class).orElseThrow();
+        Part tripping = pack(4).withFacet(new Facet.Cells(
+                c.chemistry(),
+                4,
+                1,
+                c.capacityAh(),
+                c.nominalV(),
+                c.cellOhms(),
+                c.packOhms(),
+                c.cutoffV(),
+                5,
+                6,
+                true,
+                c.health()));
+        Part board = part("board", Family.X86_BOARD, 80, 50, 10, 50, load(10, 10, 19));
+        List<Part> parts = new ArrayList<>(List.of(board));
+        List<Rung> rows = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            parts.add(tripping.withId("pack" + i));
+            rows.add(rung("pack" + i, Rung.of("d" + i, new Rung.Diode(exact(0.3), exact(0.02), 10))));
+        }
+        Build build = chain(Rung.of("joint", new Rung.Join(rows), rung("board")), 25, parts.toArray(Part[]::new));
+        assertThat(Evaluator.evaluate(build).findings())
+                .filteredOn(f -> f.code().equals("power.no-fuse"))
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.subjects()).hasSize(3);
+                    assertThat(f.message()).contains("should trip at 6 A");
+                    assertThat(f.remedies()).hasSize(4);
+                });
+    }
+
+    /** Nobody chose the copper of a cable as bought. */
+    @Test
+    public void aReadyMadeCableIsNotBlamedForItsCopper() {
+        Part board = part("board", Family.X86_BOARD, 80, 50, 10, 50, load(1, 10, 19));
+        Rung.Wire thick = new Rung.Wire(14, 400);
+        Build build = chain(rung("pack", Rung.of("w", thick, rung("board"))), 25, pack(4), board);
+        assertThat(codes(build)).contains("power.wire-thick");
+        Rung.Wire bought = new Rung.Wire(14, 400, Optional.empty(), true);
+        assertThat(codes(build.withChain(List.of(rung("pack", Rung.of("w", bought, rung("board")))))))
+                .doesNotContain("power.wire-thick");
+    }
+
+    @Test
+    public void whereThereIsNothingToJudgeItIsNotKnownYet() {
+        Evaluation empty = Evaluator.evaluate(Build.empty("x"));
+        for (Verdict.Kind kind : List.of(
+                Verdict.Kind.PACKS,
+                Verdict.Kind.LASTS,
+                Verdict.Kind.KEEPS_COOL,
+                Verdict.Kind.CARRIES,
+                Verdict.Kind.STANDS)) {
+            assertThat(empty.verdict(kind).state()).as(kind.id()).isEqualTo(State.WATCH);
+            assertThat(empty.verdict(kind).sentence()).as(kind.id()).startsWith("Not known yet: ");
+        }
+    }
+
+    /** Heavy lid or not: what hangs on a strap does not stand. */
+    @Test
+    public void aWornMachineIsNotAskedWhetherItStands() {
+        Build tips = boldsatchel.shelf.Library.demo("orchard-ledger").orElseThrow();
+        assertThat(codes(tips)).contains("balance.tips");
+        Build worn = tips.with(tips.brief()
+                .withSurroundings(new boldsatchel.machine.Brief.Surroundings(25, 25, false, false, 0, true)));
+        assertThat(codes(worn)).doesNotContain("balance.tips");
+        assertThat(Evaluator.evaluate(worn).verdict(Verdict.Kind.STANDS).sentence())
+                .isEqualTo("Not asked of a machine that is worn.");
+    }
 }
