@@ -200,8 +200,8 @@ public final class BalanceEngine implements Engine<BalanceResult> {
 
     private static List<BalanceResult.Item> items(Build build) {
         List<BalanceResult.Item> items = new ArrayList<>();
-        build.parts()
-                .list()
+        build.parts().list().stream()
+                .filter(p -> !p.staysOutside())
                 .forEach(p ->
                         items.add(new BalanceResult.Item(p.name(), p.massG().value())));
         build.casing()

@@ -1,11 +1,10 @@
 package boldsatchel.report;
 
+import boldsatchel.balance.BalanceResult;
+import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
-import boldsatchel.machine.Build;
-import boldsatchel.power.Charge;
-import boldsatchel.power.OperatingPoint;
+import boldsatchel.heat.HeatResult;
 import boldsatchel.power.PowerResult;
-import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Verdict;
@@ -18,7 +17,7 @@ public final class Report {
 
     private Report() {}
 
-    /** One JSON object with {@code build}, {@code verdicts}, {@code findings} and {@code power}. */
+    /** One JSON object: the verdicts, the findings, and the numbers that stand behind them, as exact as they were worked out. */
     public static String json(Evaluation evaluation) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("build", evaluation.build().name());
@@ -26,7 +25,10 @@ public final class Report {
         evaluation.verdicts().forEach(v -> verdict(verdicts.addObject(), v, evaluation));
         ArrayNode findings = root.putArray("findings");
         evaluation.findings().forEach(f -> finding(findings.addObject(), f));
-        power(root.putObject("power"), evaluation.build(), evaluation.of(PowerResult.class));
+        PowerReport.write(root.putObject("power"), evaluation.build(), evaluation.of(PowerResult.class));
+        HeatReport.write(root.putObject("heat"), evaluation.of(HeatResult.class));
+        BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
+        FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
         return BuildFormat.text(root);
     }
 
@@ -40,6 +42,7 @@ public final class Report {
         number(node, "limit", v.limit().orElse(Double.NaN));
         number(node, "low", v.low());
         number(node, "high", v.high());
+        node.put("sentence", v.sentence());
     }
 
     private static void finding(ObjectNode node, Finding f) {
@@ -54,71 +57,17 @@ public final class Report {
         f.remedies().forEach(r -> remedies.add(r.words()));
     }
 
-    private static void power(ObjectNode node, Build build, PowerResult power) {
-        ArrayNode chains = node.putArray("chains");
-        power.chains().forEach(c -> chain(chains.addObject(), build, c));
-        ArrayNode charges = node.putArray("charges");
-        power.charges().forEach(c -> charge(charges.addObject(), c));
-    }
-
-    private static void chain(ObjectNode node, Build build, ChainResult chain) {
-        node.put("source", chain.source());
-        ArrayNode profiles = node.putArray("profiles");
-        profile(
-                profiles.addObject(),
-                build.brief().profile().name(),
-                chain.run().hours(),
-                chain.run().end());
-        chain.otherRuns().forEach((name, run) -> profile(profiles.addObject(), name, run.hours(), run.end()));
-        number(node, "startsDownTo", chain.startsDownTo().orElse(Double.NaN));
-        number(node, "offDays", chain.offDays());
-        chain.withoutOne().ifPresent(hours -> number(node, "hoursWithoutOne", hours));
-        ObjectNode rungs = node.putObject("rungs");
-        rungs(rungs.putArray("full"), chain.full());
-        rungs(rungs.putArray("half"), chain.half());
-        rungs(rungs.putArray("nearlyEmpty"), chain.low());
-    }
-
-    private static void profile(ObjectNode node, String name, double hours, boldsatchel.power.Breach end) {
-        node.put("profile", name);
-        number(node, "hours", hours);
-        node.put("end", Double.isInfinite(hours) ? "goes on" : end.kind().words());
-        node.put("endsAt", end.rung());
-    }
-
-    private static void rungs(ArrayNode array, OperatingPoint point) {
-        point.rungs().forEach((id, state) -> {
-            ObjectNode rung = array.addObject();
-            rung.put("rung", id);
-            number(rung, "volts", state.voltsOut());
-            number(rung, "amps", Math.max(state.ampsIn(), state.ampsOut()));
-            number(rung, "watts", state.voltsIn() * state.ampsIn());
-            number(rung, "heatW", state.heatW());
-        });
-    }
-
-    private static void charge(ObjectNode node, Charge.Result charge) {
-        node.put("rung", charge.rung());
-        node.put("store", charge.store());
-        node.put("supply", charge.supply());
-        number(node, "hours", charge.off().hours());
-        number(node, "hoursRunning", charge.running().hours());
-        number(node, "cellsA", charge.cellsA());
-        ArrayNode offers = node.putArray("bySupply");
-        charge.byOffer().forEach(o -> {
-            ObjectNode offer = offers.addObject();
-            number(offer, "volts", o.offer().volts());
-            number(offer, "amps", o.offer().amps());
-            number(offer, "hours", o.hours());
-        });
-    }
-
     /** JSON has no infinity; what is unknown or endless is null. */
-    private static void number(ObjectNode node, String name, double value) {
+    static void number(ObjectNode node, String name, double value) {
         if (Double.isFinite(value)) {
-            node.put(name, Math.round(value * 1e4) / 1e4);
+            node.put(name, value);
         } else {
             node.putNull(name);
         }
+    }
+
+    /** A point or a size, mm. */
+    static void vec(ObjectNode node, String name, double x, double y, double z) {
+        node.putArray(name).add(x).add(y).add(z);
     }
 }

@@ -85,4 +85,78 @@ public class ReportTest {
                 .isEqualTo(evaluation.of(PowerResult.class).charges().size());
         charges.forEach(c -> assertThat(c.path("hours").asDouble()).isPositive());
     }
+
+    /** What a script needs to check each verdict by itself: first law, lever, distances. */
+    @Test(dataProvider = "demos")
+    public void theNumbersBehindEachVerdictAddUp(String demo) {
+        JsonNode root = report(demo);
+        JsonNode heat = root.path("heat");
+        JsonNode uses = heat.path("uses");
+        double least = Double.POSITIVE_INFINITY;
+        for (JsonNode use : uses) {
+            double watts = use.path("parts")
+                    .valueStream()
+                    .mapToDouble(p -> p.path("watts").asDouble())
+                    .sum();
+            assertThat(use.path("heatW").asDouble()).isGreaterThanOrEqualTo(watts - 1e-9);
+            for (String list : new String[] {"parts", "walls"}) {
+                for (JsonNode spot : use.path(list)) {
+                    if (!spot.path("limitC").isNull()) {
+                        least = Math.min(
+                                least,
+                                spot.path("limitC").asDouble()
+                                        - spot.path("peakC").asDouble());
+                    }
+                }
+            }
+        }
+        assertThat(least).isCloseTo(verdict(root, "keeps-cool"), within(1e-9));
+        for (JsonNode use : root.path("power").path("heat")) {
+            for (JsonNode step : use.path("steps")) {
+                double parts = step.path("parts")
+                        .valueStream()
+                        .mapToDouble(JsonNode::asDouble)
+                        .sum();
+                assertThat(parts + step.path("wiresW").asDouble())
+                        .isCloseTo(
+                                step.path("inW").asDouble()
+                                        - step.path("storedW").asDouble(),
+                                within(1e-6));
+            }
+        }
+        JsonNode balance = root.path("balance");
+        assertThat(balance.path("items")
+                        .valueStream()
+                        .mapToDouble(i -> i.path("massG").asDouble())
+                        .sum())
+                .isCloseTo(verdict(root, "carries"), within(1e-6));
+        assertThat(balance.path("margins")
+                        .valueStream()
+                        .mapToDouble(m -> m.path("marginDeg").asDouble())
+                        .min()
+                        .orElseThrow())
+                .isCloseTo(verdict(root, "stands"), within(1e-9));
+        JsonNode fit = root.path("fit");
+        double deepest = fit.path("clashes")
+                .valueStream()
+                .mapToDouble(c -> -c.path("depthMm").asDouble())
+                .min()
+                .orElse(0);
+        double tightest = fit.path("gaps")
+                .valueStream()
+                .mapToDouble(g -> g.path("gapMm").asDouble())
+                .min()
+                .orElseThrow();
+        assertThat(deepest < 0 ? deepest : tightest).isCloseTo(verdict(root, "packs"), within(1e-9));
+    }
+
+    private static double verdict(JsonNode root, String id) {
+        return root.path("verdicts")
+                .valueStream()
+                .filter(v -> v.path("id").asString().equals(id))
+                .findFirst()
+                .orElseThrow()
+                .path("value")
+                .asDouble();
+    }
 }

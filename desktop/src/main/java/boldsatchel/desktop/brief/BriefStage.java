@@ -26,6 +26,7 @@ import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
@@ -241,7 +242,8 @@ public final class BriefStage implements WorkStage {
                 Ui.label("what is done", "soft"),
                 Ui.label("all parts are", "soft"),
                 Ui.label("for", "soft"),
-                Ui.label("screen", "soft"));
+                Ui.label("screen", "soft"),
+                Ui.label("lid", "soft"));
         for (int k = 0; k < profile.steps().size(); k++) {
             step(steps, index, profile, k);
         }
@@ -302,7 +304,14 @@ public final class BriefStage implements WorkStage {
                 .wide(5);
         brightness.show(step.brightness());
         int row = grid.getRowCount();
-        grid.addRow(row, name, mode, minutes, brightness);
+        CheckBox closed = new CheckBox("closed");
+        closed.setId("closed-" + index + "-" + k);
+        closed.setSelected(step.closed());
+        closed.setOnAction(e -> {
+            boolean is = closed.isSelected();
+            changeStep(index, profile, k, s -> s.closed(is));
+        });
+        grid.addRow(row, name, mode, minutes, brightness, closed);
         if (profile.steps().size() > 1) {
             grid.add(
                     Ui.button(
@@ -310,7 +319,7 @@ public final class BriefStage implements WorkStage {
                             "×",
                             "Remove this step",
                             () -> changeProfile(index, profile.name(), p -> p.without(k))),
-                    4,
+                    5,
                     row);
         }
     }

@@ -7,6 +7,7 @@ import boldsatchel.edit.Edits;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Shell;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -18,6 +19,9 @@ final class CaseDetails extends VBox {
     private final Label title = Ui.words("", "panel-title");
     private final RecordForm shellForm;
     private final RecordForm hingeForm;
+    /** What belongs to the whole case. */
+    private static final Set<String> SMALL = Set.of("sundriesG", "feet");
+
     private final RecordForm sundries;
     private final VBox hingeBox;
 
@@ -41,7 +45,7 @@ final class CaseDetails extends VBox {
                         what + " of the hinge", c -> c.withHinge(c.hinge().map(h -> (Hinge) f.apply(h)))));
         hingeForm.only(f -> !f.needed());
         sundries = new RecordForm("case", Casing.class, (what, f) -> change(what, c -> (Casing) f.apply(c)))
-                .only(f -> f.name().equals("sundriesG"));
+                .only(f -> SMALL.contains(f.name()));
         hingeBox = new VBox(8, Ui.label("Hinge", "section"), hingeForm);
         getChildren().addAll(title, shellForm, hingeBox, Ui.label("Small things", "section"), sundries);
     }

@@ -1,0 +1,68 @@
+package boldsatchel.report;
+
+import static boldsatchel.report.Report.number;
+import static boldsatchel.report.Report.vec;
+
+import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Box;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What stands behind <em>Packs</em>. */
+final class FitReport {
+
+    private FitReport() {}
+
+    static void write(ObjectNode node, FitResult fit) {
+        ArrayNode placed = node.putArray("placed");
+        for (Placed p : fit.placed()) {
+            ObjectNode at = placed.addObject();
+            at.put("part", p.id());
+            at.put("shell", p.shell().id());
+            Box b = p.bounds();
+            vec(at, "lowMm", b.x(), b.y(), b.z());
+            vec(at, "sizeMm", b.dx(), b.dy(), b.dz());
+        }
+        ArrayNode notPlaced = node.putArray("notPlaced");
+        fit.onTheTable().forEach(notPlaced::add);
+        ArrayNode clashes = node.putArray("clashes");
+        fit.clashes().forEach(c -> {
+            ObjectNode at = two(clashes, c.a(), c.b(), c.where());
+            number(at, "depthMm", c.depthMm());
+        });
+        ArrayNode outside = node.putArray("outside");
+        fit.outside().forEach(o -> {
+            ObjectNode at = outside.addObject();
+            at.put("part", o.part());
+            at.put("shell", o.shell().id());
+            number(at, "byMm", o.byMm());
+        });
+        ArrayNode gaps = node.putArray("gaps");
+        fit.gaps().forEach(g -> number(two(gaps, g.a(), g.b(), g.where()), "gapMm", g.gapMm()));
+        ArrayNode zones = node.putArray("zones");
+        fit.intrusions().forEach(i -> {
+            ObjectNode at = zones.addObject();
+            at.put("of", i.owner());
+            at.put("by", i.by());
+            at.put("kind", i.kind().name().toLowerCase(java.util.Locale.ROOT));
+            number(at, "depthMm", i.depthMm());
+        });
+        ArrayNode covered = node.putArray("coveredVents");
+        fit.covered().forEach(c -> {
+            ObjectNode at = covered.addObject();
+            at.put("shell", c.shell());
+            at.put("vent", c.vent());
+            at.put("by", c.by());
+            number(at, "gapMm", c.gapMm());
+        });
+    }
+
+    private static ObjectNode two(ArrayNode array, String a, String b, FitResult.Where where) {
+        ObjectNode at = array.addObject();
+        at.put("a", a);
+        at.put("b", b);
+        at.put("lidClosed", where == FitResult.Where.CLOSED_LID);
+        return at;
+    }
+}

@@ -1,0 +1,109 @@
+package boldsatchel.report;
+
+import static boldsatchel.report.Report.number;
+
+import boldsatchel.machine.Build;
+import boldsatchel.power.Charge;
+import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.PowerResult;
+import boldsatchel.power.PowerResult.ChainResult;
+import boldsatchel.power.Warmth;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What stands behind <em>Lasts</em>. */
+final class PowerReport {
+
+    private PowerReport() {}
+
+    static void write(ObjectNode node, Build build, PowerResult power) {
+        ArrayNode chains = node.putArray("chains");
+        power.chains().forEach(c -> chain(chains.addObject(), build, c));
+        ArrayNode charges = node.putArray("charges");
+        power.charges().forEach(c -> charge(charges.addObject(), c));
+        ArrayNode warmths = node.putArray("heat");
+        power.warmths().forEach(w -> warmth(warmths.addObject(), w));
+    }
+
+    private static void chain(ObjectNode node, Build build, ChainResult chain) {
+        node.put("source", chain.source());
+        ArrayNode profiles = node.putArray("profiles");
+        profile(
+                profiles.addObject(),
+                build.brief().profile().name(),
+                chain.run().hours(),
+                chain.run().end());
+        chain.otherRuns().forEach((name, run) -> profile(profiles.addObject(), name, run.hours(), run.end()));
+        number(node, "startsDownTo", chain.startsDownTo().orElse(Double.NaN));
+        number(node, "offDays", chain.offDays());
+        chain.withoutOne().ifPresent(hours -> number(node, "hoursWithoutOne", hours));
+        ObjectNode rungs = node.putObject("rungs");
+        rungs(rungs.putArray("full"), chain.full());
+        rungs(rungs.putArray("half"), chain.half());
+        rungs(rungs.putArray("nearlyEmpty"), chain.low());
+    }
+
+    private static void profile(ObjectNode node, String name, double hours, boldsatchel.power.Breach end) {
+        node.put("profile", name);
+        number(node, "hours", hours);
+        node.put("end", Double.isInfinite(hours) ? "goes on" : end.kind().words());
+        node.put("endsAt", end.rung());
+    }
+
+    private static void rungs(ArrayNode array, OperatingPoint point) {
+        point.rungs().forEach((id, state) -> {
+            ObjectNode rung = array.addObject();
+            rung.put("rung", id);
+            number(rung, "volts", state.voltsOut());
+            number(rung, "amps", Math.max(state.ampsIn(), state.ampsOut()));
+            number(rung, "watts", state.voltsIn() * state.ampsIn());
+            number(rung, "heatW", state.heatW());
+        });
+    }
+
+    private static void charge(ObjectNode node, Charge.Result charge) {
+        node.put("rung", charge.rung());
+        node.put("store", charge.store());
+        node.put("supply", charge.supply());
+        number(node, "hours", charge.off().hours());
+        number(node, "hoursRunning", charge.running().hours());
+        number(node, "cellsA", charge.cellsA());
+        ArrayNode offers = node.putArray("bySupply");
+        curve(node.putArray("curve"), charge.off());
+        curve(node.putArray("curveRunning"), charge.running());
+        charge.byOffer().forEach(o -> {
+            ObjectNode offer = offers.addObject();
+            number(offer, "volts", o.offer().volts());
+            number(offer, "amps", o.offer().amps());
+            number(offer, "hours", o.hours());
+        });
+    }
+
+    private static void curve(ArrayNode array, Charge.Curve curve) {
+        curve.samples().forEach(s -> {
+            ObjectNode at = array.addObject();
+            number(at, "hours", s.hours());
+            number(at, "level", s.level());
+            number(at, "volts", s.volts());
+            number(at, "amps", s.amps());
+        });
+    }
+
+    private static void warmth(ObjectNode node, Warmth warmth) {
+        node.put("profile", warmth.profile());
+        node.put("pluggedIn", warmth.pluggedIn());
+        ArrayNode steps = node.putArray("steps");
+        warmth.steps().forEach(s -> {
+            ObjectNode step = steps.addObject();
+            step.put("step", s.use().name());
+            number(step, "minutes", s.use().minutes());
+            number(step, "inW", s.inW());
+            number(step, "storedW", s.storedW());
+            number(step, "wiresW", s.wiresW());
+            ObjectNode parts = step.putObject("parts");
+            s.byPart().keySet().stream()
+                    .sorted()
+                    .forEach(id -> number(parts, id, s.byPart().getOrDefault(id, 0.0)));
+        });
+    }
+}
