@@ -20,6 +20,8 @@ final class Flow {
     private static final double TOP = 18;
     private static final double BOTTOM = HEIGHT - 18;
 
+    private static final int KEPT_LINES = 6;
+
     private final String footer;
     private final List<Drawing> pages = new ArrayList<>();
     private List<Mark> marks = new ArrayList<>();
@@ -78,8 +80,13 @@ final class Flow {
         y -= 3;
     }
 
+    /** A short one stays on one page. */
     void paragraph(String text, double size, boolean bold, Ink ink, double indent) {
-        for (String line : wrap(text, size, bold, RIGHT - LEFT - indent)) {
+        List<String> lines = wrap(text, size, bold, RIGHT - LEFT - indent);
+        if (lines.size() <= KEPT_LINES) {
+            room(lines.size() * size * 1.5);
+        }
+        for (String line : lines) {
             room(size * 1.5);
             marks.add(Mark.Text.free(new Point(LEFT + indent, y), size, Align.LEFT, bold, ink, line, ""));
             y += size * 1.5;

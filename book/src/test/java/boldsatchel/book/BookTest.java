@@ -161,7 +161,7 @@ public class BookTest {
         Map<String, byte[]> files = Book.files(Evaluator.evaluate(Build.empty("Nothing yet")));
         assertThat(words(file(files, "build-sheet.pdf")))
                 .contains("Nothing yet")
-                .contains("Nothing is packed yet");
+                .contains("Not known yet: nothing is packed");
     }
 
     /** Names as people have them: the sheet's text says them again letter by letter. */

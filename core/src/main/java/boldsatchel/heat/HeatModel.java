@@ -58,6 +58,8 @@ final class HeatModel {
     private static final double PART_HEAT_JGK = 0.9;
     /** The same of lithium cells (0.9 to 1.1 is measured). */
     private static final double CELLS_HEAT_JGK = 1.0;
+    /** What a finger touches at once, mm². */
+    private static final double FINGER_MM2 = 200;
     /** About what a plain face gives off in still air, by convection and radiation. */
     private static final double FACE_WM2K = 9;
     /** Least share of a wall that is left beside the places where parts warm it. */
@@ -85,8 +87,7 @@ final class HeatModel {
     }
 
     /** A wall's nodes and what is known of it. */
-    private record Wall(
-            int inside, int outside, double areaM2, double restM2, Link.Along.Wall plate, Input thick, boolean sunny) {}
+    private record Wall(int inside, int outside, double areaM2, Link.Along.Wall plate, Input thick) {}
 
     /** A shell's nodes. */
     static final class Room {
@@ -226,7 +227,7 @@ final class HeatModel {
                 length,
                 shell.material().emissivity(),
                 network.ambientC());
-        room.walls.put(face, new Wall(inner, outer, area, rest, plate, thickness, sunny(shell, face)));
+        room.walls.put(face, new Wall(inner, outer, area, plate, thickness));
         convection(
                 new Link.Convection(
                         room.air, inner, rest, c, length, forcedInside(room.fanFlowM3s, out), Air.INSIDE_RADIATION, 1),
@@ -384,6 +385,7 @@ final class HeatModel {
         Placed placed = room.parts.get(place);
         Part part = placed.part();
         int node = partNode(part);
+        smallFaces(room, placed, node);
         double whole = room.faces.wholeM2(place);
         double free = room.faces.freeM2(place);
         if (!givenToAir(part, node, room, whole, free)) {
@@ -433,6 +435,24 @@ final class HeatModel {
         return given.isPresent();
     }
 
+    /** A face smaller than a finger warms the wall as a whole. */
+    private void smallFaces(Room room, Placed placed, int node) {
+        for (Face face : Face.values()) {
+            double area = placed.bounds().area(face);
+            if (Faces.closeToWall(placed, face)
+                    && area < FINGER_MM2
+                    && path(placed.part(), face).isEmpty()) {
+                network.link(new Link.Fixed(node, room.wall(face).inside(), acrossGap(placed, face)));
+            }
+        }
+    }
+
+    /** Still air and radiation between a face and the wall before it, W/K. */
+    private static double acrossGap(Placed placed, Face face) {
+        double area = placed.bounds().area(face) * MM2;
+        return throughGap(Faces.toWallMm(placed, face), area) + Air.INSIDE_RADIATION * area;
+    }
+
     private int node(Part part) {
         return java.util.Objects.requireNonNull(nodes.get(part.id()));
     }
@@ -464,7 +484,8 @@ final class HeatModel {
         List<Spot> spots = new ArrayList<>();
         for (Placed placed : room.parts) {
             Optional<HeatPath> path = path(placed.part(), face);
-            if (path.isPresent() || Faces.closeToWall(placed, face)) {
+            boolean close = Faces.closeToWall(placed, face) && placed.bounds().area(face) >= FINGER_MM2;
+            if (path.isPresent() || close) {
                 spots.add(new Spot(placed, face, print(placed, face, out, path.flatMap(HeatPath::areaMm2))));
             }
         }
@@ -526,8 +547,7 @@ final class HeatModel {
             known(path.get().input(), ohms -> new Link.Fixed(node, inner, 1 / Math.max(1e-3, ohms)));
             return 1 / Math.max(1e-3, path.get().ohmsKW().value());
         }
-        double area = spot.part().bounds().area(spot.face()) * MM2;
-        double watts = throughGap(Faces.toWallMm(spot.part(), spot.face()), area) + Air.INSIDE_RADIATION * area;
+        double watts = acrossGap(spot.part(), spot.face());
         network.link(new Link.Fixed(node, inner, watts));
         return watts;
     }

@@ -334,7 +334,10 @@ public final class FitJudge implements Judge<FitResult> {
                         case "fit.clash" -> "Move one of them by that much";
                         case "fit.outside" -> "Move it inwards or make the case larger by that much";
                         case "fit.size" -> "Make the case smaller or loosen the limit";
-                        case "fit.gap" -> "Move them apart, or mark them as touching if they are meant to";
+                        case "fit.gap" ->
+                            build.shell(f.subjects().get(1)).isPresent()
+                                    ? "Move it against the wall, or further away from it"
+                                    : "Move them apart, or mark them as touching if they are meant to";
                         case "fit.port-short" -> "Move the part to the wall or use a panel extension";
                         case "fit.vent-covered" -> "Move the part or the vent";
                         case "fit.antenna-metal" -> "Lead an antenna outside";

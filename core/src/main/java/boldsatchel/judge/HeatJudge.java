@@ -148,7 +148,10 @@ public final class HeatJudge implements Judge<HeatResult> {
 
     private static List<Finding> findings(Build build, HeatResult heat) {
         Sheet sheet = new Sheet(new HeatTelling(build, heat));
-        worst(heat).forEach((where, at) -> tooWarm(sheet, build, at));
+        worst(heat).values().stream()
+                .sorted(Comparator.comparing((At at) -> at.spot().kind())
+                        .thenComparingDouble(at -> at.spot().marginK()))
+                .forEach(at -> tooWarm(sheet, build, at));
         coldCells(sheet, build);
         if (!heat.loose().isEmpty()) {
             sheet.add(

@@ -208,7 +208,7 @@ public class PowerStageTest extends WindowHarness {
         open("power");
         Build before = build();
         assertThat(codes()).contains("power.level-unseen");
-        robot.clickOn("#try-power-level-unseen-0");
+        robot.clickOn(inSight("#try-power-level-unseen-0"));
         settle();
         List<String> words = robot.lookup("#trial .label").queryAll().stream()
                 .map(n -> ((Labeled) n).getText())
@@ -223,7 +223,7 @@ public class PowerStageTest extends WindowHarness {
         robot.clickOn("#undo");
         settle();
         assertThat(build()).isEqualTo(before);
-        robot.clickOn("#try-power-level-unseen-0").clickOn("#leave");
+        robot.clickOn(inSight("#try-power-level-unseen-0")).clickOn("#leave");
         settle();
         assertThat(robot.lookup("#trial").tryQuery()).isEmpty();
     }

@@ -84,6 +84,17 @@ public class StagesTest extends WindowHarness {
         assertThat(judged().steps()).hasSize(2);
     }
 
+    @Test
+    public void aStepCanRunWithTheLidClosed() {
+        open("brief");
+        robot.clickOn("#closed-0-1");
+        settle();
+        assertThat(judged().steps().get(1).closed()).isTrue();
+        robot.clickOn("#undo");
+        settle();
+        assertThat(judged().steps().get(1).closed()).isFalse();
+    }
+
     /** The second edit comes before the first is judged: what is on show is not what is. */
     @Test
     public void ofTwoQuickEditsNeitherIsLost() {
@@ -312,7 +323,7 @@ public class StagesTest extends WindowHarness {
             return 0;
         });
         assertThat(codes()).contains("fit.gap");
-        robot.clickOn("They are meant to touch");
+        robot.clickOn(inSight("They are meant to touch"));
         settle();
         assertThat(codes()).doesNotContain("fit.gap");
         assertThat(build().placement("charger").orElseThrow().touches()).containsExactly("sound");

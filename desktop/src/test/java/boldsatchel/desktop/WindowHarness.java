@@ -24,7 +24,9 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.testfx.api.FxRobot;
@@ -125,6 +127,26 @@ abstract class WindowHarness {
     void open(String stage) {
         robot.clickOn("#stage-" + stage);
         settle();
+    }
+
+    /** Brings the first node that a query finds into sight, as the wheel would. */
+    Node inSight(String query) {
+        Node node = robot.lookup(query).queryAll().iterator().next();
+        onFx(() -> {
+            Node at = node;
+            while (at != null && !(at instanceof ScrollPane)) {
+                at = at.getParent();
+            }
+            if (at instanceof ScrollPane pane) {
+                Node content = pane.getContent();
+                double top = content.sceneToLocal(node.localToScene(0, 0)).getY();
+                double room = content.getLayoutBounds().getHeight()
+                        - pane.getViewportBounds().getHeight();
+                pane.setVvalue(room > 0 ? Math.clamp((top - 40) / room, 0, 1) : 0);
+            }
+            return 0;
+        });
+        return node;
     }
 
     void select(String id) {
