@@ -85,7 +85,12 @@ public class StagesTest extends WindowHarness {
     }
 
     @Test
-    public void aStepCanRunWithTheLidClosed() {
+    public void aStepCanRunWithTheLidClosed() throws Exception {
+        open("brief");
+        assertThat(robot.lookup("#closed-0-1").tryQuery())
+                .as("a slab has no lid")
+                .isEmpty();
+        show("orchard-ledger");
         open("brief");
         robot.clickOn("#closed-0-1");
         settle();

@@ -31,9 +31,11 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** What the machine is for and what it is judged against. */
@@ -151,7 +153,7 @@ public final class BriefStage implements WorkStage {
                 .setAll(
                         Ui.label("How it is used", "section"),
                         Ui.words(
-                                "The first profile is the one the verdicts are about. A profile repeats until the energy is gone.",
+                                "Lasts is about the first profile; Keeps cool judges each of them. A profile repeats until the energy is gone.",
                                 "soft"));
         for (int i = 0; i < brief().profiles().size(); i++) {
             profiles.getChildren().add(profile(i));
@@ -228,7 +230,7 @@ public final class BriefStage implements WorkStage {
                             Ui.button(
                                     "first-profile-" + index,
                                     "Judge by this",
-                                    "Make this the profile the verdicts are about",
+                                    "Make this the profile that Lasts is about",
                                     () -> moveFirst(index)),
                             Ui.button(
                                     "remove-profile-" + index,
@@ -237,13 +239,18 @@ public final class BriefStage implements WorkStage {
                                     () -> removeProfile(index)));
         }
         GridPane steps = Ui.form();
+        steps.setHgap(5);
         steps.addRow(
                 0,
                 Ui.label("what is done", "soft"),
                 Ui.label("all parts are", "soft"),
                 Ui.label("for", "soft"),
-                Ui.label("screen", "soft"),
-                Ui.label("lid", "soft"));
+                Ui.label("screen", "soft"));
+        if (hinged()) {
+            Label shut = Ui.label("shut", "soft");
+            shut.setMinWidth(Region.USE_PREF_SIZE);
+            steps.add(shut, 4, 0);
+        }
         for (int k = 0; k < profile.steps().size(); k++) {
             step(steps, index, profile, k);
         }
@@ -303,15 +310,15 @@ public final class BriefStage implements WorkStage {
                         v -> changeStep(index, profile, k, s -> s.at(v)))
                 .wide(5);
         brightness.show(step.brightness());
+        // Where room is short, the words give way and not the numbers.
+        name.setMinWidth(60);
+        minutes.setMinWidth(62);
+        brightness.setMinWidth(58);
         int row = grid.getRowCount();
-        CheckBox closed = new CheckBox("closed");
-        closed.setId("closed-" + index + "-" + k);
-        closed.setSelected(step.closed());
-        closed.setOnAction(e -> {
-            boolean is = closed.isSelected();
-            changeStep(index, profile, k, s -> s.closed(is));
-        });
-        grid.addRow(row, name, mode, minutes, brightness, closed);
+        grid.addRow(row, name, mode, minutes, brightness);
+        if (hinged()) {
+            grid.add(closed(index, profile, k), 4, row);
+        }
         if (profile.steps().size() > 1) {
             grid.add(
                     Ui.button(
@@ -322,6 +329,24 @@ public final class BriefStage implements WorkStage {
                     5,
                     row);
         }
+    }
+
+    private boolean hinged() {
+        return desk.session().build().casing().hinge().isPresent();
+    }
+
+    /** Whether a step runs with the lid closed: only where there is a lid. */
+    private CheckBox closed(int index, UseProfile profile, int k) {
+        CheckBox closed = new CheckBox();
+        closed.setId("closed-" + index + "-" + k);
+        closed.setTooltip(new Tooltip("It runs with the lid closed"));
+        closed.setAccessibleText("runs with the lid closed");
+        closed.setSelected(profile.steps().get(k).closed());
+        closed.setOnAction(e -> {
+            boolean is = closed.isSelected();
+            changeStep(index, profile, k, s -> s.closed(is));
+        });
+        return closed;
     }
 
     private void changeProfiles(String name, UnaryOperator<List<UseProfile>> change) {
