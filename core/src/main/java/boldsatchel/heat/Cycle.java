@@ -13,8 +13,8 @@ import java.util.List;
 final class Cycle {
 
     private static final double GAMMA = 1 - Math.sqrt(0.5);
-    private static final int STEPS = 8;
-    private static final double GROWTH = 1.7;
+    private static final int STEPS = 6;
+    private static final double GROWTH = 2;
     private static final double FIRST_SHARE = (GROWTH - 1) / (Math.pow(GROWTH, STEPS) - 1);
     private static final double CLOSED_K = 0.02;
     private static final int MOST_ROUNDS = 40;

@@ -1,11 +1,8 @@
 package boldsatchel.heat;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * Solves for the changes of temperature that answer to heat put in. The matrix of slopes is symmetric and diagonally dominant, so that
@@ -39,15 +36,7 @@ final class Elimination {
             degree[link.from()]++;
             degree[link.to()]++;
         }
-        List<Integer> all = new ArrayList<>();
-        for (int i = 1; i < nodes; i++) {
-            if (degree[i] == 0) {
-                throw new IllegalStateException("a node of the heat network is linked to nothing");
-            }
-            all.add(i);
-        }
-        all.sort(Comparator.comparingInt(i -> degree[i]));
-        order = all.stream().mapToInt(Integer::intValue).toArray();
+        order = byDegree(degree);
         place = new int[nodes];
         place[0] = -1;
         for (int k = 0; k < order.length; k++) {
@@ -58,8 +47,21 @@ final class Elimination {
         for (int k = 0; k < below.length; k++) {
             begins[k + 1] = begins[k] + below[k].length;
         }
-        rows = Arrays.stream(below).flatMapToInt(Arrays::stream).toArray();
-        where = Arrays.stream(below).flatMapToInt(this::places).toArray();
+        rows = new int[begins[below.length]];
+        int pairs = 0;
+        for (int k = 0; k < below.length; k++) {
+            System.arraycopy(below[k], 0, rows, begins[k], below[k].length);
+            pairs += below[k].length * (below[k].length - 1) / 2;
+        }
+        where = new int[pairs];
+        int next = 0;
+        for (int[] column : below) {
+            for (int a = 0; a < column.length; a++) {
+                for (int b = 0; b < a; b++) {
+                    where[next++] = at(column[b], column[a]);
+                }
+            }
+        }
         slots = new int[3 * links.size()];
         for (int l = 0; l < links.size(); l++) {
             int i = place[links.get(l).from()];
@@ -68,6 +70,27 @@ final class Elimination {
             slots[3 * l + 1] = Math.max(i, j);
             slots[3 * l + 2] = Math.min(i, j) < 0 || i == j ? -1 : at(Math.min(i, j), Math.max(i, j));
         }
+    }
+
+    /** Nodes with few links first, by counting. */
+    private static int[] byDegree(int[] degree) {
+        int most = 0;
+        for (int i = 1; i < degree.length; i++) {
+            if (degree[i] == 0) {
+                throw new IllegalStateException("a node of the heat network is linked to nothing");
+            }
+            most = Math.max(most, degree[i]);
+        }
+        int[] order = new int[degree.length - 1];
+        int next = 0;
+        for (int d = 1; d <= most; d++) {
+            for (int i = 1; i < degree.length; i++) {
+                if (degree[i] == d) {
+                    order[next++] = i;
+                }
+            }
+        }
+        return order;
     }
 
     int size() {
@@ -99,11 +122,6 @@ final class Elimination {
             }
         }
         return rows;
-    }
-
-    private IntStream places(int[] column) {
-        return IntStream.range(0, column.length)
-                .flatMap(a -> IntStream.range(0, a).map(b -> at(column[b], column[a])));
     }
 
     /**

@@ -118,6 +118,8 @@ public final class HeatEngine implements Engine<HeatResult> {
         private final Set<String> charged;
         private final double[] meanC;
         private final double[] peakC;
+        private final Optional<HeatModel.Watched> closest;
+        private final double least;
 
         /**
          * Solves a use.
@@ -135,6 +137,17 @@ public final class HeatEngine implements Engine<HeatResult> {
             double[] meanW = Cycle.mean(legs);
             meanC = model.network.solve(meanW, startC);
             peakC = Cycle.peaks(model.network, legs, meanW, meanC);
+            double margin = Double.POSITIVE_INFINITY;
+            Optional<HeatModel.Watched> nearest = Optional.empty();
+            for (HeatModel.Watched w : model.watched) {
+                double here = marginK(w);
+                if (here < margin) {
+                    margin = here;
+                    nearest = Optional.of(w);
+                }
+            }
+            least = margin;
+            closest = nearest;
         }
 
         private double limitC(HeatModel.Watched w) {
@@ -145,14 +158,13 @@ public final class HeatEngine implements Engine<HeatResult> {
             return limitC(w) - w.celsius(peakC);
         }
 
+        /** Found once: the spot nearest to its limit, or furthest beyond. */
         Optional<HeatModel.Watched> closest() {
-            return model.watched.stream()
-                    .filter(w -> Double.isFinite(limitC(w)))
-                    .min(Comparator.comparingDouble(this::marginK));
+            return closest;
         }
 
         double marginK() {
-            return closest().map(this::marginK).orElse(Double.POSITIVE_INFINITY);
+            return least;
         }
 
         /** Range of the least margin: what warms the spot takes from its margin; a peak is as doubtful as the mean is, rise for rise. */
