@@ -17,6 +17,7 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
@@ -120,18 +121,24 @@ public final class Samples {
     }
 
     public static Shell box(double w, double d, double h, double wall, Material material) {
+        return tray("box", w, d, h, exact(wall), material, false);
+    }
+
+    /** A printed tray without ribs. */
+    public static Shell tray(
+            String id, double w, double d, double h, Figure wall, Material material, boolean openTop, Vent... vents) {
         return new Shell(
-                "box",
-                "box",
+                id,
+                id,
                 w,
                 d,
                 h,
-                exact(wall),
+                wall,
                 material,
                 Shell.Making.PRINTED,
-                false,
+                openTop,
                 List.of(),
-                List.of(),
+                List.of(vents),
                 Optional.empty(),
                 exact(0));
     }

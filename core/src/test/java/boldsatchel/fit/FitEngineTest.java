@@ -124,20 +124,7 @@ public class FitEngineTest {
 
     @Test
     public void anOpenTopLetsPartsRise() {
-        Shell open = new Shell(
-                "box",
-                "box",
-                200,
-                100,
-                40,
-                exact(2),
-                Material.PLASTIC,
-                Shell.Making.PRINTED,
-                true,
-                List.of(),
-                List.of(),
-                Optional.empty(),
-                exact(0));
+        Shell open = boldsatchel.Samples.tray("box", 200, 100, 40, exact(2), Material.PLASTIC, true);
         assertThat(FitEngine.evaluate(packed(open, List.of(block("a", 50, 50, 50)), List.of(new Vec(0, 0, 0))))
                         .outside())
                 .isEmpty();
@@ -219,20 +206,15 @@ public class FitEngineTest {
 
     @Test
     public void aPartBeforeAVentCoversIt() {
-        Shell vented = new Shell(
-                "box",
+        Shell vented = boldsatchel.Samples.tray(
                 "box",
                 200,
                 100,
                 40,
                 exact(2),
                 Material.PLASTIC,
-                Shell.Making.PRINTED,
                 false,
-                List.of(),
-                List.of(new Vent("side", Face.LEFT, new Box(0, 20, 5, 0, 40, 20), 0.6)),
-                Optional.empty(),
-                exact(0));
+                new Vent("side", Face.LEFT, new Box(0, 20, 5, 0, 40, 20), 0.6));
         Part fan =
                 boldsatchel.Samples.part("fan", Family.COOLING, 10, 40, 20, 5, new Facet.MovesAir(exact(1), exact(20)));
         assertThat(FitEngine.evaluate(packed(vented, List.of(block("a", 20, 40, 20)), List.of(new Vec(1, 20, 5))))
@@ -247,34 +229,8 @@ public class FitEngineTest {
     }
 
     private static Build hinged(double lidPartZ, double basePartHeight) {
-        Shell base = new Shell(
-                "base",
-                "base",
-                200,
-                100,
-                20,
-                exact(2),
-                Material.PLASTIC,
-                Shell.Making.PRINTED,
-                true,
-                List.of(),
-                List.of(),
-                Optional.empty(),
-                exact(0));
-        Shell lid = new Shell(
-                "lid",
-                "lid",
-                200,
-                100,
-                10,
-                exact(2),
-                Material.PLASTIC,
-                Shell.Making.PRINTED,
-                true,
-                List.of(),
-                List.of(),
-                Optional.empty(),
-                exact(0));
+        Shell base = boldsatchel.Samples.tray("base", 200, 100, 20, exact(2), Material.PLASTIC, true);
+        Shell lid = boldsatchel.Samples.tray("lid", 200, 100, 10, exact(2), Material.PLASTIC, true);
         return Build.empty("hinged")
                 .with(Casing.NONE
                         .withShells(List.of(base, lid))
@@ -412,20 +368,8 @@ public class FitEngineTest {
                 List.of());
         Body body =
                 board.body().resized(exact(100), exact(60), new Figure(20, 0.3, boldsatchel.quantity.Basis.MEASURED));
-        Shell walled = new Shell(
-                "box",
-                "box",
-                200,
-                100,
-                40,
-                new Figure(2, 0.1, boldsatchel.quantity.Basis.MEASURED),
-                Material.PLASTIC,
-                Shell.Making.PRINTED,
-                false,
-                List.of(),
-                List.of(),
-                Optional.empty(),
-                exact(0));
+        Shell walled = boldsatchel.Samples.tray(
+                "box", 200, 100, 40, new Figure(2, 0.1, boldsatchel.quantity.Basis.MEASURED), Material.PLASTIC, false);
         Build build = packed(walled, List.of(board.withBody(body)), List.of(new Vec(0, 0, 0)));
         Stack stack = Stack.at(build, FitEngine.evaluate(build), "box", 15, 15);
         assertThat(stack.layers()).filteredOn(l -> l.name().equals("board")).hasSize(3);

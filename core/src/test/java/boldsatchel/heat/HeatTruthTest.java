@@ -356,22 +356,16 @@ public class HeatTruthTest {
     private static Build vented(double lowX) {
         Build build = slab(Material.PLASTIC, 2.5, 12);
         Shell box = build.casing().shells().getFirst();
-        Shell open = new Shell(
-                "box",
+        Shell open = boldsatchel.Samples.tray(
                 "box",
                 box.widthMm(),
                 box.depthMm(),
                 box.heightMm(),
                 box.wallMm(),
                 box.material(),
-                box.making(),
                 false,
-                List.of(),
-                List.of(
-                        vent("low", Face.LEFT, new Box(0, 50, 1, 0, 60, 6)),
-                        vent("high", Face.RIGHT, new Box(194, 50, 22, 0, 60, 6))),
-                Optional.empty(),
-                exact(0));
+                vent("low", Face.LEFT, new Box(0, 50, 1, 0, 60, 6)),
+                vent("high", Face.RIGHT, new Box(194, 50, 22, 0, 60, 6)));
         Part block = part("block", Family.DRIVE, 20, 70, 20, 50);
         List<Part> parts = new ArrayList<>(build.parts().list());
         parts.add(block);
@@ -403,41 +397,22 @@ public class HeatTruthTest {
             Build one = packed(box, List.of(fan), List.of(new Vec(5, 10 + 40 * i, 5)));
             fans.addAll(placed(one));
         }
-        Shell open = new Shell(
-                "box",
+        Shell open = boldsatchel.Samples.tray(
                 "box",
                 194,
                 114,
                 29,
                 exact(2.5),
                 Material.PLASTIC,
-                Shell.Making.PRINTED,
                 false,
-                List.of(),
-                List.of(
-                        vent("out", Face.LEFT, new Box(0, 10, 5, 0, 70, 10)),
-                        vent("in", Face.RIGHT, new Box(194, 10, 5, 0, 70, 10))),
-                Optional.empty(),
-                exact(0));
+                vent("out", Face.LEFT, new Box(0, 10, 5, 0, 70, 10)),
+                vent("in", Face.RIGHT, new Box(194, 10, 5, 0, 70, 10)));
         return new Openings(open, fans, Double.POSITIVE_INFINITY).fanFlowM3s();
     }
 
     private static Build laptop(boolean closed) {
         Shell base = box(194, 114, 20, 2.5, Material.PLASTIC);
-        Shell lid = new Shell(
-                "lid",
-                "lid",
-                194,
-                114,
-                8,
-                exact(2.5),
-                Material.PLASTIC,
-                Shell.Making.PRINTED,
-                true,
-                List.of(),
-                List.of(),
-                Optional.empty(),
-                exact(0));
+        Shell lid = boldsatchel.Samples.tray("lid", 194, 114, 8, exact(2.5), Material.PLASTIC, true);
         Build build = slab(Material.PLASTIC, 2.5, 9, new Vec(100, 30, 8), new Vec(5, 5, 0));
         UseProfile.Step step = new UseProfile.Step("work", Mode.BUSY, 30, 1).closed(closed);
         return build.with(Casing.NONE

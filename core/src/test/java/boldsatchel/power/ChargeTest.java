@@ -110,15 +110,19 @@ public class ChargeTest {
         assertThat(drained.running().hours()).isInfinite();
     }
 
-    @Test
-    public void pastThePackByPowerPathAllOfTheChargerReachesTheCells() {
-        Build build = charged(pack(0.02), 1, 3, 2);
-        Build path = ChainEdits.join(
+    private static Build pastThePack(Build build) {
+        return ChainEdits.join(
                         build, "r-pack", new ChainEdits.Piece("adapter", Optional.empty(), new Rung.OfPart("adapter")))
                 .allowed()
                 .orElseThrow()
                 .change()
                 .apply(build);
+    }
+
+    @Test
+    public void pastThePackByPowerPathAllOfTheChargerReachesTheCells() {
+        Build build = charged(pack(0.02), 1, 3, 2);
+        Build path = pastThePack(build);
         Charge.Result result = only(path);
         assertThat(result.cellsA()).isCloseTo(1, within(1e-6));
         assertThat(result.running().hours()).isCloseTo(result.off().hours(), within(1e-6));
@@ -131,12 +135,7 @@ public class ChargeTest {
     @Test
     public void whatThePowerPathLeavesIsTheMeanOverTheProfile() {
         Build build = charged(pack(1e-9), 1, 1.2, 2);
-        Build path = ChainEdits.join(
-                        build, "r-pack", new ChainEdits.Piece("adapter", Optional.empty(), new Rung.OfPart("adapter")))
-                .allowed()
-                .orElseThrow()
-                .change()
-                .apply(build);
+        Build path = pastThePack(build);
         UseProfile profile = new UseProfile(
                 "halves",
                 List.of(new UseProfile.Step("work", Mode.BUSY, 30, 1), new UseProfile.Step("wait", Mode.IDLE, 30, 1)));
