@@ -36,7 +36,7 @@ public final class FitEngine implements Engine<FitResult> {
     private static final double NEAR_MM = 15;
 
     /** Air a vent needs in front of it, mm. */
-    private static final double VENT_CLEAR_MM = 3;
+    public static final double VENT_CLEAR_MM = 3;
 
     private static final Set<Zone.Kind> ALL = EnumSet.allOf(Zone.Kind.class);
     /** Room that must stay free with the lid closed too; no finger is in it then, its air is the air inside, and its radio mostly off. */
@@ -292,8 +292,10 @@ public final class FitEngine implements Engine<FitResult> {
                     intrude(b, a, CLOSED);
                 }
             });
-            for (Box solid : solidsWithFloor(lid.get())) {
-                Box closed = hinge.closed(solid);
+            List<Box> lidSolids =
+                    solidsWithFloor(lid.get()).stream().map(hinge::closed).toList();
+            List<Box> baseSolids = solidsWithFloor(base.get());
+            for (Box closed : lidSolids) {
                 below.forEach(p -> meetFixed(
                         p,
                         closed,
@@ -301,7 +303,7 @@ public final class FitEngine implements Engine<FitResult> {
                         lid.get().id(),
                         base.get().id()));
             }
-            for (Box solid : solidsWithFloor(base.get())) {
+            for (Box solid : baseSolids) {
                 above.forEach(p -> meetFixed(
                         p,
                         solid,
@@ -310,13 +312,9 @@ public final class FitEngine implements Engine<FitResult> {
                         base.get().id()));
             }
             List<Box> lidRim = rim(lid.get()).stream().map(hinge::closed).toList();
-            below.forEach(p -> againstOtherHalf(p, lidRim, solids(lid.get(), hinge), lid.get(), base.get()));
-            above.forEach(
-                    p -> againstOtherHalf(p, rim(base.get()), solidsWithFloor(base.get()), base.get(), base.get()));
-        }
-
-        private static List<Box> solids(Shell lid, Hinge hinge) {
-            return solidsWithFloor(lid).stream().map(hinge::closed).toList();
+            List<Box> baseRim = rim(base.get());
+            below.forEach(p -> againstOtherHalf(p, lidRim, lidSolids, lid.get(), base.get()));
+            above.forEach(p -> againstOtherHalf(p, baseRim, baseSolids, base.get(), base.get()));
         }
 
         /** What rises above its own half against the rim of the other, and the room it needs against all of that half. */

@@ -10,6 +10,7 @@ import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
+import boldsatchel.machine.Usual;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
@@ -41,11 +42,6 @@ final class HeatModel {
         static final Input INPUT =
                 new Input("the model", "the model", Doubt.class, "convection", new Figure(1, 0.2, Basis.GUESS));
     }
-
-    /** Cells live longest below this, °C, when the maker says nothing: usual limit for discharging lithium cells. */
-    private static final double CELLS_LIMIT_C = 60;
-    /** And this while they are charged. */
-    private static final double CELLS_CHARGING_LIMIT_C = 45;
 
     private static final double TOUCH_HELD_C = 48;
     private static final double TOUCH_PLASTIC_C = 60;
@@ -389,20 +385,18 @@ final class HeatModel {
         double whole = room.faces.wholeM2(place);
         double free = room.faces.freeM2(place);
         if (!givenToAir(part, node, room, whole, free)) {
-            Box b = placed.bounds();
-            convection(
-                    new Link.Convection(
-                            node,
-                            room.air,
-                            free,
-                            Air.VERTICAL,
-                            Math.sqrt(Math.max(1, b.area(Face.TOP))) * MM,
-                            forcedInside(room.fanFlowM3s, out),
-                            Air.INSIDE_RADIATION * room.faces.seesWalls(place),
-                            1),
-                    room,
-                    out);
+            double forced = forcedInside(room.fanFlowM3s, out);
+            double sees = room.faces.seesWalls(place);
+            convection(plainSurface(node, room, placed.bounds(), free, forced, sees), room, out);
         }
+    }
+
+    /** A part in air, with nothing known but its box. */
+    private static Link.Convection plainSurface(
+            int node, Room room, Box box, double freeM2, double forcedWm2K, double seesWalls) {
+        double length = Math.sqrt(Math.max(1, box.area(Face.TOP))) * MM;
+        return new Link.Convection(
+                node, room.air, freeM2, Air.VERTICAL, length, forcedWm2K, Air.INSIDE_RADIATION * seesWalls, 1);
     }
 
     private int partNode(Part part) {
@@ -411,7 +405,7 @@ final class HeatModel {
         nodes.put(part.id(), node);
         double limit = part.facet(Facet.Thermal.class)
                 .map(Facet.Thermal::limitC)
-                .orElse(part.isSource() ? CELLS_LIMIT_C : Double.POSITIVE_INFINITY);
+                .orElse(part.isSource() ? Usual.CELLS_MOST_C : Double.POSITIVE_INFINITY);
         watched.add(new Watched(
                 node, HeatResult.Kind.PART, part.id(), part.name(), Optional.empty(), limit, Optional.empty()));
         return node;
@@ -567,15 +561,7 @@ final class HeatModel {
                 if (!givenToAir(part, node, first.get(), 1, 1)) {
                     Box b = part.body().bounds();
                     double area = 2 * (b.area(Face.TOP) + b.area(Face.LEFT) + b.area(Face.FRONT)) * MM2;
-                    doubtful(new Link.Convection(
-                            node,
-                            first.get().air,
-                            Math.max(1e-6, area),
-                            Air.VERTICAL,
-                            Math.sqrt(Math.max(1, b.area(Face.TOP))) * MM,
-                            0,
-                            Air.INSIDE_RADIATION,
-                            1));
+                    doubtful(plainSurface(node, first.get(), b, Math.max(1e-6, area), 0, 1));
                 }
             }
         }
@@ -607,7 +593,7 @@ final class HeatModel {
     /** What is charged may get less warm. */
     double limitC(Watched spot, Set<String> charged) {
         return charged.contains(spot.subject()) && spot.kind() == HeatResult.Kind.PART
-                ? Math.min(spot.limitC(), CELLS_CHARGING_LIMIT_C)
+                ? Math.min(spot.limitC(), Usual.CELLS_CHARGED_MOST_C)
                 : spot.limitC();
     }
 

@@ -1,5 +1,6 @@
 package boldsatchel.heat;
 
+import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -17,9 +18,6 @@ import java.util.Map;
  * How air gets in and out of a shell: by its vents, as far as nothing lies before them, driven by warmth or by all of its fans together.
  */
 final class Openings {
-
-    /** What lies this near before a vent leaves it only the slit around. */
-    private static final double VENT_CLEAR_MM = 3;
 
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
@@ -92,7 +90,7 @@ final class Openings {
                 double gap = Math.abs(shell.cavity().end(wall) - solid.end(wall));
                 double across = -vent.box().gapAlong(u, solid);
                 double along = -vent.box().gapAlong(v, solid);
-                if (gap < VENT_CLEAR_MM && across > 0 && along > 0) {
+                if (gap < FitEngine.VENT_CLEAR_MM && across > 0 && along > 0) {
                     covered += across * along;
                     slit += Math.min(across * along, 2 * (across + along) * gap);
                 }

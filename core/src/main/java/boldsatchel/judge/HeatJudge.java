@@ -13,6 +13,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
+import boldsatchel.machine.Usual;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Finding;
@@ -39,12 +40,6 @@ import java.util.stream.Stream;
 public final class HeatJudge implements Judge<HeatResult> {
 
     private static final String METHOD = "heat";
-    private static final double CELLS_COMFORT_C = 45;
-    /** Usual limits of lithium cells; the maker's figures come first. */
-    private static final double CELLS_COLDEST_C = -20;
-
-    private static final double CELLS_COLDEST_CHARGING_C = 0;
-
     /** A judge; all are alike. */
     public HeatJudge() {}
 
@@ -199,18 +194,18 @@ public final class HeatJudge implements Judge<HeatResult> {
             sheet.add(
                     spot.kind() == HeatResult.Kind.WALL
                             ? "heat.touch"
-                            : cells && at.use().pluggedIn() && spot.limitC() <= CELLS_COMFORT_C
+                            : cells && at.use().pluggedIn() && spot.limitC() <= Usual.CELLS_CHARGED_MOST_C
                                     ? "heat.cells-charging"
                                     : "heat.part",
                     spot.marginK() < 0 ? Severity.STOP : Severity.WATCH,
                     List.of(spot.subject()),
                     numbers("celsius", spot.celsius(), "limitC", spot.limitC()));
-        } else if (cells && spot.celsius() > CELLS_COMFORT_C) {
+        } else if (cells && spot.celsius() > Usual.CELLS_CHARGED_MOST_C) {
             sheet.add(
                     "heat.battery-warm",
                     Severity.WATCH,
                     List.of(spot.subject()),
-                    numbers("celsius", spot.celsius(), "limitC", CELLS_COMFORT_C));
+                    numbers("celsius", spot.celsius(), "limitC", Usual.CELLS_CHARGED_MOST_C));
         }
     }
 
@@ -222,18 +217,18 @@ public final class HeatJudge implements Judge<HeatResult> {
                 .collect(Collectors.toSet());
         for (Part part : build.parts().list()) {
             boolean cells = part.facet(Facet.Cells.class).isPresent();
-            if (cells && celsius < CELLS_COLDEST_C) {
+            if (cells && celsius < Usual.CELLS_LEAST_C) {
                 sheet.add(
                         "heat.cells-cold",
                         Severity.STOP,
                         List.of(part.id()),
-                        numbers("celsius", celsius, "limitC", CELLS_COLDEST_C));
-            } else if (part.isSource() && charged.contains(part.id()) && celsius < CELLS_COLDEST_CHARGING_C) {
+                        numbers("celsius", celsius, "limitC", Usual.CELLS_LEAST_C));
+            } else if (part.isSource() && charged.contains(part.id()) && celsius < Usual.CELLS_CHARGED_LEAST_C) {
                 sheet.add(
                         "heat.cells-cold-charging",
                         Severity.STOP,
                         List.of(part.id()),
-                        numbers("celsius", celsius, "limitC", CELLS_COLDEST_CHARGING_C));
+                        numbers("celsius", celsius, "limitC", Usual.CELLS_CHARGED_LEAST_C));
             }
         }
     }

@@ -39,5 +39,14 @@ public final class Usual {
     /** Voltage of a cell that a power bank's label counts with, V. */
     public static final double BANK_CELL_V = 3.7;
 
+    /** Most that lithium cells bear in use, °C, where their maker says nothing. */
+    public static final double CELLS_MOST_C = 60;
+    /** Least that they bear in use, °C. */
+    public static final double CELLS_LEAST_C = -20;
+    /** Most that they bear while they are charged, °C; above it they age fast too. */
+    public static final double CELLS_CHARGED_MOST_C = 45;
+    /** Least that they bear while they are charged, °C. */
+    public static final double CELLS_CHARGED_LEAST_C = 0;
+
     private Usual() {}
 }

@@ -505,13 +505,13 @@ sealed interface Node {
         /** A rail lower than the cells bears less. */
         @Override
         public void readOff(double volts, Observer observer) {
-            load.readOff(volts, observer);
             double amps = load.amps(volts);
             double in = volts * amps;
             double reaches = Math.min(reachesW, in);
             double warms = Math.min(storeHeatW, reaches);
             observer.rung(load.rung, volts, volts, amps, 0, in - reaches);
             observer.stores(load.rung, reaches - warms, warms);
+            load.watch(volts, observer);
         }
     }
 
@@ -587,6 +587,11 @@ sealed interface Node {
         public void readOff(double volts, Observer observer) {
             double amps = amps(volts);
             observer.rung(rung, volts, volts, amps, 0, volts * amps);
+            watch(volts, observer);
+        }
+
+        /** Its window, while it is on. */
+        private void watch(double volts, Observer observer) {
             if (!on) {
                 return;
             }
