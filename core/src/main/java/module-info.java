@@ -7,6 +7,7 @@ module boldsatchel.core {
     requires transitive tools.jackson.databind;
     requires com.networknt.schema;
     requires org.locationtech.jts;
+    requires commons.math3;
 
     exports boldsatchel.quantity;
     exports boldsatchel.geometry;

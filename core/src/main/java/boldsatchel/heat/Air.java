@@ -44,7 +44,28 @@ final class Air {
 
     /** Natural convection, W/(m²·K). */
     static double natural(double c, double differenceK, double lengthM) {
-        return c * Math.sqrt(Math.sqrt(Math.max(LEAST_DIFFERENCE_K, Math.abs(differenceK)) / lengthM));
+        return natural(c / Math.sqrt(Math.sqrt(lengthM)), differenceK);
+    }
+
+    /**
+     * Natural convection, W/(m²·K).
+     *
+     * @param atOneK the same at a difference of 1 K
+     */
+    static double natural(double atOneK, double differenceK) {
+        return atOneK * Math.sqrt(Math.sqrt(Math.max(LEAST_DIFFERENCE_K, Math.abs(differenceK))));
+    }
+
+    /** T⁴, K⁴; below zero kelvin, where only an iteration on its way can be, going on downwards. */
+    static double fourth(double celsius) {
+        double t = celsius + ZERO_CELSIUS;
+        return t * t * t * Math.abs(t);
+    }
+
+    /** T³ by its size, K³. */
+    static double third(double celsius) {
+        double t = Math.abs(celsius + ZERO_CELSIUS);
+        return t * t * t;
     }
 
     /** Laminar flow along a plate: Nu = 0.664·Re^½·Pr^⅓ with the properties of air, W/(m²·K). */

@@ -115,13 +115,22 @@ final class Elimination {
         }
         int[][] rows = new int[n][];
         for (int k = 0; k < n; k++) {
-            rows[k] = columns[k].stream().toArray();
+            rows[k] = places(columns[k]);
             if (rows[k].length > 1) {
                 columns[rows[k][0]].or(columns[k]);
                 columns[rows[k][0]].clear(rows[k][0]);
             }
         }
         return rows;
+    }
+
+    private static int[] places(BitSet set) {
+        int[] places = new int[set.cardinality()];
+        int next = 0;
+        for (int at = set.nextSetBit(0); at >= 0; at = set.nextSetBit(at + 1)) {
+            places[next++] = at;
+        }
+        return places;
     }
 
     /**
@@ -156,42 +165,44 @@ final class Elimination {
         return new Factors(pivots, lower);
     }
 
-    /** Root-free Cholesky on the lower half (Golub and Van Loan, 4.1), only where the pattern is. */
+    /** Leaves the pivots inverted. Root-free Cholesky on the lower half (Golub and Van Loan, 4.1), only where the pattern is. */
     private void eliminate(double[] pivots, double[] lower) {
         int next = 0;
         for (int k = 0; k < pivots.length; k++) {
             if (!(pivots[k] > LEAST_PIVOT)) {
                 throw new IllegalStateException("part of the heat network is cut off from the surroundings");
             }
+            double inverse = 1 / pivots[k];
             for (int a = begins[k]; a < begins[k + 1]; a++) {
-                double factor = lower[a] / pivots[k];
+                double factor = lower[a] * inverse;
                 for (int b = begins[k]; b < a; b++) {
                     lower[where[next++]] -= factor * lower[b];
                 }
                 pivots[rows[a]] -= factor * lower[a];
             }
+            pivots[k] = inverse;
         }
     }
 
     /** The matrix, eliminated. */
     final class Factors {
-        private final double[] pivots;
+        private final double[] inverse;
         private final double[] lower;
 
-        private Factors(double[] pivots, double[] lower) {
-            this.pivots = pivots;
+        private Factors(double[] inverse, double[] lower) {
+            this.inverse = inverse;
             this.lower = lower;
         }
 
         /** Changes of temperature by node, K, for heat put in by node, W. */
         double[] to(double[] watts) {
-            int n = pivots.length;
+            int n = inverse.length;
             double[] x = new double[n];
             for (int k = 0; k < n; k++) {
                 x[k] = watts[order[k]];
             }
             for (int k = 0; k < n; k++) {
-                double share = x[k] / pivots[k];
+                double share = x[k] * inverse[k];
                 for (int a = begins[k]; a < begins[k + 1]; a++) {
                     x[rows[a]] -= lower[a] * share;
                 }
@@ -201,7 +212,7 @@ final class Elimination {
                 for (int a = begins[k]; a < begins[k + 1]; a++) {
                     sum -= lower[a] * x[rows[a]];
                 }
-                x[k] = sum / pivots[k];
+                x[k] = sum * inverse[k];
             }
             double[] change = new double[place.length];
             for (int k = 0; k < n; k++) {

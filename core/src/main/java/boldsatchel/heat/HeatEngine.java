@@ -173,7 +173,7 @@ public final class HeatEngine implements Engine<HeatResult> {
                 double ambient = model.network.ambientC();
                 double mean = meanC[w.node()] - ambient;
                 double rises = mean > 1e-6 ? (w.celsius(peakC) - ambient) / mean : 1;
-                Map<Input, Double> effects = model.network.effects(meanC, w.node(), model.warmed(use));
+                Map<Input, Double> effects = model.effects(meanC, w.node(), use);
                 effects.replaceAll((input, kelvin) -> -kelvin * rises);
                 return Spread.ofEffects(marginK(w), effects);
             });

@@ -215,18 +215,22 @@ final class HeatModel {
         int inner = network.node(shell.id(), 0, half);
         int outer = network.node(shell.id(), sunW(shell, face, rest), half);
         Input thickness = shell.input("wallMm", shell.wallMm());
-        Link.Along.Wall plate = new Link.Along.Wall(
+        Link.Along.Wall plate = Link.Along.Wall.of(
                 shell.material().conductivityWmK(),
                 thick,
                 free,
-                c,
-                length,
+                Air.natural(c, 1, length),
                 shell.material().emissivity(),
                 network.ambientC());
         room.walls.put(face, new Wall(inner, outer, area, plate, thickness));
         convection(
                 new Link.Convection(
-                        room.air, inner, rest, c, length, forcedInside(room.fanFlowM3s, out), Air.INSIDE_RADIATION, 1),
+                        room.air,
+                        inner,
+                        rest,
+                        plate.stillWm2K(),
+                        forcedInside(room.fanFlowM3s, out),
+                        Air.INSIDE_RADIATION),
                 room,
                 out);
         through(thickness, inner, outer, rest, shell);
@@ -250,8 +254,7 @@ final class HeatModel {
 
     private void outside(int outer, double areaM2, Link.Along.Wall plate) {
         if (plate.free()) {
-            doubtful(new Link.Convection(outer, 0, areaM2, plate.c(), plate.lengthM(), 0, 0, 1));
-            network.link(new Link.Radiation(outer, 0, areaM2, plate.emissivity()));
+            network.link(new Link.Outside(outer, areaM2, plate.stillWm2K(), plate.emissivity()));
         }
     }
 
@@ -358,15 +361,9 @@ final class HeatModel {
                 input, now, link.apply(input.figure().value() + input.figure().sigma()));
     }
 
-    /** Convection as doubtful as the model is. */
-    private void doubtful(Link.Convection link) {
-        network.link(link);
-        network.moves(Doubt.INPUT, link, link.scaled(1 + Doubt.INPUT.figure().sigma()));
-    }
-
     /** Convection inside a shell, which a fan may force. */
     private void convection(Link.Convection link, Room room, Box out) {
-        doubtful(link);
+        network.link(link);
         room.flowMovedM3s.forEach((input, flow) -> network.moves(input, link, link.forced(forcedInside(flow, out))));
     }
 
@@ -395,8 +392,8 @@ final class HeatModel {
     private static Link.Convection plainSurface(
             int node, Room room, Box box, double freeM2, double forcedWm2K, double seesWalls) {
         double length = Math.sqrt(Math.max(1, box.area(Face.TOP))) * MM;
-        return new Link.Convection(
-                node, room.air, freeM2, Air.VERTICAL, length, forcedWm2K, Air.INSIDE_RADIATION * seesWalls, 1);
+        return Link.Convection.of(
+                node, room.air, freeM2, Air.VERTICAL, length, forcedWm2K, Air.INSIDE_RADIATION * seesWalls);
     }
 
     private int partNode(Part part) {
@@ -515,9 +512,7 @@ final class HeatModel {
         int inner = network.node(spot.part().id(), 0, half);
         int outer = network.node(spot.part().id(), sunW(shell, spot.face(), area), half);
         double feeds = feed(spot, node, inner);
-        double perArea = 1
-                / (area / Math.max(1e-9, feeds)
-                        + wall.plate().thickM() / 2 / wall.plate().conductivityWmK());
+        double perArea = 1 / (area / Math.max(1e-9, feeds) + wall.plate().half());
         through(wall.thick(), inner, outer, area, shell);
         Link.Along along = Link.Along.of(outer, wall.outside(), spot.print(), wall.plate(), perArea);
         network.link(along);
@@ -561,7 +556,7 @@ final class HeatModel {
                 if (!givenToAir(part, node, first.get(), 1, 1)) {
                     Box b = part.body().bounds();
                     double area = 2 * (b.area(Face.TOP) + b.area(Face.LEFT) + b.area(Face.FRONT)) * MM2;
-                    doubtful(plainSurface(node, first.get(), b, Math.max(1e-6, area), 0, 1));
+                    network.link(plainSurface(node, first.get(), b, Math.max(1e-6, area), 0, 1));
                 }
             }
         }
@@ -597,8 +592,13 @@ final class HeatModel {
                 : spot.limitC();
     }
 
+    /** What each input does to the temperature of a node in a use whose mean state is known, K for a standard deviation. */
+    Map<Input, Double> effects(double[] meanC, int node, Warmth use) {
+        return network.effects(meanC, node, Doubt.INPUT, warmed(use));
+    }
+
     /** A load's heat is as doubtful as what it draws in each step's mode. */
-    List<HeatNetwork.Warmed> warmed(Warmth use) {
+    private List<HeatNetwork.Warmed> warmed(Warmth use) {
         List<HeatNetwork.Warmed> warmed = new ArrayList<>();
         double minutes =
                 use.steps().stream().mapToDouble(s -> s.use().minutes()).sum();

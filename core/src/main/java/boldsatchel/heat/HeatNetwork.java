@@ -19,7 +19,7 @@ import java.util.stream.IntStream;
 final class HeatNetwork {
     private static final int MOST_STEPS = 60;
     /** The last step taken; what is left after it is of the order of its square. */
-    private static final double CLOSE_ENOUGH_K = 1e-3;
+    private static final double CLOSE_ENOUGH_K = 0.01;
 
     /** The first step taken at most; later ones may go as far as was gone already. */
     private static final double LARGEST_STEP_K = 60;
@@ -36,7 +36,10 @@ final class HeatNetwork {
     private final List<Link> links = new ArrayList<>();
     private final List<Moved> moved = new ArrayList<>();
     /** Made for the nodes and links there are when it is first asked for. */
-    private Optional<Elimination> elimination = Optional.empty();
+    private Optional<Ready> ready = Optional.empty();
+
+    /** The links in a row, and how they hang together. */
+    private record Ready(Ways ways, Elimination elimination) {}
 
     /** A link, and what it would be with one input moved by a standard deviation. */
     private record Moved(Input input, Link link, Link then) {}
@@ -67,6 +70,7 @@ final class HeatNetwork {
         return heatW.size() - 1;
     }
 
+    /** Adds a link; those of a kind after one another are visited fastest. */
     void link(Link link) {
         links.add(link);
     }
@@ -104,6 +108,11 @@ final class HeatNetwork {
     /** Heat capacity of a node, J/K. */
     double capacity(int node) {
         return joulesPerK.get(node);
+    }
+
+    /** Heat capacities of all nodes, J/K. */
+    double[] capacities() {
+        return joulesPerK.stream().mapToDouble(Double::doubleValue).toArray();
     }
 
     double heatIn() {
@@ -149,8 +158,12 @@ final class HeatNetwork {
         int n = size();
         double[] t = start.clone();
         t[0] = ambientC;
+        double[] left = new double[n];
+        double[] slopes = new double[links.size()];
+        double[] held = new double[n];
         for (int step = 0; step < MOST_STEPS; step++) {
-            double[] change = answersAt(t).to(residual(watts, t));
+            look(watts, t, left, slopes);
+            double[] change = ready().elimination().of(slopes, held).to(left);
             double largest = 0;
             double gone = LARGEST_STEP_K;
             for (int i = 1; i < n; i++) {
@@ -163,7 +176,7 @@ final class HeatNetwork {
                 return t;
             }
         }
-        double[] left = residual(watts, t);
+        look(watts, t, left, slopes);
         int worst = IntStream.range(1, n)
                 .boxed()
                 .max(Comparator.comparingDouble(i -> Math.abs(left[i])))
@@ -205,14 +218,16 @@ final class HeatNetwork {
      * @param t temperatures
      */
     double[] residual(double[] watts, double[] t) {
-        double[] r = watts.clone();
-        for (Link link : links) {
-            double q = link.watts(t[link.from()], t[link.to()]);
-            r[link.from()] -= q;
-            r[link.to()] += q;
-        }
-        r[0] = 0;
-        return r;
+        double[] left = new double[size()];
+        look(watts, t, left, new double[links.size()]);
+        return left;
+    }
+
+    /** Takes what would pile up in each node, and how the heat over each link grows, at given temperatures. */
+    private void look(double[] watts, double[] t, double[] left, double[] slopes) {
+        System.arraycopy(watts, 0, left, 0, left.length);
+        ready().ways().cross(t, left, slopes);
+        left[0] = 0;
     }
 
     /**
@@ -220,13 +235,22 @@ final class HeatNetwork {
      * and nodes that hold it, times the node's answer to heat put in anywhere. One solution serves all inputs (adjoint method).
      *
      * @param t the steady state
+     * @param convection a factor on all convection
      * @param warmed inputs of the heat itself
      */
-    Map<Input, Double> effects(double[] t, int node, List<Warmed> warmed) {
+    Map<Input, Double> effects(double[] t, int node, Input convection, List<Warmed> warmed) {
         double[] unit = new double[size()];
         unit[node] = 1;
         double[] kelvinPerWatt = answersAt(t).to(unit);
         Map<Input, Double> effects = new LinkedHashMap<>();
+        double convected = 0;
+        for (Link link : links) {
+            double watts = link.convectedW(t[link.from()], t[link.to()]);
+            convected += watts * (kelvinPerWatt[link.to()] - kelvinPerWatt[link.from()]);
+        }
+        if (convected != 0) {
+            effects.put(convection, convected * convection.figure().sigma());
+        }
         for (Moved m : moved) {
             double from = t[m.link.from()];
             double to = t[m.link.to()];
@@ -243,23 +267,21 @@ final class HeatNetwork {
 
     /** Answers to small changes about given temperatures. */
     Elimination.Factors answersAt(double[] t) {
-        return elimination().of(slopes(t), new double[size()]);
+        return ready().elimination().of(slopes(t), new double[size()]);
     }
 
     /** How the heat over each link grows about given temperatures, W/K. */
     double[] slopes(double[] t) {
         double[] slopes = new double[links.size()];
-        for (int k = 0; k < slopes.length; k++) {
-            Link link = links.get(k);
-            slopes[k] = link.slope(t[link.from()], t[link.to()]);
-        }
+        look(t, t, new double[size()], slopes);
         return slopes;
     }
 
-    /** How nodes and links hang together. */
-    Elimination elimination() {
-        Elimination ready = elimination.filter(e -> e.size() == size()).orElseGet(() -> new Elimination(size(), links));
-        elimination = Optional.of(ready);
-        return ready;
+    private Ready ready() {
+        Ready now = ready.filter(
+                        r -> r.elimination().size() == size() && r.ways().size() == links.size())
+                .orElseGet(() -> new Ready(new Ways(links), new Elimination(size(), links)));
+        ready = Optional.of(now);
+        return now;
     }
 }

@@ -10,152 +10,166 @@ sealed interface Link {
     int to();
 
     /**
-     * Heat from one end to the other, W.
+     * What crosses it.
      *
      * @param fromC temperature of the first end
      * @param toC temperature of the second
+     * @param flow takes it
      */
-    double watts(double fromC, double toC);
+    void cross(double fromC, double toC, Flow flow);
 
-    /**
-     * How that grows with the first end's temperature; it falls as much with the second's, as all ways here see a difference or
-     * end at the surroundings, W/K.
-     */
-    double slope(double fromC, double toC);
+    /** Heat from one end to the other, W. */
+    default double watts(double fromC, double toC) {
+        Flow flow = new Flow();
+        cross(fromC, toC, flow);
+        return flow.watts;
+    }
+
+    /** What of that is as doubtful as correlations of convection are, W. */
+    default double convectedW(double fromC, double toC) {
+        return 0;
+    }
+
+    /** What crosses a link, and how that grows; one is used for all links of a network in turn. */
+    final class Flow {
+        /** Heat from one end to the other, W. */
+        double watts;
+        /**
+         * How that grows with the first end's temperature; it falls as much with the second's, as all ways here see a difference or
+         * end at the surroundings, W/K.
+         */
+        double slope;
+    }
 
     /** A fixed conductance, W/K. */
     record Fixed(int from, int to, double wattsPerK) implements Link {
         @Override
-        public double watts(double fromC, double toC) {
-            return wattsPerK * (fromC - toC);
-        }
-
-        @Override
-        public double slope(double fromC, double toC) {
-            return wattsPerK;
+        public void cross(double fromC, double toC, Flow flow) {
+            flow.watts = wattsPerK * (fromC - toC);
+            flow.slope = wattsPerK;
         }
     }
 
-    /** A surface in air: natural convection, or forced where that is more, and linear radiation; scale is the model's own doubt. */
-    record Convection(
-            int from,
-            int to,
-            double areaM2,
-            double c,
-            double lengthM,
-            double forcedWm2K,
-            double radiationWm2K,
-            double scale)
+    /**
+     * A surface in air: natural convection, or forced where that is more, and linear radiation.
+     *
+     * @param stillWm2K what natural convection gives off at a difference of 1 K
+     */
+    record Convection(int from, int to, double areaM2, double stillWm2K, double forcedWm2K, double radiationWm2K)
             implements Link {
-        @Override
-        public double watts(double fromC, double toC) {
-            double h = Math.max(Air.natural(c, fromC - toC, lengthM), forcedWm2K) + radiationWm2K;
-            return scale * h * areaM2 * (fromC - toC);
+
+        static Convection of(
+                int from, int to, double areaM2, double c, double lengthM, double forcedWm2K, double radiationWm2K) {
+            return new Convection(from, to, areaM2, Air.natural(c, 1, lengthM), forcedWm2K, radiationWm2K);
         }
 
         /** Natural convection goes with ΔT to the power of 5/4. */
         @Override
-        public double slope(double fromC, double toC) {
-            double natural = Air.natural(c, fromC - toC, lengthM);
-            double h = natural > forcedWm2K ? 1.25 * natural : forcedWm2K;
-            return scale * (h + radiationWm2K) * areaM2;
+        public void cross(double fromC, double toC, Flow flow) {
+            double difference = fromC - toC;
+            double natural = Air.natural(stillWm2K, difference);
+            boolean still = natural > forcedWm2K;
+            flow.watts = areaM2 * ((still ? natural : forcedWm2K) + radiationWm2K) * difference;
+            flow.slope = areaM2 * ((still ? 1.25 * natural : forcedWm2K) + radiationWm2K);
         }
 
-        /** The same with another share of the model's doubt. */
-        Convection scaled(double newScale) {
-            return new Convection(from, to, areaM2, c, lengthM, forcedWm2K, radiationWm2K, newScale);
+        @Override
+        public double convectedW(double fromC, double toC) {
+            return watts(fromC, toC);
         }
 
         /** The same in another forced flow. */
         Convection forced(double newWm2K) {
-            return new Convection(from, to, areaM2, c, lengthM, newWm2K, radiationWm2K, scale);
+            return new Convection(from, to, areaM2, stillWm2K, newWm2K, radiationWm2K);
         }
     }
 
-    /** A surface seeing its surroundings. */
-    record Radiation(int from, int to, double areaM2, double emissivity) implements Link {
-        @Override
-        public double watts(double fromC, double toC) {
-            return emissivity * Air.STEFAN_BOLTZMANN * areaM2 * (fourth(fromC) - fourth(toC));
-        }
+    /**
+     * A surface in the open: natural convection, and radiation to the surroundings.
+     *
+     * @param stillWm2K what natural convection gives off at a difference of 1 K
+     */
+    record Outside(int from, double areaM2, double stillWm2K, double emissivity) implements Link {
 
-        /** T⁴; below zero kelvin, where only an iteration on its way can be, going on downwards. */
-        static double fourth(double celsius) {
-            double t = celsius + Air.ZERO_CELSIUS;
-            return t * t * t * Math.abs(t);
+        static Outside of(int from, double areaM2, double c, double lengthM, double emissivity) {
+            return new Outside(from, areaM2, Air.natural(c, 1, lengthM), emissivity);
         }
 
         @Override
-        public double slope(double fromC, double toC) {
-            double t = Math.abs(fromC + Air.ZERO_CELSIUS);
-            return 4 * emissivity * Air.STEFAN_BOLTZMANN * areaM2 * t * t * t;
+        public int to() {
+            return 0;
+        }
+
+        @Override
+        public void cross(double fromC, double toC, Flow flow) {
+            double natural = areaM2 * Air.natural(stillWm2K, fromC - toC);
+            double grey = emissivity * Air.STEFAN_BOLTZMANN * areaM2;
+            flow.watts = natural * (fromC - toC) + grey * (Air.fourth(fromC) - Air.fourth(toC));
+            flow.slope = 1.25 * natural + 4 * grey * Air.third(fromC);
+        }
+
+        @Override
+        public double convectedW(double fromC, double toC) {
+            return areaM2 * Air.natural(stillWm2K, fromC - toC) * (fromC - toC);
         }
     }
 
     /** Warm air leaving by the upper vents while cool air enters by the lower. */
     record Chimney(int from, int to, double areaM2, double riseM) implements Link {
-        @Override
-        public double watts(double fromC, double toC) {
-            return Air.carried(Air.chimney(areaM2, riseM, fromC - toC, toC)) * (fromC - toC);
-        }
-
         /** The flow goes with the root of the difference, the heat with its power of 3/2. */
         @Override
-        public double slope(double fromC, double toC) {
-            return 1.5 * Air.carried(Air.chimney(areaM2, riseM, fromC - toC, toC));
+        public void cross(double fromC, double toC, Flow flow) {
+            double carried = Air.carried(Air.chimney(areaM2, riseM, fromC - toC, toC));
+            flow.watts = carried * (fromC - toC);
+            flow.slope = 1.5 * carried;
         }
     }
 
     /** Two faces that see each other. */
     record Facing(int from, int to, double areaM2, double emissivity) implements Link {
+        /** The slope at the mean of both ends, so that it is the same for either. */
         @Override
-        public double watts(double fromC, double toC) {
-            return emissivity * Air.STEFAN_BOLTZMANN * areaM2 * (Radiation.fourth(fromC) - Radiation.fourth(toC));
-        }
-
-        /** At the mean of both ends, so that it is the same for either. */
-        @Override
-        public double slope(double fromC, double toC) {
-            double t = Math.abs((fromC + toC) / 2 + Air.ZERO_CELSIUS);
-            return 4 * emissivity * Air.STEFAN_BOLTZMANN * areaM2 * t * t * t;
+        public void cross(double fromC, double toC, Flow flow) {
+            double grey = emissivity * Air.STEFAN_BOLTZMANN * areaM2;
+            flow.watts = grey * (Air.fourth(fromC) - Air.fourth(toC));
+            flow.slope = 4 * grey * Air.third((fromC + toC) / 2);
         }
     }
 
     /**
      * Along one half of a wall's thickness, from a footprint to the rest of it. The way is worked out for two strengths of what the wall's faces give off, and
-     * taken for a power of it between.
+     * grows between them with its root.
      *
      * @param f the footprint on its wall
      * @param wall what the wall is and gives off
      * @param feedWm2K what feeds the footprint
-     * @param atWeak conductance of this half where the outside gives off {@link #WEAK_WM2K}
-     * @param power of what it gives off
+     * @param least conductance of this half where the outside gives off nothing, W/K
+     * @param root how it grows with the root of what that gives off, W/K for a root of 1 W/(m²·K)
      */
-    record Along(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K, double atWeak, double power)
+    record Along(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K, double least, double root)
             implements Link {
 
         /**
          * A wall and what its faces give off.
          *
-         * @param conductivityWmK of its material
-         * @param thickM how thick it is
+         * @param kt conductivity times thickness, W/K
+         * @param half resistance of half its thickness, m²·K/W
          * @param free whether its outside gives off heat
-         * @param c of its outside's convection
-         * @param lengthM of its outside's convection
+         * @param stillWm2K what natural convection outside gives off at a difference of 1 K
          * @param emissivity of its outside
          * @param ambientC surroundings
          */
-        record Wall(
-                double conductivityWmK,
-                double thickM,
-                boolean free,
-                double c,
-                double lengthM,
-                double emissivity,
-                double ambientC) {
+        record Wall(double kt, double half, boolean free, double stillWm2K, double emissivity, double ambientC) {
 
-            double kt() {
-                return conductivityWmK * thickM;
+            static Wall of(
+                    double conductivityWmK,
+                    double thickM,
+                    boolean free,
+                    double stillWm2K,
+                    double emissivity,
+                    double ambientC) {
+                return new Wall(
+                        conductivityWmK * thickM, thickM / 2 / conductivityWmK, free, stillWm2K, emissivity, ambientC);
             }
 
             /** What its outside gives off, behind half its thickness, W/(m²·K). */
@@ -163,10 +177,9 @@ sealed interface Link {
                 if (!free) {
                     return 0;
                 }
-                double t = Math.abs((celsius + ambientC) / 2 + Air.ZERO_CELSIUS);
-                double h =
-                        Air.natural(c, celsius - ambientC, lengthM) + 4 * emissivity * Air.STEFAN_BOLTZMANN * t * t * t;
-                return 1 / (1 / h + thickM / 2 / conductivityWmK);
+                double h = Air.natural(stillWm2K, celsius - ambientC)
+                        + 4 * emissivity * Air.STEFAN_BOLTZMANN * Air.third((celsius + ambientC) / 2);
+                return h / (1 + h * half);
             }
         }
 
@@ -180,35 +193,27 @@ sealed interface Link {
 
         /** The other half of the same way. */
         Along half(int otherFrom, int otherTo) {
-            return new Along(otherFrom, otherTo, f, wall, feedWm2K, atWeak, power);
+            return new Along(otherFrom, otherTo, f, wall, feedWm2K, least, root);
         }
 
         static Along of(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K) {
             double weak = conductance(f, wall, feedWm2K, wall.free() ? WEAK_WM2K : 0);
             double strong = wall.free() ? conductance(f, wall, feedWm2K, STRONG_WM2K) : weak;
-            double power = Math.log(strong / weak) / Math.log(STRONG_WM2K / WEAK_WM2K);
-            return new Along(from, to, f, wall, feedWm2K, weak, power);
+            double root = Math.clamp(
+                    (strong - weak) / (Math.sqrt(STRONG_WM2K) - Math.sqrt(WEAK_WM2K)), 0, weak / Math.sqrt(WEAK_WM2K));
+            return new Along(from, to, f, wall, feedWm2K, weak - root * Math.sqrt(WEAK_WM2K), root);
         }
 
         private static double conductance(Spreading.Footprint f, Wall wall, double feed, double outside) {
             return Spreading.conductance(f, wall.kt(), outside + INSIDE_WM2K, feed + outside) / 2;
         }
 
-        private double conductance(double fromC, double toC) {
-            return wall.free()
-                    ? atWeak * Math.pow(wall.outsideWm2K(toC + FIN_SHARE * (fromC - toC)) / WEAK_WM2K, power)
-                    : atWeak;
-        }
-
-        @Override
-        public double watts(double fromC, double toC) {
-            return conductance(fromC, toC) * (fromC - toC);
-        }
-
         /** The conductance itself grows a little with the difference, as the natural convection in it does by a quarter of its power. */
         @Override
-        public double slope(double fromC, double toC) {
-            return (1 + power / 4) * conductance(fromC, toC);
+        public void cross(double fromC, double toC, Flow flow) {
+            double grown = root == 0 ? 0 : root * Math.sqrt(wall.outsideWm2K(toC + FIN_SHARE * (fromC - toC)));
+            flow.watts = (least + grown) * (fromC - toC);
+            flow.slope = least + 1.125 * grown;
         }
 
         /** How much hotter the footprint's middle is than its mean, K. */

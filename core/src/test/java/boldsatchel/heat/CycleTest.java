@@ -40,16 +40,15 @@ public class CycleTest {
         int board = network.node("board", 0, 90);
         int air = network.node("air", 0, 5);
         int pack = network.node("pack", 0, 300);
-        network.link(new Link.Convection(board, air, 0.02, Air.VERTICAL, 0.1, 0, 5, 1));
-        network.link(new Link.Convection(pack, air, 0.015, Air.VERTICAL, 0.1, 0, 5, 1));
+        network.link(Link.Convection.of(board, air, 0.02, Air.VERTICAL, 0.1, 0, 5));
+        network.link(Link.Convection.of(pack, air, 0.015, Air.VERTICAL, 0.1, 0, 5));
         network.link(new Link.Facing(board, pack, 0.004, 0.8));
         for (double area : new double[] {0.024, 0.024, 0.022}) {
             int in = network.node("wall", 0, 60 * area / 0.024);
             int out = network.node("wall", 0, 60 * area / 0.024);
-            network.link(new Link.Convection(air, in, area, Air.FACING_UP, 0.15, 0, 5, 1));
+            network.link(Link.Convection.of(air, in, area, Air.FACING_UP, 0.15, 0, 5));
             network.link(new Link.Fixed(in, out, 0.2 * area / 2.5e-3));
-            network.link(new Link.Convection(out, 0, area, Air.FACING_UP, 0.15, 0, 0, 1));
-            network.link(new Link.Radiation(out, 0, area, 0.9));
+            network.link(Link.Outside.of(out, area, Air.FACING_UP, 0.15, 0.9));
         }
         return network;
     }

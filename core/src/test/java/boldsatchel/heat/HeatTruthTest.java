@@ -244,9 +244,9 @@ public class HeatTruthTest {
         int air = model.rooms.values().iterator().next().air;
         double toAir = model.network.links().stream()
                 .filter(l -> l.from() == board.node() && l.to() == air)
-                .mapToDouble(l -> l.slope(60, 30))
+                .mapToDouble(l -> l.watts(60, 30))
                 .sum();
-        assertThat(toAir).isCloseTo(0.25 - 9 * 4000e-6, within(1e-9));
+        assertThat(toAir / 30).isCloseTo(0.25 - 9 * 4000e-6, within(1e-9));
     }
 
     /** A part that lies nowhere warms all the same, and the verdict says so. */

@@ -58,7 +58,8 @@ public class SpotTest {
         int spotOut = network.node(0);
         int wallIn = network.node(0);
         int wallOut = network.node(0);
-        Link.Along.Wall wall = new Link.Along.Wall(k, thick, true, Air.FACING_UP, LENGTH, emissivity, AMBIENT);
+        Link.Along.Wall wall =
+                Link.Along.Wall.of(k, thick, true, Air.natural(Air.FACING_UP, 1, LENGTH), emissivity, AMBIENT);
         Spreading.Footprint print =
                 new Spreading.Footprint(at[2], at[3], at[0], WIDE - at[0] - at[2], at[1], DEEP - at[1] - at[3]);
         double feed = 1 / (area * padKW + thick / 2 / k);
@@ -71,8 +72,7 @@ public class SpotTest {
         network.link(new Link.Fixed(wallIn, 0, INSIDE * rest));
         for (int outer : new int[] {spotOut, wallOut}) {
             double own = outer == spotOut ? area : rest;
-            network.link(new Link.Convection(outer, 0, own, Air.FACING_UP, LENGTH, 0, 0, 1));
-            network.link(new Link.Radiation(outer, 0, own, emissivity));
+            network.link(Link.Outside.of(outer, own, Air.FACING_UP, LENGTH, emissivity));
         }
         double[] t = network.solve();
         double middle = t[spotOut] + along.middleK(t[spotOut], t[wallOut]);
