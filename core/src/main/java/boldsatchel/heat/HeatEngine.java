@@ -98,15 +98,15 @@ public final class HeatEngine implements Engine<HeatResult> {
 
     private static HeatResult result(Build build, List<Solved> all) {
         Optional<Solved> gravest = all.stream()
-                .filter(s -> s.closest().isPresent())
-                .min(Comparator.comparingDouble(Solved::marginK))
+                .filter(Solved::limited)
+                .min(Comparator.comparingDouble(Solved::leastK))
                 .or(() -> all.stream().findFirst());
         List<HeatResult.Use> uses = all.stream().map(s -> s.read(build)).toList();
         return new HeatResult(
                 uses,
                 gravest.map(s -> uses.get(all.indexOf(s))),
                 gravest.flatMap(Solved::margin),
-                gravest.flatMap(s -> s.closest().map(w -> s.spot(w))),
+                gravest.flatMap(Solved::hottest),
                 all.stream().findFirst().map(s -> List.copyOf(s.model.loose)).orElse(List.of()));
     }
 
@@ -118,8 +118,13 @@ public final class HeatEngine implements Engine<HeatResult> {
         private final Set<String> charged;
         private final double[] meanC;
         private final double[] peakC;
-        private final Optional<HeatModel.Watched> closest;
-        private final double least;
+        private final Map<String, Double> heatW;
+        /** What each watched spot reaches, °C. */
+        private final double[] highestC;
+        /** Which of them is nearest to its limit, or furthest beyond; negative without limits. */
+        private final int closest;
+
+        private final double leastK;
 
         /**
          * Solves a use.
@@ -137,73 +142,80 @@ public final class HeatEngine implements Engine<HeatResult> {
             double[] meanW = Cycle.mean(legs);
             meanC = model.network.solve(meanW, startC);
             peakC = Cycle.peaks(model.network, legs, meanW, meanC);
-            double margin = Double.POSITIVE_INFINITY;
-            Optional<HeatModel.Watched> nearest = Optional.empty();
-            for (HeatModel.Watched w : model.watched) {
-                double here = marginK(w);
-                if (here < margin) {
-                    margin = here;
-                    nearest = Optional.of(w);
+            heatW = model.heat(use);
+            highestC = new double[model.watched.size()];
+            int nearest = -1;
+            double least = Double.POSITIVE_INFINITY;
+            for (int i = 0; i < highestC.length; i++) {
+                HeatModel.Watched w = model.watched.get(i);
+                highestC[i] = w.celsius(peakC);
+                double margin = model.limitC(w, charged) - highestC[i];
+                if (margin < least) {
+                    least = margin;
+                    nearest = i;
                 }
             }
-            least = margin;
             closest = nearest;
+            leastK = least;
         }
 
-        private double limitC(HeatModel.Watched w) {
-            return model.limitC(w, charged);
+        boolean limited() {
+            return closest >= 0;
         }
 
-        private double marginK(HeatModel.Watched w) {
-            return limitC(w) - w.celsius(peakC);
+        double leastK() {
+            return leastK;
         }
 
-        /** Found once: the spot nearest to its limit, or furthest beyond. */
-        Optional<HeatModel.Watched> closest() {
-            return closest;
-        }
-
-        double marginK() {
-            return least;
+        /** The spot nearest to its limit, or furthest beyond. */
+        Optional<HeatResult.Spot> hottest() {
+            return limited() ? Optional.of(spot(closest)) : Optional.empty();
         }
 
         /** Range of the least margin: what warms the spot takes from its margin; a peak is as doubtful as the mean is, rise for rise. */
         Optional<Spread> margin() {
-            return closest().map(w -> {
-                double ambient = model.network.ambientC();
-                double mean = meanC[w.node()] - ambient;
-                double rises = mean > 1e-6 ? (w.celsius(peakC) - ambient) / mean : 1;
-                Map<Input, Double> effects = model.effects(meanC, w.node(), use);
-                effects.replaceAll((input, kelvin) -> -kelvin * rises);
-                return Spread.ofEffects(marginK(w), effects);
-            });
+            if (!limited()) {
+                return Optional.empty();
+            }
+            int node = model.watched.get(closest).node();
+            double ambient = model.network.ambientC();
+            double mean = meanC[node] - ambient;
+            double rises = mean > 1e-6 ? (highestC[closest] - ambient) / mean : 1;
+            Map<Input, Double> effects = model.effects(meanC, node, use);
+            effects.replaceAll((input, kelvin) -> -kelvin * rises);
+            return Optional.of(Spread.ofEffects(leastK, effects));
         }
 
-        HeatResult.Spot spot(HeatModel.Watched w) {
+        private HeatResult.Spot spot(int which) {
+            HeatModel.Watched w = model.watched.get(which);
             return new HeatResult.Spot(
                     w.kind(),
                     w.subject(),
                     w.name(),
                     w.wall(),
-                    w.celsius(peakC),
+                    highestC[which],
                     w.celsius(meanC),
-                    limitC(w),
-                    w.kind() == HeatResult.Kind.PART ? model.heat(use, w.subject()) : 0);
+                    model.limitC(w, charged),
+                    w.kind() == HeatResult.Kind.PART ? heatW.getOrDefault(w.subject(), 0.0) : 0);
         }
 
         HeatResult.Use read(Build build) {
+            double heat = use.meanWiresW();
+            for (double inPart : heatW.values()) {
+                heat += inPart;
+            }
+            List<HeatResult.Spot> spots = new ArrayList<>();
+            for (int i = 0; i < highestC.length; i++) {
+                spots.add(spot(i));
+            }
             return new HeatResult.Use(
                     use.profile(),
                     use.pluggedIn(),
                     closed,
                     use.steps().size() > 1,
-                    model.watched.stream()
-                                    .filter(w -> w.kind() == HeatResult.Kind.PART)
-                                    .mapToDouble(w -> model.heat(use, w.subject()))
-                                    .sum()
-                            + use.meanWiresW(),
+                    heat,
                     model.network.heatIn(),
-                    model.watched.stream().map(this::spot).toList(),
+                    List.copyOf(spots),
                     airs(build));
         }
 

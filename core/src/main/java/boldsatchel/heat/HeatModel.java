@@ -92,14 +92,18 @@ final class HeatModel {
         private final List<Placed> parts;
         private final Faces faces;
         private final Openings openings;
+        /** Heat capacity of its walls, J/(m²·K). */
+        private final double wallJKm2;
+
         private final Map<Face, Wall> walls = new EnumMap<>(Face.class);
         double fanFlowM3s;
         /** The flow with each of the fans' figures moved by a standard deviation. */
         private Map<Input, Double> flowMovedM3s = Map.of();
 
-        Room(Shell shell, int air, List<Placed> parts, List<Placed> standing, double undersideMm) {
+        Room(Shell shell, Box out, int air, List<Placed> parts, List<Placed> standing, double undersideMm) {
             this.shell = shell;
             this.air = air;
+            this.wallJKm2 = wallJKm2(shell, out);
             this.parts = parts;
             this.faces = new Faces(parts, standing);
             this.openings = new Openings(shell, standing, undersideMm);
@@ -164,6 +168,7 @@ final class HeatModel {
         double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.widthMm() * shell.depthMm() * shell.heightMm() * 1e-9;
         Room room = new Room(
                 shell,
+                out,
                 network.node(shell.id(), 0, airJK),
                 standing.stream().filter(p -> matters(p.part())).toList(),
                 standing,
@@ -211,7 +216,7 @@ final class HeatModel {
         boolean free = !(face == Face.BOTTOM && standsOnTable(shell)) && !hidden(shell, face);
         double c = coefficient(shell, face);
         double thick = Math.max(THINNEST_MM, shell.wallMm().value()) * MM;
-        double half = wallJK(shell, face, out) / 2 * rest / area;
+        double half = room.wallJKm2 / 2 * rest;
         int inner = network.node(shell.id(), 0, half);
         int outer = network.node(shell.id(), sunW(shell, face, rest), half);
         Input thickness = shell.input("wallMm", shell.wallMm());
@@ -258,16 +263,13 @@ final class HeatModel {
         }
     }
 
-    /** Heat capacity of a wall by its share of the shell's mass, J/K. */
-    private static double wallJK(Shell shell, Face face, Box out) {
-        double all = 0;
-        for (Face f : Face.values()) {
-            all += out.area(f);
-        }
+    /** Heat capacity of walls by their share of the shell's mass, J/(m²·K). */
+    private static double wallJKm2(Shell shell, Box out) {
+        double all = 2 * (out.area(Face.TOP) + out.area(Face.LEFT) + out.area(Face.FRONT)) * MM2;
         double grams = shell.weighedG()
                 .map(Figure::value)
-                .orElse(all * shell.wallMm().value() * shell.material().densityKgM3() * 1e-6);
-        return grams * shell.material().heatJgK() * out.area(face) / all;
+                .orElse(all * shell.wallMm().value() * shell.material().densityKgM3());
+        return grams * shell.material().heatJgK() / all;
     }
 
     /** The sun falls on what faces up, and on the back of a lid, whichever way it stands. */
@@ -508,7 +510,7 @@ final class HeatModel {
         Shell shell = room.shell;
         int node = node(spot.part().part());
         double area = Math.min(spot.print().area(), wall.areaM2());
-        double half = wallJK(shell, spot.face(), closedOutside(shell)) / 2 * area / wall.areaM2();
+        double half = room.wallJKm2 / 2 * area;
         int inner = network.node(spot.part().id(), 0, half);
         int outer = network.node(spot.part().id(), sunW(shell, spot.face(), area), half);
         double feeds = feed(spot, node, inner);
@@ -580,9 +582,11 @@ final class HeatModel {
         return watts;
     }
 
-    /** Heat of a part in a step, if it is inside. */
-    double heat(Warmth use, String part) {
-        return nodes.containsKey(part) ? use.meanW(part) : 0;
+    /** Mean heat in each part that is inside, W. */
+    Map<String, Double> heat(Warmth use) {
+        Map<String, Double> inside = new HashMap<>(use.meanByPart());
+        inside.keySet().retainAll(nodes.keySet());
+        return inside;
     }
 
     /** What is charged may get less warm. */

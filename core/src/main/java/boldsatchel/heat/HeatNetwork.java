@@ -19,7 +19,7 @@ import java.util.stream.IntStream;
 final class HeatNetwork {
     private static final int MOST_STEPS = 60;
     /** The last step taken; what is left after it is of the order of its square. */
-    private static final double CLOSE_ENOUGH_K = 0.01;
+    private static final double CLOSE_ENOUGH_K = 0.02;
 
     /** The first step taken at most; later ones may go as far as was gone already. */
     private static final double LARGEST_STEP_K = 60;
@@ -28,11 +28,7 @@ final class HeatNetwork {
     private static final int PATIENCE = 20;
 
     private final double ambientC;
-    private final List<Double> heatW = new ArrayList<>(List.of(0.0));
-    private final List<Double> joulesPerK = new ArrayList<>(List.of(0.0));
-    /** Id of the part or shell that a node belongs to. */
-    private final List<String> subjects = new ArrayList<>(List.of(""));
-
+    private final List<Node> nodes = new ArrayList<>(List.of(new Node("", 0, 0)));
     private final List<Link> links = new ArrayList<>();
     private final List<Moved> moved = new ArrayList<>();
     /** Made for the nodes and links there are when it is first asked for. */
@@ -40,6 +36,19 @@ final class HeatNetwork {
 
     /** The links in a row, and how they hang together. */
     private record Ready(Ways ways, Elimination elimination) {}
+
+    /** A place with one temperature: id of the part or shell that it belongs to, what is put in, and its heat capacity. */
+    private static final class Node {
+        private final String subject;
+        private double watts;
+        private double joulesPerK;
+
+        Node(String subject, double watts, double joulesPerK) {
+            this.subject = subject;
+            this.watts = watts;
+            this.joulesPerK = joulesPerK;
+        }
+    }
 
     /** A link, and what it would be with one input moved by a standard deviation. */
     private record Moved(Input input, Link link, Link then) {}
@@ -64,10 +73,8 @@ final class HeatNetwork {
      * @param capacityJK its heat capacity
      */
     int node(String subject, double watts, double capacityJK) {
-        heatW.add(watts);
-        joulesPerK.add(capacityJK);
-        subjects.add(subject);
-        return heatW.size() - 1;
+        nodes.add(new Node(subject, watts, capacityJK));
+        return nodes.size() - 1;
     }
 
     /** Adds a link; those of a kind after one another are visited fastest. */
@@ -75,14 +82,9 @@ final class HeatNetwork {
         links.add(link);
     }
 
-    /** Gives a node more to warm. */
-    void holds(int node, double capacityJK) {
-        joulesPerK.set(node, joulesPerK.get(node) + capacityJK);
-    }
-
     /** Puts more into a node. */
     void heat(int node, double watts) {
-        heatW.set(node, heatW.get(node) + watts);
+        nodes.get(node).watts += watts;
     }
 
     /** Says what a link would be with an input moved by a standard deviation. */
@@ -93,7 +95,7 @@ final class HeatNetwork {
     }
 
     int size() {
-        return heatW.size();
+        return nodes.size();
     }
 
     double ambientC() {
@@ -102,21 +104,33 @@ final class HeatNetwork {
 
     /** What was put in with the nodes, W. */
     double[] heat() {
-        return heatW.stream().mapToDouble(Double::doubleValue).toArray();
+        double[] heat = new double[size()];
+        for (int i = 0; i < heat.length; i++) {
+            heat[i] = nodes.get(i).watts;
+        }
+        return heat;
     }
 
     /** Heat capacity of a node, J/K. */
     double capacity(int node) {
-        return joulesPerK.get(node);
+        return nodes.get(node).joulesPerK;
     }
 
     /** Heat capacities of all nodes, J/K. */
     double[] capacities() {
-        return joulesPerK.stream().mapToDouble(Double::doubleValue).toArray();
+        double[] capacities = new double[size()];
+        for (int i = 0; i < capacities.length; i++) {
+            capacities[i] = nodes.get(i).joulesPerK;
+        }
+        return capacities;
     }
 
     double heatIn() {
-        return Arrays.stream(heat()).sum();
+        double sum = 0;
+        for (Node node : nodes) {
+            sum += node.watts;
+        }
+        return sum;
     }
 
     List<Link> links() {
@@ -181,7 +195,7 @@ final class HeatNetwork {
                 .boxed()
                 .max(Comparator.comparingDouble(i -> Math.abs(left[i])))
                 .orElse(0);
-        String there = subjects.get(worst);
+        String there = nodes.get(worst).subject;
         throw new CannotAnswer(
                 "the temperatures do not settle: a figure near it cannot be",
                 there.isEmpty() ? List.of() : List.of(there));

@@ -106,9 +106,9 @@ public record Part(
 
     /** The facet of a kind, if the part has it. */
     public <F extends Facet> Optional<F> facet(Class<F> kind) {
-        for (Facet facet : facets) {
-            if (kind.isInstance(facet)) {
-                return Optional.of(kind.cast(facet));
+        for (int i = 0; i < facets.size(); i++) {
+            if (kind.isInstance(facets.get(i))) {
+                return Optional.of(kind.cast(facets.get(i)));
             }
         }
         return Optional.empty();

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Where the power of a use goes as heat. What comes in from cells and supplies and is not stored again stays in the machine: loads turn
@@ -42,7 +43,11 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
     public record Step(UseProfile.Step use, double inW, double storedW, Map<String, Double> byPart, double wiresW) {
         /** All heat, W. */
         public double heatW() {
-            return byPart.values().stream().mapToDouble(Double::doubleValue).sum() + wiresW;
+            double sum = wiresW;
+            for (double heat : byPart.values()) {
+                sum += heat;
+            }
+            return sum;
         }
     }
 
@@ -58,9 +63,15 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
         return those.isEmpty() ? Optional.empty() : Optional.of(new Warmth(profile, pluggedIn, those));
     }
 
-    /** Mean heat of a part over the profile, W. */
-    public double meanW(String part) {
-        return mean(s -> s.byPart().getOrDefault(part, 0.0));
+    /** Mean heat of each part over the profile, W. */
+    public Map<String, Double> meanByPart() {
+        double minutes = minutes();
+        Map<String, Double> mean = new HashMap<>();
+        for (Step step : steps) {
+            step.byPart()
+                    .forEach((part, heat) -> mean.merge(part, heat * step.use().minutes() / minutes, Double::sum));
+        }
+        return mean;
     }
 
     /** Mean heat of wires, contacts and diodes, W. */
@@ -68,14 +79,20 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
         return mean(Step::wiresW);
     }
 
-    private double mean(Function<Step, Double> of) {
+    private double mean(ToDoubleFunction<Step> of) {
         double sum = 0;
+        for (Step step : steps) {
+            sum += of.applyAsDouble(step) * step.use().minutes();
+        }
+        return sum / minutes();
+    }
+
+    private double minutes() {
         double minutes = 0;
         for (Step step : steps) {
-            sum += of.apply(step) * step.use().minutes();
             minutes += step.use().minutes();
         }
-        return sum / minutes;
+        return minutes;
     }
 
     /** Where heat goes by the operating points of a profile's steps, one list a chain. */

@@ -147,8 +147,8 @@ public class HeatTruthTest {
                 Evaluator.evaluate(build).of(PowerResult.class).warmths().getLast();
         assertThat(plugged.pluggedIn()).isTrue();
         assertThat(plugged.steps().getFirst().inW()).isCloseTo(57, within(1e-6));
-        assertThat(plugged.meanW("charger")).isCloseTo(57 * 0.15, within(1e-6));
-        assertThat(plugged.meanW("pack")).isCloseTo(amps * amps * 2 * (4 * 0.03 + 0.02), within(1e-6));
+        assertThat(plugged.meanByPart().get("charger")).isCloseTo(57 * 0.15, within(1e-6));
+        assertThat(plugged.meanByPart().get("pack")).isCloseTo(amps * amps * 2 * (4 * 0.03 + 0.02), within(1e-6));
         assertThat(heat(build).heatW()).isBetween(9.0, 11.5);
         assertThat(heat(build).gravest().orElseThrow().pluggedIn()).isTrue();
     }
@@ -164,7 +164,8 @@ public class HeatTruthTest {
                         .of(PowerResult.class)
                         .warmths()
                         .getFirst()
-                        .meanW("bank"))
+                        .meanByPart()
+                        .get("bank"))
                 .isCloseTo(1.25, within(1e-6));
     }
 

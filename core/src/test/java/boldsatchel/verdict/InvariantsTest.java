@@ -188,7 +188,7 @@ public class InvariantsTest {
             Warmth warmth = warmths.get(i);
             double outside = evaluation.build().parts().list().stream()
                     .filter(Part::staysOutside)
-                    .mapToDouble(p -> warmth.meanW(p.id()))
+                    .mapToDouble(p -> warmth.meanByPart().getOrDefault(p.id(), 0.0))
                     .sum();
             assertThat(uses.get(i).heatW()).isCloseTo(warmth.meanW() - outside, Percentage.withPercentage(1e-6));
             for (Warmth.Step step : warmth.steps()) {
