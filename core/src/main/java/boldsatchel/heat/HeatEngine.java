@@ -14,7 +14,7 @@ import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -72,28 +72,34 @@ public final class HeatEngine implements Engine<HeatResult> {
         if (build.casing().shells().isEmpty()) {
             return HeatResult.NOTHING;
         }
-        Set<String> warm = power.warmths().stream()
-                .flatMap(w -> w.steps().stream())
-                .flatMap(s -> s.byPart().keySet().stream())
-                .collect(Collectors.toSet());
+        Set<String> warm = new HashSet<>();
+        for (Warmth warmth : power.warmths()) {
+            warmth.steps().forEach(s -> warm.addAll(s.byPart().keySet()));
+        }
         Set<String> charged = power.charges().stream().map(Charge.Result::store).collect(Collectors.toSet());
-        Map<Boolean, HeatModel> models = new LinkedHashMap<>();
+        boolean closes = build.casing().hinge().isPresent();
+        Optional<HeatModel> open = Optional.empty();
+        Optional<HeatModel> shut = Optional.empty();
         List<Solved> all = new ArrayList<>();
         for (Warmth warmth : power.warmths()) {
-            for (boolean closed : new boolean[] {false, true}) {
-                boolean lid = closed && build.casing().hinge().isPresent();
-                warmth.with(closed).ifPresent(w -> {
-                    HeatModel model = models.computeIfAbsent(lid, l -> new HeatModel(build, fit.placed(), warm, l));
-                    all.add(new Solved(
-                            model,
-                            w,
-                            lid,
-                            w.pluggedIn() ? charged : Set.of(),
-                            all.isEmpty() ? model.network.start() : all.getLast().meanC));
-                });
+            Set<String> full = warmth.pluggedIn() ? charged : Set.of();
+            Optional<Warmth> lidOpen = closes ? warmth.with(false) : Optional.of(warmth);
+            Optional<Warmth> lidShut = closes ? warmth.with(true) : Optional.empty();
+            if (lidOpen.isPresent()) {
+                open = open.or(() -> Optional.of(new HeatModel(build, fit.placed(), warm, false)));
+                all.add(new Solved(open.get(), lidOpen.get(), false, full, start(open.get(), all)));
+            }
+            if (lidShut.isPresent()) {
+                shut = shut.or(() -> Optional.of(new HeatModel(build, fit.placed(), warm, true)));
+                all.add(new Solved(shut.get(), lidShut.get(), true, full, start(shut.get(), all)));
             }
         }
         return result(build, all);
+    }
+
+    /** The use before this one is a good beginning: both postures have the same nodes in the same order. */
+    private static double[] start(HeatModel model, List<Solved> before) {
+        return before.isEmpty() ? model.network.start() : before.getLast().meanC;
     }
 
     private static HeatResult result(Build build, List<Solved> all) {

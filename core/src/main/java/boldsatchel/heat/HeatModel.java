@@ -467,9 +467,12 @@ final class HeatModel {
     }
 
     private Optional<HeatPath> path(Part part, Face face) {
-        return paths.getOrDefault(part.id(), List.of()).stream()
-                .filter(p -> p.wall() == face)
-                .findFirst();
+        for (HeatPath path : paths.getOrDefault(part.id(), List.of())) {
+            if (path.wall() == face) {
+                return Optional.of(path);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Where parts warm a wall: across a small gap, or by a pad or pipe. */

@@ -5,6 +5,7 @@ import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.engine.Engine;
+import boldsatchel.geometry.Face;
 import boldsatchel.heat.HeatEngine;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.judge.Telling.Sheet;
@@ -26,11 +27,13 @@ import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -143,7 +146,7 @@ public final class HeatJudge implements Judge<HeatResult> {
 
     private static List<Finding> findings(Build build, HeatResult heat) {
         Sheet sheet = new Sheet(new HeatTelling(build, heat));
-        worst(heat).values().stream()
+        worst(heat).stream()
                 .sorted(Comparator.comparing((At at) -> at.spot().kind())
                         .thenComparingDouble(at -> at.spot().marginK()))
                 .forEach(at -> tooWarm(sheet, build, at));
@@ -172,18 +175,32 @@ public final class HeatJudge implements Judge<HeatResult> {
     private record At(HeatResult.Use use, HeatResult.Spot spot) {}
 
     /** Of each part, and of each wall with all that warms it, the gravest: one cause is one finding. */
-    private static Map<String, At> worst(HeatResult heat) {
-        Map<String, At> worst = new LinkedHashMap<>();
+    private static Collection<At> worst(HeatResult heat) {
+        record Where(String subject, Optional<Face> wall) {}
+        Map<Where, At> worst = new LinkedHashMap<>();
+        for (At at : hottest(heat)) {
+            worst.merge(
+                    new Where(at.spot().subject(), at.spot().wall()),
+                    at,
+                    (a, b) -> b.spot().marginK() < a.spot().marginK() ? b : a);
+        }
+        return worst.values();
+    }
+
+    /** Each spot in its gravest use; every use has the same spots in the same order. */
+    private static List<At> hottest(HeatResult heat) {
+        List<At> hottest = new ArrayList<>();
         for (HeatResult.Use use : heat.uses()) {
-            for (HeatResult.Spot spot : use.spots()) {
-                String where = spot.subject() + spot.wall().map(w -> "/" + w).orElse("");
-                worst.merge(
-                        where,
-                        new At(use, spot),
-                        (a, b) -> b.spot().marginK() < a.spot().marginK() ? b : a);
+            for (int i = 0; i < use.spots().size(); i++) {
+                HeatResult.Spot spot = use.spots().get(i);
+                if (i == hottest.size()) {
+                    hottest.add(new At(use, spot));
+                } else if (spot.marginK() < hottest.get(i).spot().marginK()) {
+                    hottest.set(i, new At(use, spot));
+                }
             }
         }
-        return worst;
+        return hottest;
     }
 
     private static void tooWarm(Sheet sheet, Build build, At at) {
@@ -238,7 +255,7 @@ public final class HeatJudge implements Judge<HeatResult> {
 
         /** The wall or part that a finding is about; walls of one shell are told apart by their temperature. */
         private At at(Noted f) {
-            return worst(heat).values().stream()
+            return worst(heat).stream()
                     .filter(a -> a.spot().subject().equals(f.first())
                             && (a.spot().kind() == HeatResult.Kind.WALL)
                                     == f.code().equals("heat.touch"))
