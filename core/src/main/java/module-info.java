@@ -36,9 +36,13 @@ module boldsatchel.core {
     opens boldsatchel.quantity to
             tools.jackson.databind;
 
+    uses boldsatchel.engine.Engine;
     uses boldsatchel.verdict.Judge;
 
     // Where engines are listed: a new one is its package and a line here.
+    provides boldsatchel.engine.Engine with
+            boldsatchel.power.PointsEngine,
+            boldsatchel.heat.CellsEngine;
     provides boldsatchel.verdict.Judge with
             boldsatchel.judge.FitJudge,
             boldsatchel.judge.PowerJudge,

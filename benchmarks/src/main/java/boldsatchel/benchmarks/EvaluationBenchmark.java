@@ -13,6 +13,8 @@ import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.Points;
+import boldsatchel.power.PointsEngine;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Reading;
@@ -49,7 +51,7 @@ public class EvaluationBenchmark {
     private boolean there;
     private final Evaluator evaluator = new Evaluator();
     private FitResult fit = FitEngine.evaluate(Build.empty(""));
-    private PowerResult power = PowerEngine.evaluate(Build.empty(""));
+    private Points points = PointsEngine.evaluate(Build.empty(""));
     private Network network = network(Library.demo("cave-survey").orElseThrow());
 
     /** Called by the harness. */
@@ -66,7 +68,7 @@ public class EvaluationBenchmark {
         build = Library.demo(demo).orElseThrow();
         network = network(build);
         fit = FitEngine.evaluate(build);
-        power = PowerEngine.evaluate(build);
+        points = PointsEngine.evaluate(build);
         Part part = build.part(fit.placed().getFirst().id()).orElseThrow();
         Vec at = build.placement(part.id()).orElseThrow().at();
         moved = Edits.move(part, at.plus(new Vec(0.5, 0, 0))).change().apply(build);
@@ -94,7 +96,7 @@ public class EvaluationBenchmark {
     /** Temperatures with the range of the least margin. */
     @Benchmark
     public HeatResult heatWithRange() {
-        return HeatEngine.evaluate(build, fit, power);
+        return HeatEngine.evaluate(build, fit, points);
     }
 
     /** One operating point, read off rung by rung. */

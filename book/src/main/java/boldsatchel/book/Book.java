@@ -87,7 +87,7 @@ public final class Book {
 
     private static void power(List<Drawing> drawings, Build build, ChainResult chain, Rung root) {
         drawings.add(PowerDrawings.ladder(build, root, chain.busiest(), ""));
-        Network.of(build, root, Reading.NOMINAL)
+        Network.of(build, root, Reading.NOMINAL, chain.cells())
                 .ifPresent(n -> drawings.add(RunDrawings.discharge(
                         build, chain, n, build.brief().limits().hours(), Optional.empty())));
         boolean cells = root.sources().stream()
@@ -95,7 +95,7 @@ public final class Book {
                         .filter(p -> p.facet(Facet.Cells.class).isPresent())
                         .isPresent());
         if (cells) {
-            VoltTable.of(build, root)
+            VoltTable.of(build, root, chain.cells())
                     .ifPresent(t -> drawings.add(
                             RunDrawings.voltCard(root.sources().getFirst().name(build), t)));
         }

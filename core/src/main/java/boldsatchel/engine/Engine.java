@@ -21,8 +21,13 @@ public interface Engine<R> {
     /** The sections it reads. */
     Set<Section> reads();
 
-    /** The kinds of result it needs. */
+    /** The kinds of result it needs: where one has no answer, it has none either. */
     default Set<Class<?>> needs() {
+        return Set.of();
+    }
+
+    /** The kinds of result it asks for and goes on without: where one has no answer, {@link #nothing} of its engine stands for it. */
+    default Set<Class<?>> asks() {
         return Set.of();
     }
 

@@ -7,7 +7,7 @@ import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Section;
 import boldsatchel.power.Charge;
-import boldsatchel.power.PowerResult;
+import boldsatchel.power.Points;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Spread;
@@ -49,12 +49,12 @@ public final class HeatEngine implements Engine<HeatResult> {
 
     @Override
     public Set<Class<?>> needs() {
-        return Set.of(FitResult.class, PowerResult.class);
+        return Set.of(FitResult.class, Points.class);
     }
 
     @Override
     public HeatResult work(Build build, Results results) {
-        return evaluate(build, results.of(FitResult.class), results.of(PowerResult.class));
+        return evaluate(build, results.of(FitResult.class), results.of(Points.class));
     }
 
     @Override
@@ -66,22 +66,23 @@ public final class HeatEngine implements Engine<HeatResult> {
      * Evaluates a build.
      *
      * @param fit where its parts lie
-     * @param power what heats them
+     * @param points what heats them
      */
-    public static HeatResult evaluate(Build build, FitResult fit, PowerResult power) {
+    public static HeatResult evaluate(Build build, FitResult fit, Points points) {
         if (build.casing().shells().isEmpty()) {
             return HeatResult.NOTHING;
         }
         Set<String> warm = new HashSet<>();
-        for (Warmth warmth : power.warmths()) {
+        for (Warmth warmth : points.warmths()) {
             warmth.steps().forEach(s -> warm.addAll(s.byPart().keySet()));
         }
-        Set<String> charged = power.charges().stream().map(Charge.Result::store).collect(Collectors.toSet());
+        Set<String> charged =
+                points.charges().stream().map(Charge.Result::store).collect(Collectors.toSet());
         boolean closes = build.casing().hinge().isPresent();
         Optional<HeatModel> open = Optional.empty();
         Optional<HeatModel> shut = Optional.empty();
         List<Solved> all = new ArrayList<>();
-        for (Warmth warmth : power.warmths()) {
+        for (Warmth warmth : points.warmths()) {
             Set<String> full = warmth.pluggedIn() ? charged : Set.of();
             Optional<Warmth> lidOpen = closes ? warmth.with(false) : Optional.of(warmth);
             Optional<Warmth> lidShut = closes ? warmth.with(true) : Optional.empty();
@@ -218,6 +219,7 @@ public final class HeatEngine implements Engine<HeatResult> {
                     use.profile(),
                     use.pluggedIn(),
                     closed,
+                    use.minutes(),
                     use.steps().size() > 1,
                     heat,
                     model.network.heatIn(),

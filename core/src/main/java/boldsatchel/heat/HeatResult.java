@@ -28,6 +28,7 @@ public record HeatResult(
      * @param profile the name of the use profile
      * @param pluggedIn whether all supplies are plugged in and chargers charge
      * @param closed whether the lid is closed
+     * @param minutes of the profile that are spent so
      * @param swings whether it has several steps, so that temperatures swing about their mean
      * @param heatW mean of all heat that is set free inside
      * @param sunW what the sun adds on the outside
@@ -38,6 +39,7 @@ public record HeatResult(
             String profile,
             boolean pluggedIn,
             boolean closed,
+            double minutes,
             boolean swings,
             double heatW,
             double sunW,

@@ -9,7 +9,7 @@ import boldsatchel.machine.Rung;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
-import boldsatchel.power.PowerEngine;
+import boldsatchel.power.PointsEngine;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.verdict.Remedy;
@@ -138,7 +138,7 @@ final class Line {
 
     /** What the brief's hardest step asks for. */
     Demand hardest() {
-        return PowerEngine.hardest(build.brief().profile());
+        return PointsEngine.hardest(build.brief().profile());
     }
 
     /** Most amps through a rung while working. */

@@ -13,6 +13,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
 import boldsatchel.power.CellCurve;
+import boldsatchel.power.CellTemperatures;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
@@ -29,6 +30,7 @@ import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -39,6 +41,8 @@ import java.util.Set;
 public final class PowerJudge implements Judge<PowerResult> {
 
     private static final String METHOD = "power";
+    /** Cells that are warmer or colder by so much than at first are worth a word, K. */
+    private static final double WORTH_SAYING_K = 3;
 
     /** A judge; all are alike. */
     public PowerJudge() {}
@@ -97,7 +101,19 @@ public final class PowerJudge implements Judge<PowerResult> {
         return run.hours() == 0
                 ? "Does not run: stops at once " + end + "."
                 : "Runs “" + build.brief().profile().name() + "” until it stops " + end + ", with "
-                        + percent(run.endLevel()) + " % left.";
+                        + percent(run.endLevel()) + " % left" + warmed(build, chain) + ".";
+    }
+
+    /** A builder who waits with cold cells has to know that these are warm. */
+    private static String warmed(Build build, ChainResult chain) {
+        CellTemperatures cells = chain.cells();
+        return build.rung(chain.source()).map(r -> r.sources()).orElse(List.of()).stream()
+                .flatMap(r -> r.part().stream())
+                .map(cells::of)
+                .min(Comparator.naturalOrder())
+                .filter(c -> Math.abs(c - cells.beginC()) >= WORTH_SAYING_K)
+                .map(c -> "; cells at " + Units.format(c, 0, "°C"))
+                .orElse("");
     }
 
     private static List<Working.Step> steps(Build build, ChainResult chain) {
@@ -109,8 +125,8 @@ public final class PowerJudge implements Judge<PowerResult> {
         Optional<Part> source = sourcePart(build, chain.source());
         double used = 1 - run.endLevel();
         source.flatMap(p -> p.facet(Facet.Cells.class)).ifPresent(c -> {
-            double factor =
-                    CellCurve.capacityFactor(build.brief().surroundings().packC());
+            double celsius = chain.cells().of(source.get().id());
+            double factor = CellCurve.capacityFactor(celsius);
             double charge = c.capacityAh().value() * c.parallel() * c.health().value() * factor;
             double volts = meanVolts(run);
             double amps = run.meanWatts() / volts;
@@ -118,7 +134,8 @@ public final class PowerJudge implements Judge<PowerResult> {
                     "Charge that can be used",
                     "Q = capacity · parallel · health · cold factor · share used",
                     n(c.capacityAh().value()) + " Ah · " + c.parallel() + " · "
-                            + n(c.health().value()) + " · " + n(factor) + " · " + n(used),
+                            + n(c.health().value()) + " · " + n(factor) + " · " + n(used) + ", cells at "
+                            + Units.format(celsius, 1, "°C"),
                     Units.format(Quantity.CHARGE, charge * used)));
             steps.add(new Working.Step(
                     "Mean current",

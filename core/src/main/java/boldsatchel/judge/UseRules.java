@@ -48,7 +48,11 @@ final class UseRules {
     record Dimmed(Optional<Network> network, UseProfile profile) {
         static Dimmed of(Line line) {
             return new Dimmed(
-                    Network.of(line.build(), line.root(), Reading.NOMINAL),
+                    Network.of(
+                            line.build(),
+                            line.root(),
+                            Reading.NOMINAL,
+                            line.chain().cells()),
                     line.build().brief().profile());
         }
 

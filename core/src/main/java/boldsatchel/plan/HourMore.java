@@ -10,6 +10,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Usual;
+import boldsatchel.power.CellTemperatures;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.power.Sizing;
@@ -27,7 +28,11 @@ public final class HourMore {
 
     private static final double DIMMEST = 0.1;
 
-    private HourMore() {}
+    private final CellTemperatures cells;
+
+    private HourMore(CellTemperatures cells) {
+        this.cells = cells;
+    }
 
     /**
      * One way.
@@ -41,8 +46,16 @@ public final class HourMore {
      */
     public record Way(String words, double hours, boolean reaches, double addedG, double addedCost, Edit edit) {}
 
-    /** Ways to another hour, those that reach it first, then by mass and money. */
-    public static List<Way> of(Build build) {
+    /**
+     * Ways to another hour, those that reach it first, then by mass and money.
+     *
+     * @param cells how warm they are in the runs
+     */
+    public static List<Way> of(Build build, CellTemperatures cells) {
+        return new HourMore(cells).ways(build);
+    }
+
+    private List<Way> ways(Build build) {
         double now = hours(build);
         List<Way> ways = new ArrayList<>();
         if (now <= 0 || Double.isInfinite(now)) {
@@ -68,9 +81,9 @@ public final class HourMore {
         return ways;
     }
 
-    private static double hours(Build build) {
+    private double hours(Build build) {
         return build.wiring().chain().stream()
-                .flatMap(r -> Network.of(build, r, Reading.NOMINAL).stream())
+                .flatMap(r -> Network.of(build, r, Reading.NOMINAL, cells).stream())
                 .mapToDouble(n -> Discharge.run(n, build.brief().profile()).hours())
                 .min()
                 .orElse(0);
@@ -80,7 +93,7 @@ public final class HourMore {
         return Edits.judgedProfile("dim the screens", p -> p.dimmed(factor));
     }
 
-    private static Optional<Way> dimmer(Build build, double now) {
+    private Optional<Way> dimmer(Build build, double now) {
         double by = least(dark -> hours(dim(1 - dark).change().apply(build)) >= now + 1, 0, 1 - DIMMEST);
         Edit edit = dim(1 - by);
         double gained = hours(edit.change().apply(build)) - now;
@@ -111,7 +124,7 @@ public final class HourMore {
         return to;
     }
 
-    private static Optional<Way> asleep(Build build, double now) {
+    private Optional<Way> asleep(Build build, double now) {
         UseProfile profile = build.brief().profile();
         if (profile.steps().stream().noneMatch(s -> s.mode() == Mode.IDLE)) {
             return Optional.empty();
@@ -127,7 +140,7 @@ public final class HourMore {
     }
 
     /** Cells of more capacity, or a bank of more energy, in proportion. */
-    private static Optional<Way> bigger(Build build, Part source, double now) {
+    private Optional<Way> bigger(Build build, Part source, double now) {
         Optional<Facet.Cells> cells = source.facet(Facet.Cells.class);
         if (cells.isPresent()) {
             Facet.Cells c = cells.get();
@@ -160,7 +173,7 @@ public final class HourMore {
                 "Take a power bank of " + Units.format(larger.ratedWh().value()) + " Wh"));
     }
 
-    private static Way replaced(Build build, Part old, Part by, double now, String words) {
+    private Way replaced(Build build, Part old, Part by, double now, String words) {
         Edit edit = Edits.replacePart(old, by);
         double gained = hours(edit.change().apply(build)) - now;
         return new Way(
@@ -176,7 +189,7 @@ public final class HourMore {
     }
 
     /** The converter on the shelf that loses least, for what the old one carries. */
-    private static Optional<Way> better(Build build, Rung rung, double now) {
+    private Optional<Way> better(Build build, Rung rung, double now) {
         Part old = build.partOf(rung).orElseThrow();
         Facet.Converts c = old.facet(Facet.Converts.class).orElseThrow();
         List<Part> sources = build.rungs()

@@ -9,9 +9,9 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Usual;
-import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
 import boldsatchel.shelf.Picks;
+import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -287,7 +287,7 @@ public final class Supplies {
 
     private static Option reckoned(School school, ChainPlanner.Planned planned) {
         Build with = planned.build();
-        PowerResult power = PowerEngine.evaluate(with);
+        PowerResult power = Evaluator.evaluate(with).of(PowerResult.class);
         Optional<PowerResult.ChainResult> chain = power.shortest();
         List<Part> feeding = with.parts().list().stream()
                 .filter(Supplies::feeds)

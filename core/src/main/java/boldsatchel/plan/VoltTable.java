@@ -3,10 +3,11 @@ package boldsatchel.plan;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Rung;
+import boldsatchel.power.CellTemperatures;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
-import boldsatchel.power.PowerEngine;
+import boldsatchel.power.PointsEngine;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,10 +37,10 @@ public record VoltTable(List<Row> rows, double warnLevel) {
         rows = List.copyOf(rows);
     }
 
-    /** The table of a chain; nothing without a source. */
-    public static Optional<VoltTable> of(Build build, Rung root) {
-        return Network.of(build, root, Reading.NOMINAL).map(n -> {
-            Demand busy = PowerEngine.hardest(build.brief().profile());
+    /** The table of a chain whose cells are that warm; nothing without a source. */
+    public static Optional<VoltTable> of(Build build, Rung root, CellTemperatures cells) {
+        return Network.of(build, root, Reading.NOMINAL, cells).map(n -> {
+            Demand busy = PointsEngine.hardest(build.brief().profile());
             List<Row> rows = new ArrayList<>();
             for (int i = 10; i >= 0; i--) {
                 double level = i / 10.0;

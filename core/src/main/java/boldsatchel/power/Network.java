@@ -48,6 +48,11 @@ public final class Network {
      * @return nothing when no source begins it, or when it only charges
      */
     public static Optional<Network> of(Build build, Rung root, Reading reading) {
+        return of(build, root, reading, CellTemperatures.begin(build));
+    }
+
+    /** The same with cells that have warmed up. */
+    public static Optional<Network> of(Build build, Rung root, Reading reading, CellTemperatures cells) {
         List<Rung> stores = stores(build, root);
         boolean feedsLoads = stores.isEmpty()
                 && root.walk()
@@ -55,13 +60,13 @@ public final class Network {
                                 .filter(p -> p.facet(Facet.DrawsPower.class).isPresent())
                                 .isPresent());
         return feedsLoads
-                ? of(build, root, root.sources(), new Modeller(build, reading))
-                : of(build, root, stores, new Modeller(build, reading));
+                ? of(build, root, root.sources(), new Modeller(build, reading, cells))
+                : of(build, root, stores, new Modeller(build, reading, cells));
     }
 
     /** Models a chain with everything plugged in: adapters give, chargers draw. */
     public static Optional<Network> plugged(Build build, Rung root, Reading reading) {
-        return of(build, root, root.sources(), new Modeller(build, reading));
+        return of(build, root, root.sources(), new Modeller(build, reading, CellTemperatures.begin(build)));
     }
 
     /** The same for every first rung of a build, each modelled once. */
@@ -71,10 +76,10 @@ public final class Network {
     }
 
     /** Models a joined chain as it runs on its own with one of its sources missing. */
-    static Optional<Network> without(Build build, Rung root, Rung missing, Reading reading) {
+    static Optional<Network> without(Build build, Rung root, Rung missing, CellTemperatures cells) {
         List<Rung> left =
                 stores(build, root).stream().filter(r -> !r.equals(missing)).toList();
-        return of(build, root, left, new Modeller(build, reading));
+        return of(build, root, left, new Modeller(build, Reading.NOMINAL, cells));
     }
 
     private static List<Rung> stores(Build build, Rung root) {
@@ -245,12 +250,14 @@ public final class Network {
     private static final class Modeller {
         private final Build build;
         private final Reading reading;
+        private final CellTemperatures cells;
         /** What only loses voltage is the same at every demand. */
         private final Map<String, Optional<Node.Resistor>> resistors = new HashMap<>();
 
-        Modeller(Build build, Reading reading) {
+        Modeller(Build build, Reading reading, CellTemperatures cells) {
             this.build = build;
             this.reading = reading;
+            this.cells = cells;
         }
 
         Optional<Store> store(Part part) {
@@ -268,7 +275,7 @@ public final class Network {
         }
 
         private Store pack(Part part, Facet.Cells c) {
-            double celsius = build.brief().surroundings().packC();
+            double celsius = cells.of(part.id());
             return new Store.Pack(
                     c,
                     read(part, Facet.Cells.class, "cellOhms", c.cellOhms()),

@@ -9,7 +9,6 @@ import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
-import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
@@ -20,19 +19,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * Power: operating points, run time, what ends it, start-up. Sources form trees of wires, converters and loads; each tree is
- * reduced to a network, solved for the high-voltage operating point, and read off rung by rung.
+ * Power: run time and what ends it, with cells as warm as the use makes them; where a full chain does not bear the use with cells as they
+ * begin, no warmth that comes later helps it. Sources form trees of wires, converters and loads; each tree is reduced to a network, solved
+ * for the high-voltage operating point, and read off rung by rung.
  */
 public final class PowerEngine implements Engine<PowerResult> {
-
-    /** How well the level down to which it starts is known. */
-    private static final double START_CLOSE = 1e-4;
-    /** Where "nearly empty" is shown. */
-    private static final double NEARLY_EMPTY = 0.05;
 
     /** An engine; all are alike. */
     public PowerEngine() {}
@@ -53,76 +47,75 @@ public final class PowerEngine implements Engine<PowerResult> {
     }
 
     @Override
+    public Set<Class<?>> needs() {
+        return Set.of(Points.class, CellTemperatures.class);
+    }
+
+    @Override
     public PowerResult work(Build build, Results results) {
-        return evaluate(build);
+        return evaluate(build, results.of(Points.class), results.of(CellTemperatures.class));
     }
 
     @Override
     public PowerResult nothing() {
-        return new PowerResult(List.of(), List.of(), Spread.exact(Double.NaN), List.of(), List.of());
+        return new PowerResult(
+                List.of(), List.of(), Spread.exact(Double.NaN), List.of(), new CellTemperatures(Double.NaN, Map.of()));
     }
 
-    /** Evaluates every chain of a build. */
+    /** Evaluates every chain of a build with cells as warm as they begin. */
     public static PowerResult evaluate(Build build) {
+        return evaluate(build, PointsEngine.evaluate(build), CellTemperatures.begin(build));
+    }
+
+    /**
+     * Evaluates every chain of a build.
+     *
+     * @param points how the chains begin
+     * @param cells how warm their cells get
+     */
+    public static PowerResult evaluate(Build build, Points points, CellTemperatures cells) {
         List<PowerResult.ChainResult> chains = new ArrayList<>();
-        List<Network> networks = new ArrayList<>();
         Optional<Spread> spread = Optional.empty();
         double hours = Double.POSITIVE_INFINITY;
         Reading.Recorder recorder = new Reading.Recorder();
-        for (Rung root : build.wiring().chain()) {
-            Optional<Network> network = Network.of(build, root, recorder);
-            if (network.isPresent()) {
-                PowerResult.ChainResult chain = CannotAnswer.at(List.of(root.id()), () -> chain(build, network.get()));
-                chains.add(chain);
-                networks.add(network.get());
-                if (chain.run().hours() < hours) {
-                    hours = chain.run().hours();
-                    spread = network.map(n -> RunSpread.of(build, n, chain.run(), recorder.inputs()));
-                }
+        for (Points.Chain begun : points.chains()) {
+            CellTemperatures warmed = begun.begins() ? cells : CellTemperatures.begin(build);
+            Network network = build.rung(begun.source())
+                    .flatMap(root -> Network.of(build, root, recorder, warmed))
+                    .orElseThrow();
+            PowerResult.ChainResult chain =
+                    CannotAnswer.at(List.of(begun.source()), () -> chain(build, begun, network, warmed));
+            chains.add(chain);
+            if (chain.run().hours() < hours) {
+                hours = chain.run().hours();
+                spread = Optional.of(RunSpread.of(build, warmed, network, chain.run(), recorder.inputs()));
             }
         }
-        Function<Rung, Optional<Network>> plugged = Network.plugged(build);
-        List<Warmth> warmths = Warmth.all(
-                build,
-                networks,
-                chains.stream().map(PowerResult.ChainResult::points).toList(),
-                plugged);
         Spread range = spread.orElse(Spread.exact(chains.isEmpty() ? 0 : hours));
-        return new PowerResult(chains, unfed(build), range, Charge.all(build, plugged), warmths);
+        return new PowerResult(chains, unfed(build), range, points.charges(), cells);
     }
 
-    private static PowerResult.ChainResult chain(Build build, Network network) {
-        UseProfile profile = build.brief().profile();
-        List<OperatingPoint> points = profile.steps().stream()
-                .map(step -> network.solve(0.5, Demand.of(step)))
-                .toList();
-        Demand hardest = hardest(profile);
+    private static PowerResult.ChainResult chain(
+            Build build, Points.Chain begun, Network network, CellTemperatures cells) {
         Map<String, PowerResult.Profiled> others = new LinkedHashMap<>();
         build.brief().profiles().stream().skip(1).forEach(p -> {
             Discharge run = Discharge.run(network, p);
             others.put(p.name(), new PowerResult.Profiled(run.hours(), run.end()));
         });
         return new PowerResult.ChainResult(
-                network.root(),
-                points,
-                network.solve(1, hardest),
-                network.solve(0.5, hardest),
-                network.solve(NEARLY_EMPTY, hardest),
-                network.solve(1, Demand.of(Mode.START)),
-                network.solve(1, Demand.of(Mode.SLEEP)),
-                Discharge.run(network, profile),
+                begun.source(),
+                begun.points(),
+                begun.full(),
+                begun.half(),
+                begun.low(),
+                begun.starting(),
+                begun.noLoad(),
+                cells,
+                Discharge.run(network, build.brief().profile()),
                 others,
-                startsDownTo(network),
+                begun.startsDownTo(),
                 offDays(build, network),
-                withoutOne(build, network));
-    }
-
-    /** What a profile's hardest step asks for. */
-    public static Demand hardest(UseProfile profile) {
-        return profile.steps().stream()
-                .max(Comparator.comparing(UseProfile.Step::mode).thenComparingDouble(UseProfile.Step::brightness))
-                .map(Demand::of)
-                .orElse(Demand.of(Mode.BUSY));
+                withoutOne(build, network, cells));
     }
 
     /** Days on the shelf: what is drawn when off, what charger boards take back, and what the cells lose by themselves. */
@@ -155,35 +148,16 @@ public final class PowerEngine implements Engine<PowerResult> {
                 .sum();
     }
 
-    private static Optional<Double> withoutOne(Build build, Network network) {
+    private static Optional<Double> withoutOne(Build build, Network network, CellTemperatures cells) {
         if (!network.supply().isJoined()) {
             return Optional.empty();
         }
         Rung root = build.rung(network.root()).orElseThrow();
         return root.sources().stream()
                 .filter(r -> build.partOf(r).filter(Part::isSource).isPresent())
-                .flatMap(r -> Network.without(build, root, r, Reading.NOMINAL).stream())
+                .flatMap(r -> Network.without(build, root, r, cells).stream())
                 .map(n -> Discharge.coarse(n, build.brief().profile()).hours())
                 .min(Comparator.naturalOrder());
-    }
-
-    /** Scans down from full for the last state of charge at which the start-up peak is met. */
-    static Optional<Double> startsDownTo(Network network) {
-        Network.Circuit start = network.at(Demand.of(Mode.START));
-        if (start.terminals(1).stop().isPresent()) {
-            return Optional.empty();
-        }
-        double good = 1;
-        for (int i = 19; i >= 0; i--) {
-            double level = i / 20.0;
-            Optional<Breach> stop = start.terminals(level).stop();
-            if (stop.isPresent()) {
-                return Optional.of(Crossing.between(start, level, stop.get(), good, START_CLOSE)
-                        .level());
-            }
-            good = level;
-        }
-        return Optional.of(good);
     }
 
     private static List<String> unfed(Build build) {

@@ -12,10 +12,14 @@ import java.util.Optional;
  * @param unfed ids of parts that draw power and hang on no chain
  * @param hours run time of the brief's profile: the shortest of the chains; zero without any
  * @param charges one result a charger and store
- * @param warmths where the power goes as heat: first the brief's first profile, then each other use
+ * @param cells how warm the cells are in the brief's first profile
  */
 public record PowerResult(
-        List<ChainResult> chains, List<String> unfed, Spread hours, List<Charge.Result> charges, List<Warmth> warmths) {
+        List<ChainResult> chains,
+        List<String> unfed,
+        Spread hours,
+        List<Charge.Result> charges,
+        CellTemperatures cells) {
 
     /**
      * One chain.
@@ -27,6 +31,7 @@ public record PowerResult(
      * @param low working, nearly empty: at a twentieth
      * @param starting starting up at full charge
      * @param noLoad asleep at full charge
+     * @param cells how warm they are in the runs
      * @param run of the brief's profile
      * @param otherRuns the brief's other profiles, by name
      * @param offDays days until flat, switched off on the shelf; infinite for mains
@@ -41,6 +46,7 @@ public record PowerResult(
             OperatingPoint low,
             OperatingPoint starting,
             OperatingPoint noLoad,
+            CellTemperatures cells,
             Discharge run,
             Map<String, Profiled> otherRuns,
             Optional<Double> startsDownTo,

@@ -24,6 +24,7 @@ final class RunSpread {
     private static final double LEVEL_STEP = 1e-4;
 
     private final Build build;
+    private final CellTemperatures cells;
     private final Network network;
     private final UseProfile profile;
     private final Discharge run;
@@ -32,8 +33,9 @@ final class RunSpread {
 
     private final Map<Input, Double> slopes = new LinkedHashMap<>();
 
-    private RunSpread(Build build, Network network, Discharge run) {
+    private RunSpread(Build build, CellTemperatures cells, Network network, Discharge run) {
         this.build = build;
+        this.cells = cells;
         this.network = network;
         this.profile = build.brief().profile();
         this.run = run;
@@ -45,11 +47,12 @@ final class RunSpread {
     /**
      * The range of the profile's run.
      *
+     * @param cells how warm they are in it
      * @param run of the profile
      * @param inputs all that were read for it
      */
-    static Spread of(Build build, Network network, Discharge run, List<Input> inputs) {
-        RunSpread spread = new RunSpread(build, network, run);
+    static Spread of(Build build, CellTemperatures cells, Network network, Discharge run, List<Input> inputs) {
+        RunSpread spread = new RunSpread(build, cells, network, run);
         double hours = spread.run.hours();
         if (!Double.isFinite(hours) || hours == 0) {
             return Spread.exact(hours);
@@ -68,7 +71,7 @@ final class RunSpread {
     }
 
     private Optional<Network> again(Reading reading) {
-        return build.rung(network.root()).flatMap(root -> Network.of(build, root, reading));
+        return build.rung(network.root()).flatMap(root -> Network.of(build, root, reading, cells));
     }
 
     private void add(Input input, double by) {

@@ -87,7 +87,8 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
         return sum / minutes();
     }
 
-    private double minutes() {
+    /** How long the steps take, minutes. */
+    public double minutes() {
         double minutes = 0;
         for (Step step : steps) {
             minutes += step.use().minutes();

@@ -5,6 +5,7 @@ import static boldsatchel.report.Report.number;
 import boldsatchel.machine.Build;
 import boldsatchel.power.Charge;
 import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.Points;
 import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.power.Warmth;
@@ -16,13 +17,13 @@ final class PowerReport {
 
     private PowerReport() {}
 
-    static void write(ObjectNode node, Build build, PowerResult power) {
+    static void write(ObjectNode node, Build build, PowerResult power, Points points) {
         ArrayNode chains = node.putArray("chains");
         power.chains().forEach(c -> chain(chains.addObject(), build, c));
         ArrayNode charges = node.putArray("charges");
         power.charges().forEach(c -> charge(charges.addObject(), c));
         ArrayNode warmths = node.putArray("heat");
-        power.warmths().forEach(w -> warmth(warmths.addObject(), w));
+        points.warmths().forEach(w -> warmth(warmths.addObject(), w));
     }
 
     private static void chain(ObjectNode node, Build build, ChainResult chain) {

@@ -4,6 +4,7 @@ import boldsatchel.balance.BalanceResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.heat.HeatResult;
+import boldsatchel.power.Points;
 import boldsatchel.power.PowerResult;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
@@ -25,7 +26,11 @@ public final class Report {
         evaluation.verdicts().forEach(v -> verdict(verdicts.addObject(), v, evaluation));
         ArrayNode findings = root.putArray("findings");
         evaluation.findings().forEach(f -> finding(findings.addObject(), f));
-        PowerReport.write(root.putObject("power"), evaluation.build(), evaluation.of(PowerResult.class));
+        PowerReport.write(
+                root.putObject("power"),
+                evaluation.build(),
+                evaluation.of(PowerResult.class),
+                evaluation.of(Points.class));
         HeatReport.write(root.putObject("heat"), evaluation.of(HeatResult.class));
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));

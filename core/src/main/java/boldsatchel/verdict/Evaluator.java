@@ -20,7 +20,7 @@ import java.util.Set;
 /**
  * Judges builds: runs the engines that are listed, then each one's judge. {@link #evaluate} is the door for one build; an object of this
  * class remembers its last answers and works out again only what an edit changed, told by the identity of sections and results, so that
- * moving a part costs no run of the power chain. What it remembers never shows in an answer: the same build gives the same evaluation,
+ * moving a part costs no run of the power chain. A result that is equal to the last one is that one. What it remembers never shows in an answer: the same build gives the same evaluation,
  * remembered or not.
  *
  * <p>An engine that cannot answer is a finding, {@code engine.cannot}, and its verdicts say stop; those that need it have no answer
@@ -36,6 +36,9 @@ public final class Evaluator {
         private static List<Judge<?>> load() {
             List<Judge<?>> all = new ArrayList<>();
             ServiceLoader.load(Judge.class).forEach(all::add);
+            for (Engine<?> engine : ServiceLoader.load(Engine.class)) {
+                all.add(Judge.silent(engine));
+            }
             if (all.isEmpty()) {
                 throw new IllegalStateException("no engine is listed: the program must run on the module path");
             }
@@ -128,16 +131,17 @@ public final class Evaluator {
         Map<Class<?>, Object> needed = new HashMap<>();
         List<String> missing = new ArrayList<>();
         for (Class<?> need : engine.needs()) {
-            Answer answer = now.get(need);
-            if (answer == null) {
-                throw new IllegalStateException(
-                        engine.about() + " needs a " + need.getSimpleName() + " that no judge lists");
-            }
+            Answer answer = answered(engine, need, now);
             read.add(answer.result());
             needed.put(need, answer.result());
             if (!answer.worked()) {
-                missing.add(need.getSimpleName());
+                missing.add(answer.failure());
             }
+        }
+        for (Class<?> ask : engine.asks()) {
+            Object result = answered(engine, ask, now).result();
+            read.add(result);
+            needed.put(ask, result);
         }
         List<Object> seen = sections(build, judge.reads());
         Answer last = before.get(engine.result());
@@ -149,14 +153,24 @@ public final class Evaluator {
             return judged(judge, build, read, result, seen);
         }
         if (!missing.isEmpty()) {
-            return unanswered(
-                    judge, build, read, seen, new CannotAnswer("what it needs has no answer", List.of()), false);
+            return unanswered(judge, build, read, seen, new CannotAnswer(missing.getFirst(), List.of()), false);
         }
         try {
-            return judged(judge, build, read, engine.work(build, new Results(needed)), seen);
+            R result = engine.work(build, new Results(needed));
+            return last != null && last.worked() && last.result().equals(result)
+                    ? judged(judge, build, read, engine.result().cast(last.result()), seen)
+                    : judged(judge, build, read, result, seen);
         } catch (RuntimeException | StackOverflowError e) {
             return unanswered(judge, build, read, seen, reason(e), true);
         }
+    }
+
+    private static Answer answered(Engine<?> engine, Class<?> kind, Map<Class<?>, Answer> now) {
+        Answer answer = now.get(kind);
+        if (answer == null) {
+            throw new IllegalStateException(engine.about() + " needs a " + kind.getSimpleName() + " that nobody lists");
+        }
+        return answer;
     }
 
     private static <R> Answer judged(Judge<R> judge, Build build, List<Object> read, R result, List<Object> seen) {
@@ -242,7 +256,8 @@ public final class Evaluator {
         Set<Class<?>> done = new HashSet<>();
         while (!left.isEmpty()) {
             Judge<?> next = left.stream()
-                    .filter(j -> done.containsAll(j.engine().needs()))
+                    .filter(j -> done.containsAll(j.engine().needs())
+                            && done.containsAll(j.engine().asks()))
                     .findFirst()
                     .orElseThrow(() ->
                             new IllegalStateException(left.getFirst().engine().about()

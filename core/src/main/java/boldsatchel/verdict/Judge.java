@@ -26,4 +26,29 @@ public interface Judge<R> {
 
     /** Judges. */
     Judgement judge(Build build, R result);
+
+    /** Nobody's judge: for an engine that only others need. */
+    static <R> Judge<R> silent(Engine<R> engine) {
+        return new Judge<>() {
+            @Override
+            public Engine<R> engine() {
+                return engine;
+            }
+
+            @Override
+            public Set<Section> reads() {
+                return Set.of();
+            }
+
+            @Override
+            public List<Verdict.Kind> kinds() {
+                return List.of();
+            }
+
+            @Override
+            public Judgement judge(Build build, R result) {
+                return new Judgement(List.of(), List.of());
+            }
+        };
+    }
 }

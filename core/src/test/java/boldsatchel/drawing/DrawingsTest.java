@@ -61,7 +61,9 @@ public class DrawingsTest {
                 Optional.of(chain.run().samples().getFirst())));
         all.add(RunDrawings.cycle(build.brief().profile(), 0));
         all.add(RunDrawings.voltCard(
-                "pack", VoltTable.of(build, build.wiring().chain().getFirst()).orElseThrow()));
+                "pack",
+                VoltTable.of(build, build.wiring().chain().getFirst(), chain.cells())
+                        .orElseThrow()));
         e.of(PowerResult.class).charges().forEach(c -> all.add(RunDrawings.charge(c)));
         all.add(CoreSample.of(
                 build,

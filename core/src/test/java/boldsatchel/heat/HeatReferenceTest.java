@@ -19,9 +19,8 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Vent;
-import boldsatchel.power.PowerResult;
+import boldsatchel.power.Points;
 import boldsatchel.power.Warmth;
-import boldsatchel.quantity.Spread;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,9 +39,8 @@ public class HeatReferenceTest {
                 .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
         // All heat goes straight into the air, as wire heat does.
         Warmth.Step step = new Warmth.Step(UseProfile.always(Mode.BUSY).steps().getFirst(), watts, 0, Map.of(), watts);
-        PowerResult power = new PowerResult(
-                List.of(), List.of(), Spread.exact(0), List.of(), List.of(new Warmth("always", false, List.of(step))));
-        return HeatEngine.evaluate(build, FitEngine.evaluate(build), power);
+        Points points = new Points(List.of(), List.of(), List.of(new Warmth("always", false, List.of(step))));
+        return HeatEngine.evaluate(build, FitEngine.evaluate(build), points);
     }
 
     private static Shell outside(double wall, Material material, Vent... vents) {

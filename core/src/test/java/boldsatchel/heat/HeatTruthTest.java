@@ -30,7 +30,7 @@ import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Vent;
-import boldsatchel.power.PowerResult;
+import boldsatchel.power.Points;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Reading;
 import boldsatchel.verdict.Evaluation;
@@ -143,8 +143,7 @@ public class HeatTruthTest {
                         List.of(new Vec(5, 5, 8), new Vec(120, 30, 10)))
                 .with(new boldsatchel.machine.Parts(List.of(PACK, charger, adapter)))
                 .withChain(List.of(rung("adapter", Rung.of("c", new Rung.Charging(Optional.of("charger"), "pack")))));
-        Warmth plugged =
-                Evaluator.evaluate(build).of(PowerResult.class).warmths().getLast();
+        Warmth plugged = Evaluator.evaluate(build).of(Points.class).warmths().getLast();
         assertThat(plugged.pluggedIn()).isTrue();
         assertThat(plugged.steps().getFirst().inW()).isCloseTo(57, within(1e-6));
         assertThat(plugged.meanByPart().get("charger")).isCloseTo(57 * 0.15, within(1e-6));
@@ -161,7 +160,7 @@ public class HeatTruthTest {
         Part lamp = part("lamp", Family.SCREEN, 50, 50, 5, 50, load(5, 4, 6));
         Build build = boldsatchel.Samples.chain(rung("bank", rung("lamp")), 25, bank, lamp);
         assertThat(Evaluator.evaluate(build)
-                        .of(PowerResult.class)
+                        .of(Points.class)
                         .warmths()
                         .getFirst()
                         .meanByPart()

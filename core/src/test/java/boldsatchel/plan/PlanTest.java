@@ -10,7 +10,10 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
+import boldsatchel.power.CellTemperatures;
+import boldsatchel.power.PointsEngine;
 import boldsatchel.power.PowerEngine;
+import boldsatchel.power.PowerResult;
 import boldsatchel.shelf.Library;
 import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Evaluator;
@@ -59,7 +62,8 @@ public class PlanTest {
             assertThat(option.build().part(load.id())).as("the loads stay").contains(load);
         }
         Build taken = option.edit().change().apply(build);
-        assertThat(PowerEngine.evaluate(taken).hours().nominal()).isEqualTo(option.hours());
+        assertThat(Evaluator.evaluate(taken).of(PowerResult.class).hours().nominal())
+                .isEqualTo(option.hours());
     }
 
     @Test
@@ -148,17 +152,22 @@ public class PlanTest {
         assertThat(stops(after)).isEmpty();
     }
 
+    private static double hours(Build build, CellTemperatures cells) {
+        return PowerEngine.evaluate(build, PointsEngine.evaluate(build), cells)
+                .hours()
+                .nominal();
+    }
+
     @Test(dataProvider = "demos")
     public void waysToAnotherHourGiveWhatTheySay(String name) {
         Build build = demo(name);
-        double now = PowerEngine.evaluate(build).hours().nominal();
-        List<HourMore.Way> ways = HourMore.of(build);
+        CellTemperatures cells = Evaluator.evaluate(build).of(CellTemperatures.class);
+        double now = hours(build, cells);
+        List<HourMore.Way> ways = HourMore.of(build, cells);
         assertThat(ways).isNotEmpty();
         assertThat(ways).anyMatch(HourMore.Way::reaches);
         for (HourMore.Way way : ways) {
-            double then = PowerEngine.evaluate(way.edit().change().apply(build))
-                    .hours()
-                    .nominal();
+            double then = hours(way.edit().change().apply(build), cells);
             assertThat(then - now).as(way.words()).isCloseTo(way.hours(), within(0.01));
             assertThat(way.reaches()).isEqualTo(way.hours() >= 1);
         }
@@ -169,7 +178,8 @@ public class PlanTest {
     @Test(dataProvider = "demos")
     public void theVoltmeterFallsWithTheChargeAndWithTheLoad(String name) {
         Build build = demo(name);
-        VoltTable table = VoltTable.of(build, build.wiring().chain().getFirst()).orElseThrow();
+        VoltTable table = VoltTable.of(build, build.wiring().chain().getFirst(), CellTemperatures.begin(build))
+                .orElseThrow();
         assertThat(table.rows()).hasSize(11);
         for (int i = 0; i < 11; i++) {
             VoltTable.Row row = table.rows().get(i);

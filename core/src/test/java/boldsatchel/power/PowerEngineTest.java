@@ -71,7 +71,11 @@ public class PowerEngineTest {
                 List.of(new UseProfile.Step("work", Mode.BUSY, 15, 0), new UseProfile.Step("wait", Mode.IDLE, 45, 0)));
         build = build.with(build.brief().withProfiles(List.of(mixed)));
         // A quarter of the time 8 W, three quarters 4 W.
-        assertThat(PowerEngine.evaluate(build).warmths().getFirst().meanByPart().get("x"))
+        assertThat(PointsEngine.evaluate(build)
+                        .warmths()
+                        .getFirst()
+                        .meanByPart()
+                        .get("x"))
                 .isCloseTo(5, within(1e-6));
     }
 

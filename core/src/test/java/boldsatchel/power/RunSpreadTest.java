@@ -57,7 +57,7 @@ public class RunSpreadTest {
         Reading.Recorder recorder = new Reading.Recorder();
         Network network = Network.of(build, root, recorder).orElseThrow();
         Discharge run = Discharge.run(network, profile, 200, Optional.empty());
-        Spread spread = RunSpread.of(build, network, run, recorder.inputs());
+        Spread spread = RunSpread.of(build, CellTemperatures.begin(build), network, run, recorder.inputs());
         double half = spread.high() - spread.nominal();
         double largest = half / Spread.SIGMAS_TO_95;
         Map<Input, Double> shares = new HashMap<>();

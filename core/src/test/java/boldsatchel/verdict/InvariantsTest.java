@@ -24,8 +24,8 @@ import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.Points;
 import boldsatchel.power.PowerEngine;
-import boldsatchel.power.PowerResult;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Reading;
 import java.util.List;
@@ -175,13 +175,13 @@ public class InvariantsTest {
         heatIsWhatComesInLessWhatIsStored(Evaluator.evaluate(RandomBuilds.joined(seed)), seed);
         Evaluation charged = Evaluator.evaluate(RandomBuilds.charged(seed));
         heatIsWhatComesInLessWhatIsStored(charged, seed);
-        Warmth plugged = charged.of(PowerResult.class).warmths().getLast();
+        Warmth plugged = charged.of(Points.class).warmths().getLast();
         assertThat(plugged.pluggedIn()).isTrue();
         assertThat(plugged.steps()).allSatisfy(s -> assertThat(s.storedW()).isBetween(0.2 * 4 * 3, 0.95 * s.inW()));
     }
 
     private static void heatIsWhatComesInLessWhatIsStored(Evaluation evaluation, long seed) {
-        List<Warmth> warmths = evaluation.of(PowerResult.class).warmths();
+        List<Warmth> warmths = evaluation.of(Points.class).warmths();
         List<HeatResult.Use> uses = evaluation.of(HeatResult.class).uses();
         assertThat(uses).hasSameSizeAs(warmths);
         for (int i = 0; i < uses.size(); i++) {

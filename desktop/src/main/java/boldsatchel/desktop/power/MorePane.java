@@ -7,6 +7,7 @@ import boldsatchel.desktop.details.TrialBox;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Rung;
 import boldsatchel.plan.HourMore;
+import boldsatchel.power.CellTemperatures;
 import boldsatchel.power.Ledger;
 import boldsatchel.power.Network;
 import boldsatchel.quantity.Reading;
@@ -38,7 +39,7 @@ final class MorePane extends HBox {
     private Optional<Edition> shown = Optional.empty();
 
     /** What is on show, so that it is not reckoned again for a selection. */
-    private record Edition(Build build, String root) {}
+    private record Edition(Build build, String root, CellTemperatures cells) {}
 
     MorePane(Desk desk) {
         super(18);
@@ -61,8 +62,8 @@ final class MorePane extends HBox {
     }
 
     /** Shows a chain; reckoned beside the window. */
-    void show(Build build, Rung root) {
-        Edition edition = new Edition(build, root.id());
+    void show(Build build, Rung root, CellTemperatures cells) {
+        Edition edition = new Edition(build, root.id(), cells);
         if (shown.equals(Optional.of(edition))) {
             return;
         }
@@ -70,8 +71,8 @@ final class MorePane extends HBox {
         ways.getChildren().setAll(Ui.words("Reckoning …", "soft"));
         reckoning.ask(
                 () -> new Reckoned(
-                        HourMore.of(build),
-                        Network.of(build, root, Reading.NOMINAL)
+                        HourMore.of(build, cells),
+                        Network.of(build, root, Reading.NOMINAL, cells)
                                 .map(n -> Ledger.of(n, build.brief().profile()))),
                 r -> {
                     ways.getChildren().clear();

@@ -14,6 +14,7 @@ import boldsatchel.machine.Mode;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.plan.VoltTable;
+import boldsatchel.power.CellTemperatures;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
@@ -286,19 +287,26 @@ public final class PowerStage implements WorkStage {
                 .filter(l -> l.size() == r.sources().size())
                 .orElse(List.of(level.getValue()));
         String selected = selectedRung(build);
+        CellTemperatures cells = cells(build, r);
         solving.ask(
-                () -> PowerDrawings.ladder(build, r, solved(build, r, levels, wanted), selected),
+                () -> PowerDrawings.ladder(build, r, solved(build, r, levels, wanted, cells), selected),
                 drawing -> ladder.show(r, drawing));
         facts.setText(result(r).map(PowerStage::facts).orElse(""));
         showLower();
     }
 
     /** A chain that only charges is shown plugged in. */
-    private static OperatingPoint solved(Build build, Rung root, List<Double> levels, Demand demand) {
-        return Network.of(build, root, Reading.NOMINAL)
+    private static OperatingPoint solved(
+            Build build, Rung root, List<Double> levels, Demand demand, CellTemperatures cells) {
+        return Network.of(build, root, Reading.NOMINAL, cells)
                 .or(() -> Network.plugged(build, root, Reading.NOMINAL))
                 .map(n -> levels.size() == 1 ? n.solve(levels.getFirst(), demand) : n.solve(levels, demand))
                 .orElseGet(() -> OperatingPoint.none(demand));
+    }
+
+    /** How warm the cells are in the run that is shown. */
+    private CellTemperatures cells(Build build, Rung root) {
+        return result(root).map(ChainResult::cells).orElseGet(() -> CellTemperatures.begin(build));
     }
 
     private Optional<ChainResult> result(Rung root) {
@@ -336,11 +344,12 @@ public final class PowerStage implements WorkStage {
         } else if (shown == use) {
             use.show();
         } else if (shown == more) {
-            root.ifPresent(r -> more.show(build, r));
+            root.ifPresent(r -> more.show(build, r, cells(build, r)));
         } else if (shown == card) {
             String name = root.map(this::chainName).orElse("");
             reckoning.ask(
-                    () -> root.flatMap(r -> VoltTable.of(build, r)).map(t -> RunDrawings.voltCard(name, t)),
+                    () -> root.flatMap(r -> VoltTable.of(build, r, cells(build, r)))
+                            .map(t -> RunDrawings.voltCard(name, t)),
                     drawing -> {
                         card.setVisible(drawing.isPresent());
                         drawing.ifPresent(x -> card.show(x, desk.dark().get()));

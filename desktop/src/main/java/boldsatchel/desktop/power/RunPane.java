@@ -46,7 +46,7 @@ final class RunPane extends StackPane {
         Optional<Discharge.Sample> at = sample();
         result.ifPresent(r -> drawing.ask(
                 () -> build.rung(r.source())
-                        .flatMap(root -> Network.of(build, root, Reading.NOMINAL))
+                        .flatMap(root -> Network.of(build, root, Reading.NOMINAL, r.cells()))
                         .map(n -> RunDrawings.discharge(
                                 build, r, n, build.brief().limits().hours(), at)),
                 d -> d.ifPresent(x -> curve.show(x, desk.dark().get()))));
