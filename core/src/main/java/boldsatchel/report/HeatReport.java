@@ -24,6 +24,7 @@ final class HeatReport {
         node.put("profile", use.profile());
         node.put("pluggedIn", use.pluggedIn());
         node.put("lidClosed", use.closed());
+        number(node, "minutes", use.minutes());
         number(node, "heatW", use.heatW());
         number(node, "sunW", use.sunW());
         ArrayNode parts = node.putArray("parts");

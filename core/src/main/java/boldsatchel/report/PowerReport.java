@@ -3,12 +3,14 @@ package boldsatchel.report;
 import static boldsatchel.report.Report.number;
 
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Rung;
 import boldsatchel.power.Charge;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.power.Points;
 import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.power.Warmth;
+import java.util.List;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -35,6 +37,11 @@ final class PowerReport {
                 chain.run().hours(),
                 chain.run().end());
         chain.otherRuns().forEach((name, run) -> profile(profiles.addObject(), name, run.hours(), run.end()));
+        ObjectNode cells = node.putObject("cellsC");
+        build.rung(chain.source()).map(Rung::sources).orElse(List.of()).stream()
+                .flatMap(r -> r.part().stream())
+                .distinct()
+                .forEach(id -> number(cells, id, chain.cells().of(id)));
         number(node, "startsDownTo", chain.startsDownTo().orElse(Double.NaN));
         number(node, "offDays", chain.offDays());
         chain.withoutOne().ifPresent(hours -> number(node, "hoursWithoutOne", hours));
