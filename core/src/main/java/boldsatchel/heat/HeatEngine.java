@@ -28,6 +28,10 @@ import java.util.stream.Collectors;
 public final class HeatEngine implements Engine<HeatResult> {
 
     private static final double SECONDS_PER_MINUTE = 60;
+    /** Spots whose margin is within so many standard deviations of the least may be the least. */
+    private static final double REACH = 2.5;
+    /** As many of them are looked at. */
+    private static final int MOST_SPOTS = 8;
 
     /** An engine; all are alike. */
     public HeatEngine() {}
@@ -112,9 +116,25 @@ public final class HeatEngine implements Engine<HeatResult> {
         return new HeatResult(
                 uses,
                 gravest.map(s -> uses.get(all.indexOf(s))),
-                gravest.flatMap(Solved::margin),
+                gravest.map(s -> margin(s, all)),
                 gravest.flatMap(Solved::hottest),
                 all.stream().findFirst().map(s -> List.copyOf(s.model.loose)).orElse(List.of()));
+    }
+
+    /** Range of the least margin of all spots in all uses: one that is behind at the best estimates may well be the least. */
+    private static Spread margin(Solved gravest, List<Solved> all) {
+        Spread.Candidate least = gravest.margin(gravest.closest);
+        double reach = REACH * Math.sqrt(least.variance());
+        List<Spread.Candidate> candidates = new ArrayList<>(List.of(least));
+        for (Solved solved : all) {
+            for (int i = 0; i < solved.highestC.length && candidates.size() < MOST_SPOTS; i++) {
+                boolean itself = solved == gravest && i == gravest.closest;
+                if (!itself && solved.marginK(i) < least.nominal() + reach) {
+                    candidates.add(solved.margin(i));
+                }
+            }
+        }
+        return Spread.least(candidates);
     }
 
     /** One use, solved. */
@@ -154,9 +174,8 @@ public final class HeatEngine implements Engine<HeatResult> {
             int nearest = -1;
             double least = Double.POSITIVE_INFINITY;
             for (int i = 0; i < highestC.length; i++) {
-                HeatModel.Watched w = model.watched.get(i);
-                highestC[i] = w.celsius(peakC);
-                double margin = model.limitC(w, charged) - highestC[i];
+                highestC[i] = model.watched.get(i).celsius(peakC);
+                double margin = marginK(i);
                 if (margin < least) {
                     least = margin;
                     nearest = i;
@@ -179,18 +198,23 @@ public final class HeatEngine implements Engine<HeatResult> {
             return limited() ? Optional.of(spot(closest)) : Optional.empty();
         }
 
-        /** Range of the least margin: what warms the spot takes from its margin; a peak is as doubtful as the mean is, rise for rise. */
-        Optional<Spread> margin() {
-            if (!limited()) {
-                return Optional.empty();
-            }
-            int node = model.watched.get(closest).node();
+        /**
+         * A margin and what moves it: what warms the spot takes from it. A peak is as doubtful as the mean is, rise for rise.
+         *
+         * @param which of the watched spots
+         */
+        Spread.Candidate margin(int which) {
+            int node = model.watched.get(which).node();
             double ambient = model.network.ambientC();
             double mean = meanC[node] - ambient;
-            double rises = mean > 1e-6 ? (highestC[closest] - ambient) / mean : 1;
+            double rises = mean > 1e-6 ? (highestC[which] - ambient) / mean : 1;
             Map<Input, Double> effects = model.effects(meanC, node, use);
             effects.replaceAll((input, kelvin) -> -kelvin * rises);
-            return Optional.of(Spread.ofEffects(leastK, effects));
+            return new Spread.Candidate(marginK(which), effects);
+        }
+
+        double marginK(int which) {
+            return model.limitC(model.watched.get(which), charged) - highestC[which];
         }
 
         private HeatResult.Spot spot(int which) {

@@ -604,28 +604,15 @@ final class HeatModel {
         return network.effects(meanC, node, Doubt.INPUT, warmed(use));
     }
 
-    /** A load's heat is as doubtful as what it draws in each step's mode. */
     private List<HeatNetwork.Warmed> warmed(Warmth use) {
         List<HeatNetwork.Warmed> warmed = new ArrayList<>();
-        double minutes =
-                use.steps().stream().mapToDouble(s -> s.use().minutes()).sum();
+        int wires = base().map(room -> room.air).orElse(0);
         for (Warmth.Step step : use.steps()) {
-            double share = step.use().minutes() / minutes;
-            for (Part part : build.parts().list()) {
-                Integer node = nodes.get(part.id());
-                double heat = step.byPart().getOrDefault(part.id(), 0.0);
-                if (node != null && heat > 0) {
-                    part.facet(Facet.DrawsPower.class).ifPresent(d -> {
-                        Figure draws = d.watts(step.use().mode());
-                        double relative = draws.value() > 0 ? draws.sigma() / draws.value() : 0;
-                        warmed.add(new HeatNetwork.Warmed(
-                                part.input(
-                                        Facet.DrawsPower.class,
-                                        step.use().mode().words() + "W",
-                                        draws),
-                                node,
-                                share * heat * relative));
-                    });
+            double share = step.use().minutes() / use.minutes();
+            for (Warmth.Doubt doubt : step.doubts()) {
+                int node = doubt.part().map(part -> nodes.getOrDefault(part, 0)).orElse(wires);
+                if (node > 0) {
+                    warmed.add(new HeatNetwork.Warmed(doubt.input(), node, share * doubt.watts()));
                 }
             }
         }

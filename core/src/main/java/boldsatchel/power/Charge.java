@@ -132,12 +132,19 @@ public final class Charge {
     }
 
     /** What of that warms cells: their current through the resistance that stands between rest and terminals, W. */
-    static double storeHeatW(Build build, Rung.Charging charging, Intake in) {
+    static double storeHeatW(Build build, Rung.Charging charging, Intake in, Reading reading) {
         double celsius = build.brief().surroundings().packC();
         return build.part(charging.store())
-                .flatMap(p -> p.facet(Facet.Cells.class))
-                .filter(c -> !Double.isNaN(in.amps()))
-                .map(c -> in.amps() * in.amps() * SLOW_FACTOR * pack(c, celsius).ohms(1))
+                .filter(p -> !Double.isNaN(in.amps()))
+                .flatMap(p -> p.facet(Facet.Cells.class)
+                        .map(c -> in.amps()
+                                * in.amps()
+                                * SLOW_FACTOR
+                                * (reading.of(p.input(Facet.Cells.class, "cellOhms", c.cellOhms()))
+                                                * CellCurve.resistanceFactor(1, celsius)
+                                                * c.series()
+                                                / c.parallel()
+                                        + reading.of(p.input(Facet.Cells.class, "packOhms", c.packOhms())))))
                 .orElse(0.0);
     }
 

@@ -194,6 +194,16 @@ public final class Network {
             next.sense(at.volts(), passed, sink);
         }
 
+        /** How the heat of each rung moves with each input. */
+        HeatMoves moves(double[] levels) {
+            HeatMoves moves = new HeatMoves();
+            Supply.Flow flow = supply.solve(levels, next);
+            if (!flow.collapsed()) {
+                next.warm(flow.volts(), supply.warm(levels, flow, moves), moves);
+            }
+            return moves;
+        }
+
         OperatingPoint solve(double[] levels) {
             OperatingPoint.Collector collector = new OperatingPoint.Collector();
             double mean = Arrays.stream(levels)
@@ -268,7 +278,8 @@ public final class Network {
                             read(part, Facet.PowerBank.class, "ratedWh", b.ratedWh())
                                     .times(read(part, Facet.PowerBank.class, "efficiency", b.efficiency()))
                                     .times(1 / b.outV()),
-                            read(part, Facet.PowerBank.class, "outOhms", b.outOhms())));
+                            read(part, Facet.PowerBank.class, "outOhms", b.outOhms()),
+                            read(part, Facet.PowerBank.class, "efficiency", b.efficiency())));
             Optional<Store> mains = part.facet(Facet.Adapter.class)
                     .map(a -> new Store.Mains(a, read(part, Facet.Adapter.class, "outOhms", a.outOhms())));
             return pack.or(() -> bank).or(() -> mains);
@@ -489,11 +500,15 @@ public final class Network {
                                     in.lowV(),
                                     in.nominalV(),
                                     in.highV(),
-                                    Num.exact(in.watts()),
+                                    Num.of(reading, r -> asked(charging, r).watts()),
                                     true),
-                            Charge.reachesW(build, charging, in),
-                            Charge.storeHeatW(build, charging, in)))
+                            Num.of(reading, r -> Charge.reachesW(build, charging, asked(charging, r))),
+                            Num.of(reading, r -> Charge.storeHeatW(build, charging, asked(charging, r), r))))
                     .orElseGet(() -> new Node.Idle(rung.id()));
+        }
+
+        private Charge.Intake asked(Rung.Charging charging, Reading read) {
+            return Charge.input(build, charging, read).orElseThrow();
         }
 
         private static Input input(Rung rung, String name, String field, Figure figure) {

@@ -6,6 +6,7 @@ import boldsatchel.machine.Facet.LoadKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The electrical network of one chain for one demand, with all figures read: what the solver works on. Resistances in a row are one
@@ -87,6 +88,13 @@ sealed interface Node {
      * @param weight what a change of this node's current is worth to the result
      */
     default void sense(double volts, double weight, Num.Sink sink) {}
+
+    /**
+     * Tells, at the solution, how heat moves with each input below.
+     *
+     * @param up what carries all that is drawn here
+     */
+    default void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {}
 
     /** Hears what each rung does at the solution. */
     interface Observer {
@@ -176,6 +184,11 @@ sealed interface Node {
         }
 
         @Override
+        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            branches.forEach(branch -> branch.warm(volts, up, moves));
+        }
+
+        @Override
         public void draw(double volts, Draw out) {
             out.add(watts / volts + amps + siemens * volts, siemens - watts / (volts * volts));
             for (Node branch : rest) {
@@ -220,6 +233,11 @@ sealed interface Node {
         }
 
         @Override
+        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            next.warm(volts, up, moves);
+        }
+
+        @Override
         public void draw(double volts, Draw out) {
             next.draw(volts, out);
             out.add(-amps, 0);
@@ -240,6 +258,14 @@ sealed interface Node {
 
         double ohms() {
             return resistance.value();
+        }
+
+        /** Tells how its heat, knee·I + R·I², moves; returns it as what carries all behind it, which takes P = I·(V − knee − R·I). */
+        HeatMoves.Upstream warm(double volts, double amps, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            moves.add(knee, amps, rung, up);
+            moves.add(resistance, amps * amps, rung, up);
+            double perAmp = kneeV() + 2 * ohms() * amps;
+            return new HeatMoves.Upstream(up, rung, perAmp / Math.max(LEAST_PIVOT, volts - perAmp));
         }
 
         /** Reports it; returns the voltage behind it. */
@@ -331,6 +357,18 @@ sealed interface Node {
                 r.resistance().tell(-passed * below.slope * below.amps, sink);
             }
             next.sense(behindV, passed, sink);
+        }
+
+        @Override
+        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            double amps = amps(next, behindV);
+            double at = volts;
+            HeatMoves.@Nullable Upstream above = up;
+            for (Resistor r : row) {
+                above = r.warm(at, amps, above, moves);
+                at -= r.kneeV() + r.ohms() * amps;
+            }
+            next.warm(behindV, above, moves);
         }
 
         @Override
@@ -463,6 +501,25 @@ sealed interface Node {
             next.sense(outV, perWatt * (outV + (boost ? 0 : v() + 2 * r() * outAmps)), sink);
         }
 
+        /** Of the power balance V·Iin = Vout·Iout + q + v·I + r·I², all but Vout·Iout is heat. */
+        @Override
+        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            if (kind == ConverterKind.LINEAR) {
+                moves.add(quiet, volts / outV, rung, up);
+                next.warm(outV, new HeatMoves.Upstream(up, rung, volts / outV - 1), moves);
+                return;
+            }
+            boolean boost = boosts(volts);
+            double coil = boost ? amps(this, volts) : outAmps;
+            double perAmp = v() + 2 * r() * coil;
+            double perWatt = boost ? 1 / Math.max(LEAST_PIVOT, volts - perAmp) : 1 / outV;
+            double grows = boost ? 1 + perAmp * perWatt : 1;
+            moves.add(quiet, grows, rung, up);
+            moves.add(drop, grows * coil, rung, up);
+            moves.add(loss, grows * coil * coil, rung, up);
+            next.warm(outV, new HeatMoves.Upstream(up, rung, perAmp * perWatt), moves);
+        }
+
         @Override
         public void readOff(double volts, Observer observer) {
             double in = amps(this, volts);
@@ -487,10 +544,18 @@ sealed interface Node {
      * A charger: draws from its rail, and only what does not reach the cells warms it.
      *
      * @param load what it draws
-     * @param reachesW what reaches the cells
-     * @param storeHeatW what of that warms them
+     * @param reaches what reaches the cells, W
+     * @param storeHeat what of that warms them, W
      */
-    record Charger(Load load, double reachesW, double storeHeatW) implements Node {
+    record Charger(Load load, Num reaches, Num storeHeat) implements Node {
+
+        /** What it draws it turns into heat but for what reaches the cells; what reaches them it draws all the same. */
+        @Override
+        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            load.warm(volts, up, moves);
+            moves.add(reaches, -1, load.rung, null);
+            moves.addToStore(storeHeat, load.rung);
+        }
 
         @Override
         public void sense(double volts, double weight, Num.Sink sink) {
@@ -507,10 +572,10 @@ sealed interface Node {
         public void readOff(double volts, Observer observer) {
             double amps = load.amps(volts);
             double in = volts * amps;
-            double reaches = Math.min(reachesW, in);
-            double warms = Math.min(storeHeatW, reaches);
-            observer.rung(load.rung, volts, volts, amps, 0, in - reaches);
-            observer.stores(load.rung, reaches - warms, warms);
+            double reached = Math.min(reaches.value(), in);
+            double warms = Math.min(storeHeat.value(), reached);
+            observer.rung(load.rung, volts, volts, amps, 0, in - reached);
+            observer.stores(load.rung, reached - warms, warms);
             load.watch(volts, observer);
         }
     }
@@ -538,6 +603,11 @@ sealed interface Node {
         }
 
         @Override
+        public void warm(double in, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            next.warm(volts, up, moves);
+        }
+
+        @Override
         public void readOff(double in, Observer observer) {
             next.readOff(volts, observer);
         }
@@ -561,6 +631,11 @@ sealed interface Node {
                                 case RESISTANCE -> volts / (nominalV * nominalV);
                             },
                     sink);
+        }
+
+        @Override
+        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            moves.add(power, volts * amps(volts) / Math.max(LEAST_PIVOT, watts()), rung, up);
         }
 
         private double amps(double volts) {

@@ -1,7 +1,10 @@
 package boldsatchel.power;
 
 import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Reading;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /**
  * A number of the model that remembers which inputs it was made of and how it moves with each: what a reverse sweep needs, at no cost to
@@ -34,6 +37,20 @@ record Num(double value, List<Slope> slopes) {
         return new Num(value, List.of(new Slope(input, 1)));
     }
 
+    /** A number worked out from inputs by something that is not linear: its slopes are taken over a standard deviation of each. */
+    static Num of(Reading reading, ToDoubleFunction<Reading> result) {
+        Reading.Recorder recorder = new Reading.Recorder();
+        double nominal = result.applyAsDouble(recorder);
+        List<Slope> slopes = new ArrayList<>();
+        for (Input input : recorder.inputs()) {
+            double sigma = input.figure().sigma();
+            if (sigma > 0) {
+                slopes.add(new Slope(input, (result.applyAsDouble(Reading.shifted(input, sigma)) - nominal) / sigma));
+            }
+        }
+        return new Num(result.applyAsDouble(reading), slopes);
+    }
+
     Num plus(Num other) {
         return combined(other, 1, 1, value + other.value);
     }
@@ -49,7 +66,7 @@ record Num(double value, List<Slope> slopes) {
     }
 
     private Num combined(Num other, double ours, double theirs, double result) {
-        java.util.ArrayList<Slope> both = new java.util.ArrayList<>(slopes.size() + other.slopes.size());
+        List<Slope> both = new ArrayList<>(slopes.size() + other.slopes.size());
         slopes.forEach(s -> both.add(new Slope(s.input(), s.by() * ours)));
         other.slopes.forEach(s -> both.add(new Slope(s.input(), s.by() * theirs)));
         return new Num(result, both);

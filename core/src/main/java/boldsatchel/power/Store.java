@@ -28,6 +28,9 @@ sealed interface Store {
     /** Tells how the resistance moves with its inputs. */
     void tellOhms(double level, double weight, Num.Sink sink);
 
+    /** Tells how what it turns into heat beside its resistance moves with its inputs. */
+    default void tellLoss(double amps, Num.Sink sink) {}
+
     /** What is in it, in units of current times hours: a full store lasts this over the current. */
     Num charge();
 
@@ -97,11 +100,16 @@ sealed interface Store {
     }
 
     /** A power bank: a steady voltage until its cells are empty. */
-    record Bank(Facet.PowerBank bank, Num charge, Num ohmsOut) implements Store {
+    record Bank(Facet.PowerBank bank, Num charge, Num ohmsOut, Num efficiency) implements Store {
+        @Override
+        public void tellLoss(double amps, Num.Sink sink) {
+            efficiency.tell(-bank.outV() * amps / (efficiency.value() * efficiency.value()), sink);
+        }
+
         /** Its cells give more than comes out. */
         @Override
         public double lossW(double volts, double amps) {
-            return bank.outV() * Math.max(0, amps) * (1 / bank.efficiency().value() - 1);
+            return bank.outV() * Math.max(0, amps) * (1 / efficiency.value() - 1);
         }
 
         @Override

@@ -3,6 +3,7 @@ package boldsatchel.power;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What feeds a network: one source, or several joined on one rail. A joined source is a voltage behind a resistance; behind a diode it
@@ -213,6 +214,34 @@ record Supply(List<Branch> branches) {
     private double ohms(int k, double[] levels) {
         Branch b = branches.get(k);
         return Math.max(1e-6, b.store.ohms(levels[k]) + b.ohms);
+    }
+
+    /** Tells how the heat of the sources moves, and of what stands between them and the rail; returns all of it as what carries the rest. */
+    HeatMoves.@Nullable Upstream warm(double[] levels, Flow flow, HeatMoves moves) {
+        HeatMoves.@Nullable Upstream up = null;
+        double total = flow.total();
+        for (int k = 0; k < levels.length; k++) {
+            double amps = isOut(levels[k]) ? 0 : flow.amps[k];
+            if (amps <= 0) {
+                continue;
+            }
+            Branch b = branches.get(k);
+            double open = b.store.openVolts(levels[k]);
+            double ohms = b.store.ohms(levels[k]);
+            b.store.tellOhms(
+                    levels[k], 1, (input, by) -> moves.add(Num.of(input, 0), by * amps * amps, b.source, null));
+            b.store.tellLoss(amps, (input, by) -> moves.add(Num.of(input, 0), by, b.source, null));
+            double share = amps / total;
+            double perAmp = 2 * ohms * amps + b.store.lossW(open, 1);
+            up = new HeatMoves.Upstream(up, b.source, share * perAmp / Math.max(1e-9, open - 2 * ohms * amps));
+            double at = open - ohms * amps;
+            for (Node.Resistor r : b.row) {
+                HeatMoves.Upstream behind = r.warm(at, amps, up, moves);
+                up = new HeatMoves.Upstream(up, behind.rung(), share * behind.slope());
+                at -= r.kneeV() + r.ohms() * amps;
+            }
+        }
+        return up;
     }
 
     /** Reports the sources and what stands between them and the rail. */

@@ -3,6 +3,7 @@ package boldsatchel.power;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.quantity.Input;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -39,8 +40,15 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
      * @param storedW of that, put into cells
      * @param byPart heat in each part by its id, W
      * @param wiresW heat in wires, contacts and diodes, W
+     * @param doubts what moves the heat
      */
-    public record Step(UseProfile.Step use, double inW, double storedW, Map<String, Double> byPart, double wiresW) {
+    public record Step(
+            UseProfile.Step use,
+            double inW,
+            double storedW,
+            Map<String, Double> byPart,
+            double wiresW,
+            List<Doubt> doubts) {
         /** All heat, W. */
         public double heatW() {
             double sum = wiresW;
@@ -50,6 +58,15 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
             return sum;
         }
     }
+
+    /**
+     * What an input does to the heat of a part.
+     *
+     * @param input the input
+     * @param part id of the part; nothing for wires, contacts and diodes
+     * @param watts heat more when the input is moved by a standard deviation
+     */
+    public record Doubt(Input input, Optional<String> part, double watts) {}
 
     /** Mean heat over the profile, W. */
     public double meanW() {
@@ -98,14 +115,22 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
 
     /** Where heat goes by the operating points of a profile's steps, one list a chain. */
     private static Warmth of(
-            Map<String, Rung> rungs, UseProfile profile, boolean pluggedIn, List<List<OperatingPoint>> chains) {
+            Map<String, Rung> rungs,
+            UseProfile profile,
+            boolean pluggedIn,
+            List<Network> networks,
+            List<List<OperatingPoint>> chains) {
         List<Step> steps = new ArrayList<>();
         for (int k = 0; k < profile.steps().size(); k++) {
             Sum sum = new Sum(rungs);
             for (List<OperatingPoint> points : chains) {
                 points.get(k).rungs().forEach(sum::add);
             }
-            steps.add(new Step(profile.steps().get(k), sum.in, sum.stored, Map.copyOf(sum.byPart), sum.wires));
+            UseProfile.Step step = profile.steps().get(k);
+            for (Network network : networks) {
+                sum.add(network.at(Demand.of(step)).moves(network.supply().levels(LEVEL)));
+            }
+            steps.add(new Step(step, sum.in, sum.stored, Map.copyOf(sum.byPart), sum.wires, List.copyOf(sum.doubts)));
         }
         return new Warmth(profile.name(), pluggedIn, steps);
     }
@@ -128,7 +153,7 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
         List<UseProfile> profiles = build.brief().profiles();
         for (int i = 0; i < profiles.size(); i++) {
             UseProfile profile = profiles.get(i);
-            all.add(of(rungs, profile, false, i == 0 ? solved : points(networks, profile)));
+            all.add(of(rungs, profile, false, networks, i == 0 ? solved : points(networks, profile)));
         }
         if (rungs.values().stream().anyMatch(r -> supplies(build, r))) {
             int warmest = 0;
@@ -139,7 +164,7 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
                     .flatMap(root -> plugged.apply(root).stream())
                     .toList();
             UseProfile profile = profiles.get(warmest);
-            all.add(of(rungs, profile, true, points(chains, profile)));
+            all.add(of(rungs, profile, true, chains, points(chains, profile)));
         }
         return all;
     }
@@ -163,12 +188,29 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
     private static final class Sum {
         private final Map<String, Rung> rungs;
         private final Map<String, Double> byPart = new HashMap<>();
+        private final List<Doubt> doubts = new ArrayList<>();
         private double wires;
         private double in;
         private double stored;
 
         Sum(Map<String, Rung> rungs) {
             this.rungs = rungs;
+        }
+
+        void add(HeatMoves moves) {
+            moves.perUnit().forEach((of, watts) -> {
+                double sigma = of.input().figure().sigma();
+                if (sigma > 0 && watts != 0) {
+                    doubts.add(new Doubt(of.input(), partOf(of), watts * sigma));
+                }
+            });
+        }
+
+        private Optional<String> partOf(HeatMoves.Of of) {
+            Rung rung = Objects.requireNonNull(rungs.get(of.rung()));
+            return rung.stage() instanceof Rung.Charging c
+                    ? Optional.of(of.store() ? c.store() : c.charger().orElse(c.store()))
+                    : rung.part();
         }
 
         void add(String id, OperatingPoint.RungState state) {

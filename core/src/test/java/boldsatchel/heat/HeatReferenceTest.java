@@ -38,7 +38,8 @@ public class HeatReferenceTest {
                         shell, List.of(parts), java.util.Collections.nCopies(parts.length, new Vec(20, 20, 10)))
                 .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
         // All heat goes straight into the air, as wire heat does.
-        Warmth.Step step = new Warmth.Step(UseProfile.always(Mode.BUSY).steps().getFirst(), watts, 0, Map.of(), watts);
+        Warmth.Step step =
+                new Warmth.Step(UseProfile.always(Mode.BUSY).steps().getFirst(), watts, 0, Map.of(), watts, List.of());
         Points points = new Points(List.of(), List.of(), List.of(new Warmth("always", false, List.of(step))));
         return HeatEngine.evaluate(build, FitEngine.evaluate(build), points);
     }
