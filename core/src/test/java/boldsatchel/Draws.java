@@ -40,7 +40,9 @@ public final class Draws {
         Random random = new Random(seed);
         Way way = (f, owner, in, field) -> new Figure(
                 f.value(),
-                field.endsWith("Mm") ? 0.5 : random.nextDouble(share) * Math.abs(f.value()),
+                field.endsWith("Mm")
+                        ? Double.parseDouble(System.getProperty("mm", "0.5"))
+                        : random.nextDouble(share) * Math.abs(f.value()),
                 random.nextBoolean() ? Basis.MEASURED : Basis.DATA_SHEET);
         return (Build) new Draws(way).drawn(build, "", "", Object.class, "");
     }

@@ -9,12 +9,14 @@ import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
+import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -84,7 +86,8 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 .orElse(0.0);
         double use = hinge.map(Hinge::useAngleDeg).orElse(0.0);
         Vec centre = bodies.centre(hinge, use).at();
-        Optional<Spread> margin = support.map(s -> bodies.marginRange(s, hinge, worst));
+        Optional<Spread> margin = support.map(s ->
+                bodies.marginRange(s, thicker(base.orElseThrow(), build.casing().feet()), hinge, worst));
         double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
         double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
         return new BalanceResult(
@@ -104,7 +107,27 @@ public final class BalanceEngine implements Engine<BalanceResult> {
 
     /** On its feet, or on the corners of its outside; feet that would pass one another meet in the middle. */
     private static Support support(Shell shell, Optional<Casing.Feet> feet) {
+        return support(shell.outside(), feet);
+    }
+
+    private static Map.Entry<Input, Support> thicker(Shell shell, Optional<Casing.Feet> feet) {
+        Input wall = shell.input("wallMm", shell.wallMm());
+        double by = wall.figure().sigma();
         Box out = shell.outside();
+        return Map.entry(
+                wall,
+                support(
+                        new Box(
+                                out.x() - by,
+                                out.y() - by,
+                                out.z() - by,
+                                out.dx() + 2 * by,
+                                out.dy() + 2 * by,
+                                out.dz()),
+                        feet));
+    }
+
+    private static Support support(Box out, Optional<Casing.Feet> feet) {
         double inset = Math.min(feet.map(Casing.Feet::insetMm).orElse(0.0), 0.499 * Math.min(out.dx(), out.dy()));
         double z = out.z() - feet.map(Casing.Feet::heightMm).orElse(0.0);
         return new Support(List.of(

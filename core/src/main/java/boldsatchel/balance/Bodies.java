@@ -2,6 +2,7 @@ package boldsatchel.balance;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
@@ -9,6 +10,7 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.power.Copper;
+import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
@@ -36,8 +38,20 @@ final class Bodies {
         LOOSE
     }
 
-    /** One thing that weighs, and how its mass moves when its input moves by one standard deviation. */
-    private record Weight(Input input, double g, double sigmaG, Vec at, Where where) {}
+    /**
+     * One thing that weighs.
+     *
+     * @param sigmaG how its mass moves when its input moves by one standard deviation
+     * @param sizes where it would be with one of its sizes moved by a standard deviation
+     */
+    private record Weight(Input input, double g, double sigmaG, Vec at, Where where, List<Elsewhere> sizes) {
+        Mass more() {
+            return new Mass(sigmaG, at);
+        }
+    }
+
+    /** Where a weight is with an input moved. */
+    private record Elsewhere(Input input, Vec at) {}
 
     private Bodies(List<Weight> weights, Mass wires, boolean inBase) {
         this.weights = weights;
@@ -49,6 +63,8 @@ final class Bodies {
                         .mapToDouble(Weight::g)
                         .sum();
     }
+
+    private static final List<String> SIZES = List.of("widthMm", "depthMm", "heightMm");
 
     private Mass together(Where where) {
         return Mass.together(weights.stream()
@@ -75,7 +91,7 @@ final class Bodies {
     }
 
     private static Weight weight(Input massG, Vec at, Where where) {
-        return new Weight(massG, massG.figure().value(), massG.figure().sigma(), at, where);
+        return new Weight(massG, massG.figure().value(), massG.figure().sigma(), at, where, List.of());
     }
 
     private static Weight weight(Build build, Part part, Vec somewhere, Where loose) {
@@ -85,9 +101,46 @@ final class Bodies {
         if (shell.isEmpty()) {
             return weight(mass, somewhere, loose);
         }
-        Box bounds = part.body().bounds();
-        Vec at = placement.get().place(part.body().centreOfMass().orElse(bounds.centre()), bounds);
-        return weight(mass, at, where(build, shell.get()));
+        Body body = part.body();
+        List<Elsewhere> sizes = new ArrayList<>();
+        List<Figure> figures = List.of(body.widthMm(), body.depthMm(), body.heightMm());
+        for (int axis = 0; axis < figures.size(); axis++) {
+            double sigma = figures.get(axis).sigma();
+            if (sigma > 0) {
+                sizes.add(new Elsewhere(
+                        part.input(Body.class, SIZES.get(axis), figures.get(axis)),
+                        centre(
+                                body,
+                                placement.get(),
+                                axis,
+                                1 + sigma / figures.get(axis).value())));
+            }
+        }
+        return new Weight(
+                mass,
+                mass.figure().value(),
+                mass.figure().sigma(),
+                centre(body, placement.get(), 0, 1),
+                where(build, shell.get()),
+                sizes);
+    }
+
+    /** Centre of mass of a part where it lies, with one of its sizes so many times what it is. */
+    private static Vec centre(Body body, Placement placement, int axis, double times) {
+        Box bounds = body.bounds();
+        Vec at = body.centreOfMass().orElse(bounds.centre());
+        return placement.place(
+                new Vec(
+                        at.x() * (axis == 0 ? times : 1),
+                        at.y() * (axis == 1 ? times : 1),
+                        at.z() * (axis == 2 ? times : 1)),
+                new Box(
+                        0,
+                        0,
+                        0,
+                        bounds.dx() * (axis == 0 ? times : 1),
+                        bounds.dy() * (axis == 1 ? times : 1),
+                        bounds.dz() * (axis == 2 ? times : 1)));
     }
 
     private static Weight weight(Build build, Shell shell) {
@@ -96,7 +149,13 @@ final class Bodies {
                 .orElseGet(() -> shell.input("wallMm", shell.wallMm()));
         double g = shellG(shell, Reading.NOMINAL);
         double moved = shellG(shell, Reading.shifted(input, input.figure().sigma()));
-        return new Weight(input, g, moved - g, shell.outside().centre(), where(build, shell));
+        Vec at = shell.outside().centre();
+        double sigma = shell.wallMm().sigma();
+        List<Elsewhere> sizes = shell.openTop() && sigma > 0
+                ? List.of(new Elsewhere(
+                        shell.input("wallMm", shell.wallMm()), new Vec(at.x(), at.y(), at.z() - sigma / 2)))
+                : List.of();
+        return new Weight(input, g, moved - g, at, where(build, shell), sizes);
     }
 
     private static Where where(Build build, Shell shell) {
@@ -132,20 +191,49 @@ final class Bodies {
                 .orElse(base);
     }
 
-    /** The range of the tip margin at a lid angle: each weight is moved in turn, and the centre follows without adding all up again. */
-    Spread marginRange(Support support, Optional<Hinge> hinge, double angleDeg) {
+    /**
+     * The range of the tip margin at a lid angle: each weight and where it is are moved in turn, and the centre follows without adding all
+     * up again.
+     *
+     * @param thicker what it stands on with the walls of the base thicker by a standard deviation, and which input that is
+     */
+    Spread marginRange(Support support, Map.Entry<Input, Support> thicker, Optional<Hinge> hinge, double angleDeg) {
         double nominal = support.marginDeg(centre(hinge, angleDeg).at());
         Map<Input, Double> effects = new LinkedHashMap<>();
+        effects.put(
+                thicker.getKey(),
+                thicker.getValue().marginDeg(centre(hinge, angleDeg).at()) - nominal);
         for (Weight w : weights) {
-            if (w.where != Where.LOOSE && w.sigmaG != 0) {
-                Mass more = new Mass(w.sigmaG, w.at);
-                Mass centre = w.where == Where.LID
-                        ? together(base, lid.and(more), hinge, angleDeg)
-                        : together(base.and(more), lid, hinge, angleDeg);
-                effects.merge(w.input, support.marginDeg(centre.at()) - nominal, Double::sum);
+            if (w.where == Where.LOOSE) {
+                continue;
+            }
+            if (w.sigmaG != 0) {
+                double moved = support.marginDeg(with(w.where, w.more(), hinge, angleDeg));
+                effects.merge(w.input, moved - nominal, Double::sum);
+            }
+            for (Elsewhere e : w.sizes) {
+                Vec by = new Vec(e.at.x() - w.at.x(), e.at.y() - w.at.y(), e.at.z() - w.at.z());
+                double moved = support.marginDeg(shifted(w, by, hinge, angleDeg));
+                effects.merge(e.input, moved - nominal, Double::sum);
             }
         }
         return Spread.ofEffects(nominal, effects);
+    }
+
+    private Vec with(Where where, Mass more, Optional<Hinge> hinge, double angleDeg) {
+        return (where == Where.LID
+                        ? together(base, lid.and(more), hinge, angleDeg)
+                        : together(base.and(more), lid, hinge, angleDeg))
+                .at();
+    }
+
+    /** The centre with one weight moved by a way. */
+    private Vec shifted(Weight w, Vec by, Optional<Hinge> hinge, double angleDeg) {
+        Mass body = w.where == Where.LID ? lid : base;
+        double share = body.g() > 0 ? w.g / body.g() : 0;
+        Mass moved = new Mass(body.g(), body.at().plus(new Vec(share * by.x(), share * by.y(), share * by.z())));
+        return (w.where == Where.LID ? together(base, moved, hinge, angleDeg) : together(moved, lid, hinge, angleDeg))
+                .at();
     }
 
     /** Mass of a shell from its walls: outside less inside, less the vents, times density; or as weighed. */
