@@ -35,7 +35,7 @@ public final class Draws {
         this.way = way;
     }
 
-    /** The same build with every figure in doubt: lengths by half a millimetre, all others by up to so much of themselves. */
+    /** The same build with every figure in doubt: lengths by two tenths of a millimetre, as a caliper leaves them, all others by up to so much of themselves. */
     public static Build doubtful(Build build, double share, long seed) {
         Random random = new Random(seed);
         Way way = (f, owner, in, field) -> new Figure(

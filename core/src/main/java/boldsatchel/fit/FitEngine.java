@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Fit: does everything go in, with room. All solids are boxes along the axes, so every answer is exact. Pairs are found by
@@ -37,6 +38,9 @@ public final class FitEngine implements Engine<FitResult> {
 
     /** Air a vent needs in front of it, mm. */
     public static final double VENT_CLEAR_MM = 3;
+
+    /** As many of the tightest meetings are looked at for the range of the least. */
+    private static final int MOST_MEETINGS = 8;
 
     private static final Set<Zone.Kind> ALL = EnumSet.allOf(Zone.Kind.class);
     /** Room that must stay free with the lid closed too; no finger is in it then, its air is the air inside, and its radio mostly off. */
@@ -107,29 +111,45 @@ public final class FitEngine implements Engine<FitResult> {
                 tightest(build, found));
     }
 
-    /** The tightest meeting again with its parts' figures moved: the range of the least gap. */
+    /** A meeting, and its signed distance with parts' figures moved, mm. */
+    private record Meeting(double mm, ToDoubleFunction<Reading> again) {
+        Spread.Candidate candidate() {
+            return Spread.candidate(mm, again);
+        }
+    }
+
+    /**
+     * The tightest meetings again with their parts' figures moved: the range of the least gap. What touches is put where it touches,
+     * whatever its size, and is in no range.
+     */
     private static Optional<Spread> tightest(Build build, Findings found) {
-        Optional<FitResult.Clash> clash =
-                found.clashes.stream().max(Comparator.comparingDouble(FitResult.Clash::depthMm));
-        Optional<FitResult.Outside> outside =
-                found.outside.stream().max(Comparator.comparingDouble(FitResult.Outside::byMm));
-        double clashDepth = clash.map(FitResult.Clash::depthMm).orElse(0.0);
-        if (outside.isPresent() && outside.get().byMm() > clashDepth) {
-            FitResult.Outside out = outside.get();
-            return Optional.of(Spread.of(reading -> -placed(build, out.part(), reading)
-                    .map(p -> outsideBy(p, out.shell()))
-                    .orElse(0.0)));
+        List<Meeting> meetings = new ArrayList<>();
+        for (FitResult.Outside out : found.outside) {
+            meetings.add(new Meeting(
+                    -out.byMm(),
+                    reading -> -placed(build, out.part(), reading)
+                            .map(p -> outsideBy(p, out.shell()))
+                            .orElse(0.0)));
         }
-        if (clash.isPresent()) {
-            FitResult.Clash c = clash.get();
-            return Optional.of(Spread.of(reading -> meeting(build, c.a(), c.b(), c.where(), reading)));
+        for (FitResult.Clash c : found.clashes) {
+            meetings.add(new Meeting(-c.depthMm(), reading -> meeting(build, c.a(), c.b(), c.where(), reading)));
         }
-        if (found.gaps.isEmpty() && build.layout().placements().size() > 1) {
-            return Optional.of(Spread.exact(NEAR_MM));
+        for (FitResult.Gap g : found.gaps) {
+            meetings.add(new Meeting(g.gapMm(), reading -> meeting(build, g.a(), g.b(), g.where(), reading)));
         }
-        return found.gaps.stream()
-                .findFirst()
-                .map(g -> Spread.of(reading -> meeting(build, g.a(), g.b(), g.where(), reading)));
+        if (meetings.isEmpty()) {
+            return build.layout().placements().size() > 1 ? Optional.of(Spread.exact(NEAR_MM)) : Optional.empty();
+        }
+        meetings.sort(Comparator.comparingDouble(Meeting::mm));
+        Spread.Candidate least = meetings.getFirst().candidate();
+        double reach = least.nominal() + Spread.REACH * Math.sqrt(least.variance());
+        List<Spread.Candidate> candidates = new ArrayList<>(List.of(least));
+        for (Meeting next : meetings.subList(1, Math.min(meetings.size(), MOST_MEETINGS))) {
+            if (next.mm() < reach) {
+                candidates.add(next.candidate());
+            }
+        }
+        return Optional.of(Spread.least(candidates));
     }
 
     private static Optional<Placed> placed(Build build, String part, Reading reading) {

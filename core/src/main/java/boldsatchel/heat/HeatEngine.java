@@ -28,9 +28,7 @@ import java.util.stream.Collectors;
 public final class HeatEngine implements Engine<HeatResult> {
 
     private static final double SECONDS_PER_MINUTE = 60;
-    /** Spots whose margin is within so many standard deviations of the least may be the least. */
-    private static final double REACH = 2.5;
-    /** As many of them are looked at. */
+    /** As many spots that may have the least margin are looked at. */
     private static final int MOST_SPOTS = 8;
 
     /** An engine; all are alike. */
@@ -124,7 +122,7 @@ public final class HeatEngine implements Engine<HeatResult> {
     /** Range of the least margin of all spots in all uses: one that is behind at the best estimates may well be the least. */
     private static Spread margin(Solved gravest, List<Solved> all) {
         Spread.Candidate least = gravest.margin(gravest.closest);
-        double reach = REACH * Math.sqrt(least.variance());
+        double reach = Spread.REACH * Math.sqrt(least.variance());
         List<Spread.Candidate> candidates = new ArrayList<>(List.of(least));
         for (Solved solved : all) {
             for (int i = 0; i < solved.highestC.length && candidates.size() < MOST_SPOTS; i++) {

@@ -14,6 +14,7 @@ import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
 import boldsatchel.power.CellCurve;
 import boldsatchel.power.CellTemperatures;
+import boldsatchel.power.Cliff;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
@@ -78,7 +79,8 @@ public final class PowerJudge implements Judge<PowerResult> {
                 : value == 0
                         ? State.STOP
                         : Verdict.against(value, low, power.hours().high(), limit, true);
-        String sentence = shortest.map(c -> sentence(build, c)).orElse("Not known yet: no source feeds anything.");
+        String sentence = shortest.map(c -> sentence(build, c)).orElse("Not known yet: no source feeds anything.")
+                + power.cliff().map(c -> cliff(build, c, value == 0)).orElse("");
         return new Verdict(
                 Verdict.Kind.LASTS,
                 state,
@@ -89,6 +91,18 @@ public final class PowerJudge implements Judge<PowerResult> {
                 sentence,
                 Lazy.of(() ->
                         new Working(shortest.map(c -> steps(build, c)).orElse(List.of()), power.hours(), METHOD)));
+    }
+
+    private static String cliff(Build build, Cliff cliff, boolean stops) {
+        return stops
+                ? " By the doubt of its figures it runs after all in " + odds(1 - cliff.chance()) + "."
+                : " In " + odds(cliff.chance()) + " it stops at once: "
+                        + cliff.limit().kind().words() + " ("
+                        + name(build, cliff.limit().rung()) + ").";
+    }
+
+    private static String odds(double chance) {
+        return chance > 0.45 ? Math.round(chance * 10) + " of 10 cases" : "1 of " + Math.round(1 / chance) + " cases";
     }
 
     private static String sentence(Build build, ChainResult chain) {

@@ -177,6 +177,27 @@ public final class Network {
             return new Terminals(flow.volts(), flow.total(), flow, watcher.stop());
         }
 
+        /** The limits that may end a run, as they stand at a level. */
+        List<Breach> limits(double level) {
+            List<Breach> limits = new ArrayList<>();
+            Supply.Flow flow = supply.solve(supply.levels(level), next);
+            if (!flow.collapsed()) {
+                told(supply.levels(level), flow, new Node.Observer() {
+                    @Override
+                    public void rung(
+                            String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
+
+                    @Override
+                    public void limit(Breach.Kind kind, String id, double value, double limit) {
+                        if (kind.endsRun()) {
+                            limits.add(new Breach(kind, id, value, limit));
+                        }
+                    }
+                });
+            }
+            return limits;
+        }
+
         /** How far a limit is from being passed at a level of a single source; not a number where nothing is solved. */
         double margin(Breach limit, double level) {
             MarginWatcher watcher = new MarginWatcher(limit);

@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Power: run time and what ends it, with cells as warm as the use makes them; where a full chain does not bear the use with cells as they
@@ -59,7 +60,12 @@ public final class PowerEngine implements Engine<PowerResult> {
     @Override
     public PowerResult nothing() {
         return new PowerResult(
-                List.of(), List.of(), Spread.exact(Double.NaN), List.of(), new CellTemperatures(Double.NaN, Map.of()));
+                List.of(),
+                List.of(),
+                Spread.exact(Double.NaN),
+                Optional.empty(),
+                List.of(),
+                new CellTemperatures(Double.NaN, Map.of()));
     }
 
     /** Evaluates every chain of a build with cells as warm as they begin. */
@@ -77,22 +83,26 @@ public final class PowerEngine implements Engine<PowerResult> {
         List<PowerResult.ChainResult> chains = new ArrayList<>();
         Optional<Spread> spread = Optional.empty();
         double hours = Double.POSITIVE_INFINITY;
-        Reading.Recorder recorder = new Reading.Recorder();
+        Optional<Cliff> cliff = Optional.empty();
         for (Points.Chain begun : points.chains()) {
             CellTemperatures warmed = begun.begins() ? cells : CellTemperatures.begin(build);
-            Network network = build.rung(begun.source())
-                    .flatMap(root -> Network.of(build, root, recorder, warmed))
-                    .orElseThrow();
+            Rung root = build.rung(begun.source()).orElseThrow();
+            Reading.Recorder recorder = new Reading.Recorder();
+            Network network = Network.of(build, root, recorder, warmed).orElseThrow();
             PowerResult.ChainResult chain =
                     CannotAnswer.at(List.of(begun.source()), () -> chain(build, begun, network, warmed));
             chains.add(chain);
+            Optional<Cliff> here = Cliff.of(
+                    build.brief().profile(), network, recorder.inputs(), r -> Network.of(build, root, r, warmed));
+            cliff = Stream.of(cliff, here).flatMap(Optional::stream).max(Comparator.comparingDouble(Cliff::chance));
             if (chain.run().hours() < hours) {
                 hours = chain.run().hours();
                 spread = Optional.of(RunSpread.of(build, warmed, network, chain.run(), recorder.inputs()));
             }
         }
         Spread range = spread.orElse(Spread.exact(chains.isEmpty() ? 0 : hours));
-        return new PowerResult(chains, unfed(build), range, points.charges(), cells);
+        return new PowerResult(
+                chains, unfed(build), cliff.map(c -> c.in(range)).orElse(range), cliff, points.charges(), cells);
     }
 
     private static PowerResult.ChainResult chain(

@@ -11,6 +11,7 @@ import java.util.Optional;
  * @param chains one result a chain
  * @param unfed ids of parts that draw power and hang on no chain
  * @param hours run time of the brief's profile: the shortest of the chains; zero without any
+ * @param cliff that it stops at once although it should not, or runs although it should not; of the chain where that is likeliest
  * @param charges one result a charger and store
  * @param cells how warm the cells are in the brief's first profile
  */
@@ -18,6 +19,7 @@ public record PowerResult(
         List<ChainResult> chains,
         List<String> unfed,
         Spread hours,
+        Optional<Cliff> cliff,
         List<Charge.Result> charges,
         CellTemperatures cells) {
 

@@ -21,6 +21,9 @@ import org.apache.commons.math3.special.Erf;
  */
 public record Spread(double low, double nominal, double high, List<Blame> blame) {
 
+    /** A result that is so many standard deviations from the least may be the least. */
+    public static final double REACH = 2.5;
+
     /** Standard deviations from the mean to the 5th and the 95th percentile of a normal distribution. */
     public static final double SIGMAS_TO_95 = 1.6449;
 
@@ -92,6 +95,27 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         public double variance() {
             return together(effects, effects);
         }
+    }
+
+    /**
+     * A candidate with its effects; where another side of a part comes to count, moving up and down do not do the same, and both are asked.
+     *
+     * @param nominal at the best estimates
+     * @param result the calculation; it must read its inputs through the reading it is given
+     */
+    public static Candidate candidate(double nominal, ToDoubleFunction<Reading> result) {
+        Reading.Recorder recorder = new Reading.Recorder();
+        double base = result.applyAsDouble(recorder);
+        Map<Input, Double> effects = new LinkedHashMap<>();
+        for (Input input : recorder.inputs()) {
+            double sigma = input.figure().sigma();
+            if (sigma > 0) {
+                double up = result.applyAsDouble(Reading.shifted(input, sigma)) - base;
+                double down = base - result.applyAsDouble(Reading.shifted(input, -sigma));
+                effects.put(input, Math.copySign(Math.hypot(up, down) / Math.sqrt(2), up + down));
+            }
+        }
+        return new Candidate(nominal, effects);
     }
 
     /**

@@ -1,66 +1,89 @@
 package boldsatchel.verdict;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import boldsatchel.Draws;
 import boldsatchel.RandomBuilds;
 import boldsatchel.machine.Build;
 import boldsatchel.shelf.Library;
-import java.util.*;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
+/**
+ * Ranges of verdicts against builds drawn at random: the width between the 5th and the 95th of a hundred. How many draws each range is
+ * held against may be given: {@code -Dboldsatchel.draws=4000}.
+ */
 public class DrawnRangesTest {
-    @Test
-    public void survey() {
-        int n = Integer.getInteger("boldsatchel.draws", 400);
-        Map<String, Build> builds = new LinkedHashMap<>();
-        for (String d : List.<String>of()) {
-            builds.put(d, Library.demo(d).orElseThrow());
+
+    private static final int DRAWS = Integer.getInteger("boldsatchel.draws", 150);
+    /** Spread of the width that so few draws show, as a share of it. */
+    private static final double NOISE = 0.85 / Math.sqrt(DRAWS);
+
+    /** By kind of verdict, the widths said over those drawn. */
+    private final Map<String, List<Double>> ratios = new HashMap<>();
+
+    @DataProvider
+    Object[][] builds() {
+        List<Object[]> builds = new ArrayList<>();
+        for (String demo : List.of("cave-survey", "orchard-ledger", "harbour-watch")) {
+            builds.add(new Object[] {demo, Library.demo(demo).orElseThrow()});
         }
-        for (long s = 0; s < 4; s++) {
-            builds.put("r" + s, Draws.doubtful(RandomBuilds.of(s), 0.2, s));
-            builds.put("j" + s, Draws.doubtful(RandomBuilds.joined(s), 0.2, s));
-            builds.put("c" + s, Draws.doubtful(RandomBuilds.charged(s), 0.2, s));
+        for (long seed = 0; seed < 13; seed++) {
+            builds.add(new Object[] {"alone " + seed, Draws.doubtful(RandomBuilds.of(seed), 0.2, seed)});
+            builds.add(new Object[] {"joined " + seed, Draws.doubtful(RandomBuilds.joined(seed), 0.2, seed)});
+            builds.add(new Object[] {"charged " + seed, Draws.doubtful(RandomBuilds.charged(seed), 0.2, seed)});
         }
-        builds.forEach((name, build) -> {
-            Evaluation e = Evaluator.evaluate(build);
-            Map<String, double[]> all = new LinkedHashMap<>();
-            e.verdicts().forEach(v -> all.put(v.kind().id(), new double[n]));
-            for (int i = 0; i < n; i++) {
-                int k = i;
-                Evaluator.evaluate(Draws.of(build, i))
-                        .verdicts()
-                        .forEach(v -> Objects.requireNonNull(all.get(v.kind().id()))[k] = v.value());
+        return builds.toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "builds")
+    public void aRangeIsAsWideAsDrawsAre(String name, Build build) {
+        Evaluation evaluation = Evaluator.evaluate(build);
+        Map<String, double[]> drawn = new HashMap<>();
+        for (int i = 0; i < DRAWS; i++) {
+            int at = i;
+            Evaluator.evaluate(Draws.of(build, name.hashCode() * 1_000_003L + i))
+                    .verdicts()
+                    .forEach(v -> drawn.computeIfAbsent(v.kind().id(), k -> new double[DRAWS])[at] = v.value());
+        }
+        for (Verdict v : evaluation.verdicts()) {
+            double[] values = Objects.requireNonNull(drawn.get(v.kind().id()));
+            Arrays.sort(values);
+            double width = values[(int) (0.95 * DRAWS)] - values[(int) (0.05 * DRAWS)];
+            // What lies at a wall would be drawn through it, but is put where it touches.
+            boolean touches =
+                    v.kind().equals(Verdict.Kind.PACKS) && Library.demo(name).isPresent();
+            if (width > 1e-6 && !touches) {
+                double ratio = (v.high() - v.low()) * Math.sqrt(1 - model(v)) / width;
+                ratios.computeIfAbsent(v.kind().id(), k -> new ArrayList<>()).add(ratio);
+                assertThat(ratio)
+                        .as(name + ", " + v.kind().id() + " " + v.low() + " … " + v.high())
+                        .isBetween(0.85 * (1 - 3.5 * NOISE), 1.2 * (1 + 3.5 * NOISE));
             }
-            StringBuilder sb = new StringBuilder(name + ":");
-            for (Verdict v : e.verdicts()) {
-                double[] x = Arrays.stream(
-                                Objects.requireNonNull(all.get(v.kind().id())))
-                        .filter(y -> !Double.isNaN(y))
-                        .sorted()
-                        .toArray();
-                if (x.length < n / 2) {
-                    continue;
-                }
-                double lo = x[(int) (0.05 * x.length)];
-                double hi = x[(int) (0.95 * x.length)];
-                double model = v.kind().id().equals("keeps-cool")
-                        ? v.working().range().blame().stream()
-                                .filter(b -> b.input().owner().equals("the model"))
-                                .mapToDouble(b -> b.share())
-                                .sum()
-                        : 0;
-                double r = (v.high() - v.low()) * Math.sqrt(1 - model) / (hi - lo);
-                double c = ((v.high() + v.low()) - (hi + lo)) / 2 / (hi - lo);
-                sb.append(String.format(
-                        " %s %.2f%s",
-                        v.kind().id().substring(0, 2),
-                        r,
-                        Math.abs(c) > 0.06 || Math.abs(r - 1) > 0.12
-                                ? String.format(
-                                        "[%.2f %.2f %.2f|%.2f %.2f %.2f]",
-                                        v.low(), v.value(), v.high(), lo, x[x.length / 2], hi)
-                                : ""));
-            }
-            System.out.println("DRAW " + sb);
-        });
+        }
+    }
+
+    /** Share of the range that is the model's own doubt, which no draw has. */
+    private static double model(Verdict verdict) {
+        return verdict.working().range().blame().stream()
+                .filter(b -> b.input().owner().equals("the model"))
+                .mapToDouble(b -> b.share())
+                .sum();
+    }
+
+    /** What is one too wide and another too narrow by chance is right on the whole. */
+    @AfterClass
+    public void onTheWholeRangesAreRight() {
+        ratios.forEach((kind, all) -> assertThat(
+                        all.stream().mapToDouble(Double::doubleValue).average().orElseThrow())
+                .as(kind + " of " + all.size() + ": " + all)
+                .isBetween(0.94, 1.06 + NOISE / 2));
     }
 }

@@ -1,0 +1,93 @@
+package boldsatchel.power;
+
+import boldsatchel.machine.UseProfile;
+import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Reading;
+import boldsatchel.quantity.Spread;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import org.apache.commons.math3.special.Erf;
+
+/**
+ * That a full chain stops at once although it should not, or the other way round: a power bank that is about to take its load for
+ * nothing, a protection about to trip. No range of hours shows it.
+ *
+ * @param chance that it stops at once, 0 to 1
+ * @param limit which would be passed
+ */
+public record Cliff(double chance, Breach limit) {
+
+    /** A limit farther away than this share of itself is not passed by doubts as they are. */
+    private static final double NEAR = 0.35;
+    /** Chances smaller than this, or as near to certainty, are none. */
+    private static final double LEAST = 0.002;
+
+    /** A limit of one step of a profile. */
+    private record At(Demand demand, Breach limit) {
+        double margin() {
+            return limit.kind().margin(limit.value(), limit.limit());
+        }
+
+        boolean near() {
+            return Math.abs(margin()) < NEAR * Math.abs(limit.limit());
+        }
+    }
+
+    /**
+     * The likeliest of a chain; nothing where all limits are far away.
+     *
+     * @param profile the machine is used by
+     * @param network at the best estimates
+     * @param inputs that were read for it
+     * @param again the network with other figures
+     */
+    static Optional<Cliff> of(
+            UseProfile profile, Network network, List<Input> inputs, Function<Reading, Optional<Network>> again) {
+        List<At> near = new ArrayList<>();
+        for (Demand demand :
+                (Iterable<Demand>) profile.steps().stream().map(Demand::of).distinct()::iterator) {
+            for (Breach limit : network.at(demand).limits(1)) {
+                At at = new At(demand, limit);
+                if (at.near()) {
+                    near.add(at);
+                }
+            }
+        }
+        if (near.isEmpty()) {
+            return Optional.empty();
+        }
+        Map<At, Double> variances = new LinkedHashMap<>();
+        for (Input input : inputs) {
+            double sigma = input.figure().sigma();
+            if (sigma > 0) {
+                again.apply(Reading.shifted(input, sigma))
+                        .ifPresent(moved -> near.forEach(at -> {
+                            double by = moved.at(at.demand()).margin(at.limit(), 1) - at.margin();
+                            variances.merge(at, Double.isFinite(by) ? by * by : 0, Double::sum);
+                        }));
+            }
+        }
+        return variances.entrySet().stream()
+                .flatMap(e -> chance(e.getKey(), e.getValue()))
+                .max(Comparator.comparingDouble(Cliff::chance));
+    }
+
+    private static Stream<Cliff> chance(At at, double variance) {
+        if (!(variance > 0)) {
+            return Stream.of();
+        }
+        double chance = (1 - Erf.erf(at.margin() / Math.sqrt(2 * variance))) / 2;
+        return chance < LEAST || chance > 1 - LEAST ? Stream.of() : Stream.of(new Cliff(chance, at.limit()));
+    }
+
+    /** A range of hours in which the machine may stop at once: where that is likely enough, it begins with nothing. */
+    Spread in(Spread hours) {
+        return chance < 0.05 ? hours : new Spread(0, hours.nominal(), hours.high(), hours.blame());
+    }
+}
