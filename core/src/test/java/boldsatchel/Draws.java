@@ -8,6 +8,7 @@ import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
+import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -101,20 +102,38 @@ public final class Draws {
         };
     }
 
-    private Object rebuilt(Record thing, String owner, String shelf) {
-        RecordComponent[] components = thing.getClass().getRecordComponents();
-        Class<?>[] types = new Class<?>[components.length];
-        Object[] values = new Object[components.length];
-        try {
-            for (int i = 0; i < components.length; i++) {
-                types[i] = components[i].getType();
-                var accessor = components[i].getAccessor();
-                accessor.setAccessible(true);
-                values[i] = drawn(accessor.invoke(thing), owner, shelf, thing.getClass(), components[i].getName());
+    /** How records of a class are read and made. */
+    private record Shape(List<RecordComponent> components, Constructor<?> constructor) {
+        private static final ClassValue<Shape> OF = new ClassValue<>() {
+            @Override
+            protected Shape computeValue(Class<?> type) {
+                RecordComponent[] components = type.getRecordComponents();
+                Class<?>[] types = new Class<?>[components.length];
+                for (int i = 0; i < components.length; i++) {
+                    types[i] = components[i].getType();
+                    components[i].getAccessor().setAccessible(true);
+                }
+                try {
+                    Constructor<?> constructor = type.getDeclaredConstructor(types);
+                    constructor.setAccessible(true);
+                    return new Shape(List.of(components), constructor);
+                } catch (NoSuchMethodException e) {
+                    throw new LinkageError(e.getMessage(), e);
+                }
             }
-            var constructor = thing.getClass().getDeclaredConstructor(types);
-            constructor.setAccessible(true);
-            return constructor.newInstance(values);
+        };
+    }
+
+    private Object rebuilt(Record thing, String owner, String shelf) {
+        Shape shape = Shape.OF.get(thing.getClass());
+        Object[] values = new Object[shape.components.size()];
+        try {
+            for (int i = 0; i < values.length; i++) {
+                RecordComponent component = shape.components.get(i);
+                values[i] = drawn(
+                        component.getAccessor().invoke(thing), owner, shelf, thing.getClass(), component.getName());
+            }
+            return shape.constructor.newInstance(values);
         } catch (InvocationTargetException e) {
             throw new IllegalArgumentException(e.getCause());
         } catch (ReflectiveOperationException e) {

@@ -39,6 +39,8 @@ public final class FitEngine implements Engine<FitResult> {
     /** Air a vent needs in front of it, mm. */
     public static final double VENT_CLEAR_MM = 3;
 
+    /** About how far a place varies: the tightest may be the one that is known best. */
+    private static final double USUAL_MM = 0.2;
     /** As many of the tightest meetings are looked at for the range of the least. */
     private static final int MOST_MEETINGS = 8;
 
@@ -142,7 +144,7 @@ public final class FitEngine implements Engine<FitResult> {
         }
         meetings.sort(Comparator.comparingDouble(Meeting::mm));
         Spread.Candidate least = meetings.getFirst().candidate();
-        double reach = least.nominal() + Spread.REACH * Math.sqrt(least.variance());
+        double reach = least.nominal() + Spread.REACH * Math.max(USUAL_MM, Math.sqrt(least.variance()));
         List<Spread.Candidate> candidates = new ArrayList<>(List.of(least));
         for (Meeting next : meetings.subList(1, Math.min(meetings.size(), MOST_MEETINGS))) {
             if (next.mm() < reach) {

@@ -197,17 +197,14 @@ public final class HeatEngine implements Engine<HeatResult> {
         }
 
         /**
-         * A margin and what moves it: what warms the spot takes from it. A peak is as doubtful as the mean is, rise for rise.
+         * A margin and what moves it: what warms the spot takes from it.
          *
          * @param which of the watched spots
          */
         Spread.Candidate margin(int which) {
-            int node = model.watched.get(which).node();
-            double ambient = model.network.ambientC();
-            double mean = meanC[node] - ambient;
-            double rises = mean > 1e-6 ? (highestC[which] - ambient) / mean : 1;
-            Map<Input, Double> effects = model.effects(meanC, node, use);
-            effects.replaceAll((input, kelvin) -> -kelvin * rises);
+            Map<Input, Double> effects =
+                    model.effects(meanC, peakC, model.watched.get(which).node(), highestC[which], use);
+            effects.replaceAll((input, kelvin) -> -kelvin);
             return new Spread.Candidate(marginK(which), effects);
         }
 

@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleFunction;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
@@ -60,6 +61,9 @@ final class HeatModel {
     private static final double FACE_WM2K = 9;
     /** Least share of a wall that is left beside the places where parts warm it. */
     private static final double LEAST_REST = 0.05;
+
+    /** Rises smaller than this have no ratio. */
+    private static final double LEAST_RISE_K = 1e-6;
 
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
@@ -205,7 +209,7 @@ final class HeatModel {
         Link out = new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s));
         network.link(out);
         room.flowMovedM3s.forEach(
-                (input, moved) -> network.moves(input, out, new Link.Fixed(room.air, 0, Air.carried(moved))));
+                (input, moved) -> network.moves(input, out, () -> new Link.Fixed(room.air, 0, Air.carried(moved))));
     }
 
     private void wall(Room room, Face face, Box out, double spotsM2) {
@@ -360,13 +364,16 @@ final class HeatModel {
         Link now = link.apply(input.figure().value());
         network.link(now);
         network.moves(
-                input, now, link.apply(input.figure().value() + input.figure().sigma()));
+                input,
+                now,
+                () -> link.apply(input.figure().value() + input.figure().sigma()));
     }
 
     /** Convection inside a shell, which a fan may force. */
     private void convection(Link.Convection link, Room room, Box out) {
         network.link(link);
-        room.flowMovedM3s.forEach((input, flow) -> network.moves(input, link, link.forced(forcedInside(flow, out))));
+        room.flowMovedM3s.forEach(
+                (input, flow) -> network.moves(input, link, () -> link.forced(forcedInside(flow, out))));
     }
 
     private double touchLimit(Shell shell) {
@@ -521,7 +528,12 @@ final class HeatModel {
         through(wall.thick(), inner, outer, area, shell);
         Link.Along along = Link.Along.of(outer, wall.outside(), spot.print(), wall.plate(), perArea);
         network.link(along);
-        network.link(along.half(inner, wall.inside()));
+        Link.Along within = along.half(inner, wall.inside());
+        network.link(within);
+        Link.Along.Wall thicker = wall.plate().thicker(wall.thick().figure().sigma() * MM);
+        Supplier<Link.Along> then = () -> Link.Along.of(outer, wall.outside(), spot.print(), thicker, perArea);
+        network.moves(wall.thick(), along, then::get);
+        network.moves(wall.thick(), within, () -> then.get().half(inner, wall.inside()));
         outside(outer, area, wall.plate());
         watched.add(new Watched(
                 outer,
@@ -599,20 +611,43 @@ final class HeatModel {
                 : spot.limitC();
     }
 
-    /** What each input does to the temperature of a node in a use whose mean state is known, K for a standard deviation. */
-    Map<Input, Double> effects(double[] meanC, int node, Warmth use) {
-        return network.effects(meanC, node, Doubt.INPUT, warmed(use));
+    /**
+     * What each input does to the highest temperature of a node in a use, K for a standard deviation. What moves links moves the peak as
+     * it moves the mean, rise for rise; what moves the heat of the warmest step moves how far the node swings as well.
+     *
+     * @param meanC the mean state of the use
+     * @param peakC what each node reaches
+     * @param highestC what the hottest place at the node reaches
+     */
+    Map<Input, Double> effects(double[] meanC, double[] peakC, int node, double highestC, Warmth use) {
+        double rises = ratio(highestC, meanC[node]);
+        double place = ratio(highestC, peakC[node]);
+        return network.effects(
+                meanC, node, Doubt.INPUT, rises, warmed(use, place, place * (peakC[node] - meanC[node])));
     }
 
-    private List<HeatNetwork.Warmed> warmed(Warmth use) {
+    /** Of two rises. */
+    private double ratio(double ofC, double toC) {
+        double to = toC - network.ambientC();
+        return to > LEAST_RISE_K ? (ofC - network.ambientC()) / to : 1;
+    }
+
+    private List<HeatNetwork.Warmed> warmed(Warmth use, double place, double swingK) {
         List<HeatNetwork.Warmed> warmed = new ArrayList<>();
         int wires = base().map(room -> room.air).orElse(0);
+        Warmth.Step warmest = use.steps().getFirst();
+        for (Warmth.Step step : use.steps()) {
+            warmest = step.heatW() > warmest.heatW() ? step : warmest;
+        }
+        double above = warmest.heatW() - use.meanW();
         for (Warmth.Step step : use.steps()) {
             double share = step.use().minutes() / use.minutes();
+            double swings = above > 0 ? swingK * ((step.equals(warmest) ? 1 : 0) - share) / above : 0;
             for (Warmth.Doubt doubt : step.doubts()) {
                 int node = doubt.part().map(part -> nodes.getOrDefault(part, 0)).orElse(wires);
                 if (node > 0) {
-                    warmed.add(new HeatNetwork.Warmed(doubt.input(), node, share * doubt.watts()));
+                    warmed.add(new HeatNetwork.Warmed(
+                            doubt.input(), node, place * share * doubt.watts(), swings * doubt.watts()));
                 }
             }
         }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -50,11 +51,16 @@ final class HeatNetwork {
         }
     }
 
-    /** A link, and what it would be with one input moved by a standard deviation. */
-    private record Moved(Input input, Link link, Link then) {}
+    /** A link, and what it would be with one input moved by a standard deviation, made when somebody asks. */
+    private record Moved(Input input, Link link, Supplier<Link> then) {}
 
-    /** What one input, moved by a standard deviation, puts into a node more, W. */
-    record Warmed(Input input, int node, double watts) {}
+    /**
+     * What one input, moved by a standard deviation, does to the heat.
+     *
+     * @param watts put into a node more, mean
+     * @param swingK more that the node that is asked about swings above its mean
+     */
+    record Warmed(Input input, int node, double watts, double swingK) {}
 
     HeatNetwork(double ambientC) {
         this.ambientC = ambientC;
@@ -88,7 +94,7 @@ final class HeatNetwork {
     }
 
     /** Says what a link would be with an input moved by a standard deviation. */
-    void moves(Input input, Link link, Link then) {
+    void moves(Input input, Link link, Supplier<Link> then) {
         if (input.figure().sigma() > 0) {
             moved.add(new Moved(input, link, then));
         }
@@ -250,9 +256,10 @@ final class HeatNetwork {
      *
      * @param t the steady state
      * @param convection a factor on all convection
+     * @param rises what the effect of links is worth at a peak of the node
      * @param warmed inputs of the heat itself
      */
-    Map<Input, Double> effects(double[] t, int node, Input convection, List<Warmed> warmed) {
+    Map<Input, Double> effects(double[] t, int node, Input convection, double rises, List<Warmed> warmed) {
         double[] unit = new double[size()];
         unit[node] = 1;
         double[] kelvinPerWatt = answersAt(t).to(unit);
@@ -263,17 +270,18 @@ final class HeatNetwork {
             convected += watts * (kelvinPerWatt[link.to()] - kelvinPerWatt[link.from()]);
         }
         if (convected != 0) {
-            effects.put(convection, convected * convection.figure().sigma());
+            effects.put(convection, rises * convected * convection.figure().sigma());
         }
         for (Moved m : moved) {
             double from = t[m.link.from()];
             double to = t[m.link.to()];
-            double more = m.then.watts(from, to) - m.link.watts(from, to);
-            effects.merge(m.input, more * (kelvinPerWatt[m.link.to()] - kelvinPerWatt[m.link.from()]), Double::sum);
+            double more = m.then.get().watts(from, to) - m.link.watts(from, to);
+            double kelvin = more * (kelvinPerWatt[m.link.to()] - kelvinPerWatt[m.link.from()]);
+            effects.merge(m.input, rises * kelvin, Double::sum);
         }
         for (Warmed w : warmed) {
             if (w.input.figure().sigma() > 0) {
-                effects.merge(w.input, w.watts * kelvinPerWatt[w.node], Double::sum);
+                effects.merge(w.input, w.watts * kelvinPerWatt[w.node] + w.swingK, Double::sum);
             }
         }
         return effects;

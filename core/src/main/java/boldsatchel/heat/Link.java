@@ -172,6 +172,12 @@ sealed interface Link {
                         conductivityWmK * thickM, thickM / 2 / conductivityWmK, free, stillWm2K, emissivity, ambientC);
             }
 
+            /** The same wall with more of its material. */
+            Wall thicker(double byM) {
+                double times = 1 + byM / Math.sqrt(2 * half * kt);
+                return new Wall(kt * times, half * times, free, stillWm2K, emissivity, ambientC);
+            }
+
             /** What its outside gives off, behind half its thickness, W/(m²·K). */
             double outsideWm2K(double celsius) {
                 if (!free) {

@@ -167,7 +167,7 @@ public class HeatEngineTest {
         double[] t = network.solve();
         assertThat(t[b]).isCloseTo(22, within(1e-6));
         assertThat(t[a]).isCloseTo(25, within(1e-6));
-        assertThat(network.effects(t, a, Doubted.CONVECTION, List.of(new HeatNetwork.Warmed(Doubted.WATTS, a, 2)))
+        assertThat(network.effects(t, a, Doubted.CONVECTION, 1, List.of(new HeatNetwork.Warmed(Doubted.WATTS, a, 2, 0)))
                         .get(Doubted.WATTS))
                 .isCloseTo(2 * (0.5 + 1 / 3.0), within(1e-6));
     }
@@ -182,8 +182,8 @@ public class HeatEngineTest {
         double[] t = row(2).solve();
         HeatNetwork network = row(2);
         Link link = new Link.Fixed(1, 2, 2);
-        network.moves(Doubted.WATTS, link, new Link.Fixed(1, 2, 2.002));
-        assertThat(network.effects(t, 1, Doubted.CONVECTION, List.of()).get(Doubted.WATTS))
+        network.moves(Doubted.WATTS, link, () -> new Link.Fixed(1, 2, 2.002));
+        assertThat(network.effects(t, 1, Doubted.CONVECTION, 1, List.of()).get(Doubted.WATTS))
                 .isCloseTo(row(2.002).solve()[1] - t[1], Percentage.withPercentage(0.2));
     }
 
