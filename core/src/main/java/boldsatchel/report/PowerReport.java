@@ -22,6 +22,12 @@ final class PowerReport {
     static void write(ObjectNode node, Build build, PowerResult power, Points points) {
         ArrayNode chains = node.putArray("chains");
         power.chains().forEach(c -> chain(chains.addObject(), build, c));
+        power.cliff().ifPresent(c -> {
+            ObjectNode cliff = node.putObject("mayStopAtOnce");
+            number(cliff, "chance", c.chance());
+            cliff.put("limit", c.limit().kind().words());
+            cliff.put("rung", c.limit().rung());
+        });
         ArrayNode charges = node.putArray("charges");
         power.charges().forEach(c -> charge(charges.addObject(), c));
         ArrayNode warmths = node.putArray("heat");

@@ -161,7 +161,7 @@ public class StagesTest extends WindowHarness {
         ListView<Part> list = robot.lookup("#library").query();
         assertThat(list.getItems()).isNotEmpty().allMatch(p -> p.family() == Family.BATTERY);
         String words = robot.lookup(".what-if").<Labeled>query().getText();
-        assertThat(words).startsWith("In place of 4S2P pack").contains("Lasts 5.4 h →");
+        assertThat(words).startsWith("In place of 4S2P pack").contains("Lasts 5.8 h →");
     }
 
     @Test
