@@ -13,16 +13,18 @@ import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
+import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
-import java.util.function.ToDoubleFunction;
 
 /**
  * Fit: does everything go in, with room. All solids are boxes along the axes, so every answer is exact. Pairs are found by
@@ -113,11 +115,42 @@ public final class FitEngine implements Engine<FitResult> {
                 tightest(build, found));
     }
 
-    /** A meeting, and its signed distance with parts' figures moved, mm. */
-    private record Meeting(double mm, ToDoubleFunction<Reading> again) {
-        Spread.Candidate candidate() {
-            return Spread.candidate(mm, again);
+    /**
+     * A meeting of a part with another, or with its tray.
+     *
+     * @param a id of the part
+     * @param b id of the other part, or of the tray
+     * @param mm signed distance
+     */
+    private record Meeting(String a, String b, FitResult.Where where, double mm, boolean outside) {}
+
+    /** A meeting with each size of its parts moved both ways; another side may come to count on either. */
+    private static Spread.Candidate candidate(Build build, Meeting meeting) {
+        Map<Input, Double> effects = new LinkedHashMap<>();
+        Optional<Placed> a = placed(build, meeting.a(), Reading.NOMINAL);
+        Optional<Placed> b = placed(build, meeting.b(), Reading.NOMINAL);
+        double base = distance(build, meeting, a, b);
+        for (String id : List.of(meeting.a(), meeting.b())) {
+            for (Input input : build.part(id).map(Placed::sizes).orElse(List.of())) {
+                double sigma = input.figure().sigma();
+                double up = moved(build, meeting, a, b, id, Reading.shifted(input, sigma)) - base;
+                double down = base - moved(build, meeting, a, b, id, Reading.shifted(input, -sigma));
+                effects.merge(input, Math.copySign(Math.hypot(up, down) / Math.sqrt(2), up + down), Double::sum);
+            }
         }
+        return new Spread.Candidate(meeting.mm(), effects);
+    }
+
+    private static double moved(
+            Build build, Meeting meeting, Optional<Placed> a, Optional<Placed> b, String id, Reading reading) {
+        Optional<Placed> other = placed(build, id, reading);
+        return id.equals(meeting.a()) ? distance(build, meeting, other, b) : distance(build, meeting, a, other);
+    }
+
+    private static double distance(Build build, Meeting meeting, Optional<Placed> a, Optional<Placed> b) {
+        return meeting.outside()
+                ? a.map(p -> -outsideBy(p, p.shell())).orElse(0.0)
+                : meeting(build, a, b, meeting.b(), meeting.where());
     }
 
     /**
@@ -127,28 +160,24 @@ public final class FitEngine implements Engine<FitResult> {
     private static Optional<Spread> tightest(Build build, Findings found) {
         List<Meeting> meetings = new ArrayList<>();
         for (FitResult.Outside out : found.outside) {
-            meetings.add(new Meeting(
-                    -out.byMm(),
-                    reading -> -placed(build, out.part(), reading)
-                            .map(p -> outsideBy(p, out.shell()))
-                            .orElse(0.0)));
+            meetings.add(new Meeting(out.part(), out.shell().id(), FitResult.Where.SHELL, -out.byMm(), true));
         }
         for (FitResult.Clash c : found.clashes) {
-            meetings.add(new Meeting(-c.depthMm(), reading -> meeting(build, c.a(), c.b(), c.where(), reading)));
+            meetings.add(new Meeting(c.a(), c.b(), c.where(), -c.depthMm(), false));
         }
         for (FitResult.Gap g : found.gaps) {
-            meetings.add(new Meeting(g.gapMm(), reading -> meeting(build, g.a(), g.b(), g.where(), reading)));
+            meetings.add(new Meeting(g.a(), g.b(), g.where(), g.gapMm(), false));
         }
         if (meetings.isEmpty()) {
             return build.layout().placements().size() > 1 ? Optional.of(Spread.exact(NEAR_MM)) : Optional.empty();
         }
         meetings.sort(Comparator.comparingDouble(Meeting::mm));
-        Spread.Candidate least = meetings.getFirst().candidate();
+        Spread.Candidate least = candidate(build, meetings.getFirst());
         double reach = least.nominal() + Spread.REACH * Math.max(USUAL_MM, Math.sqrt(least.variance()));
         List<Spread.Candidate> candidates = new ArrayList<>(List.of(least));
         for (Meeting next : meetings.subList(1, Math.min(meetings.size(), MOST_MEETINGS))) {
             if (next.mm() < reach) {
-                candidates.add(next.candidate());
+                candidates.add(candidate(build, next));
             }
         }
         return Optional.of(Spread.least(candidates));
@@ -161,9 +190,10 @@ public final class FitEngine implements Engine<FitResult> {
     }
 
     /** Signed distance of two parts, or of a part and the ribs and walls of a shell; negative for the depth of a clash. */
-    private static double meeting(Build build, String a, String b, FitResult.Where where, Reading reading) {
-        Optional<Placed> first = placed(build, a, reading).map(p -> seen(build, p, where));
-        Optional<Placed> second = placed(build, b, reading).map(p -> seen(build, p, where));
+    private static double meeting(
+            Build build, Optional<Placed> one, Optional<Placed> two, String b, FitResult.Where where) {
+        Optional<Placed> first = one.map(p -> seen(build, p, where));
+        Optional<Placed> second = two.map(p -> seen(build, p, where));
         double least = Double.POSITIVE_INFINITY;
         if (second.isEmpty() && where == FitResult.Where.SHELL) {
             least = build.shell(b).flatMap(s -> first.map(p -> toWall(p, s))).orElse(least);

@@ -9,6 +9,7 @@ import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.List;
@@ -93,6 +94,21 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
 
     private static double read(Reading reading, Part part, String field, Figure figure) {
         return Math.max(LEAST_MM, reading.of(part.input(Body.class, field, figure)));
+    }
+
+    /** The sizes of a part that are not known exactly. */
+    static List<Input> sizes(Part part) {
+        Body body = part.body();
+        List<Input> sizes = new ArrayList<>();
+        for (Input input : List.of(
+                part.input(Body.class, "widthMm", body.widthMm()),
+                part.input(Body.class, "depthMm", body.depthMm()),
+                part.input(Body.class, "heightMm", body.heightMm()))) {
+            if (input.figure().sigma() > 0) {
+                sizes.add(input);
+            }
+        }
+        return sizes;
     }
 
     /** Id of the part. */

@@ -1,8 +1,8 @@
 package boldsatchel.power;
 
 import boldsatchel.quantity.Input;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,14 +21,15 @@ final class HeatMoves {
     record Upstream(@Nullable Upstream above, String rung, double slope) {}
 
     /**
-     * An input and what it warms.
+     * What an input does.
      *
      * @param rung id of the rung
-     * @param store whether it is what the rung charges, and not the rung itself
+     * @param store whether it is what the rung charges that it warms, and not the rung itself
+     * @param watts heat for a change of one of the input; of several moves of one input at one rung their sum counts
      */
-    record Of(Input input, String rung, boolean store) {}
+    record Move(Input input, String rung, boolean store, double watts) {}
 
-    private final Map<Of, Double> perUnit = new LinkedHashMap<>();
+    private final List<Move> moves = new ArrayList<>();
 
     /**
      * Tells of heat in a rung that moves with a number.
@@ -40,10 +41,10 @@ final class HeatMoves {
     void add(Num num, double watts, String rung, @Nullable Upstream up) {
         num.tell(watts, (input, by) -> {
             double drawn = by;
-            perUnit.merge(new Of(input, rung, false), by, Double::sum);
+            moves.add(new Move(input, rung, false, by));
             for (Upstream u = up; u != null; u = u.above()) {
                 double more = u.slope() * drawn;
-                perUnit.merge(new Of(input, u.rung(), false), more, Double::sum);
+                moves.add(new Move(input, u.rung(), false, more));
                 drawn += more;
             }
         });
@@ -51,11 +52,11 @@ final class HeatMoves {
 
     /** Tells of heat in what a rung charges: no wire has to carry it again. */
     void addToStore(Num num, String rung) {
-        num.tell(1, (input, by) -> perUnit.merge(new Of(input, rung, true), by, Double::sum));
+        num.tell(1, (input, by) -> moves.add(new Move(input, rung, true, by)));
     }
 
-    /** Heat for a change of one of each input, W. */
-    Map<Of, Double> perUnit() {
-        return perUnit;
+    /** All of them. */
+    List<Move> all() {
+        return moves;
     }
 }

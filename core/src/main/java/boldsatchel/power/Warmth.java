@@ -198,18 +198,18 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
         }
 
         void add(HeatMoves moves) {
-            moves.perUnit().forEach((of, watts) -> {
-                double sigma = of.input().figure().sigma();
-                if (sigma > 0 && watts != 0) {
-                    doubts.add(new Doubt(of.input(), partOf(of), watts * sigma));
+            for (HeatMoves.Move move : moves.all()) {
+                double sigma = move.input().figure().sigma();
+                if (sigma > 0 && move.watts() != 0) {
+                    doubts.add(new Doubt(move.input(), partOf(move), move.watts() * sigma));
                 }
-            });
+            }
         }
 
-        private Optional<String> partOf(HeatMoves.Of of) {
-            Rung rung = Objects.requireNonNull(rungs.get(of.rung()));
+        private Optional<String> partOf(HeatMoves.Move move) {
+            Rung rung = Objects.requireNonNull(rungs.get(move.rung()));
             return rung.stage() instanceof Rung.Charging c
-                    ? Optional.of(of.store() ? c.store() : c.charger().orElse(c.store()))
+                    ? Optional.of(move.store() ? c.store() : c.charger().orElse(c.store()))
                     : rung.part();
         }
 

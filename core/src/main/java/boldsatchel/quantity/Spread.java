@@ -98,27 +98,6 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
     }
 
     /**
-     * A candidate with its effects; where another side of a part comes to count, moving up and down do not do the same, and both are asked.
-     *
-     * @param nominal at the best estimates
-     * @param result the calculation; it must read its inputs through the reading it is given
-     */
-    public static Candidate candidate(double nominal, ToDoubleFunction<Reading> result) {
-        Reading.Recorder recorder = new Reading.Recorder();
-        double base = result.applyAsDouble(recorder);
-        Map<Input, Double> effects = new LinkedHashMap<>();
-        for (Input input : recorder.inputs()) {
-            double sigma = input.figure().sigma();
-            if (sigma > 0) {
-                double up = result.applyAsDouble(Reading.shifted(input, sigma)) - base;
-                double down = base - result.applyAsDouble(Reading.shifted(input, -sigma));
-                effects.put(input, Math.copySign(Math.hypot(up, down) / Math.sqrt(2), up + down));
-            }
-        }
-        return new Candidate(nominal, effects);
-    }
-
-    /**
      * The range of the least of several results that share their inputs. The least of two that vary as normal distributions has a mean
      * and a variance in closed form, and follows each input as often as the one that follows it is the least; that is taken for a normal
      * distribution again and held against the next (Clark, Operations Research 9, 1961, 145).

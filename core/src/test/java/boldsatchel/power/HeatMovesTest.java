@@ -13,7 +13,6 @@ import boldsatchel.quantity.Reading;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -42,8 +41,8 @@ public class HeatMovesTest {
         for (Rung root : build.wiring().chain()) {
             Reading.Recorder recorder = new Reading.Recorder();
             Network.plugged(build, root, recorder).ifPresent(network -> {
-                Map<HeatMoves.Of, Double> moves =
-                        network.at(busy).moves(network.supply().levels(0.5)).perUnit();
+                List<HeatMoves.Move> moves =
+                        network.at(busy).moves(network.supply().levels(0.5)).all();
                 double all = heat(network.solve(0.5, busy));
                 for (Input input : recorder.inputs()) {
                     double by = 0.01 * input.figure().value();
@@ -53,7 +52,10 @@ public class HeatMovesTest {
                     for (String rung : network.solve(0.5, busy).rungs().keySet()) {
                         double up = heat(build, root, Reading.shifted(input, by), busy, rung);
                         double down = heat(build, root, Reading.shifted(input, -by), busy, rung);
-                        double told = moves.getOrDefault(new HeatMoves.Of(input, rung, false), 0.0) * by;
+                        double told = moves.stream()
+                                .filter(m -> m.input().equals(input) && m.rung().equals(rung) && !m.store())
+                                .mapToDouble(m -> m.watts() * by)
+                                .sum();
                         assertThat(told)
                                 .as(name + ", " + input + " at " + rung)
                                 .isCloseTo((up - down) / 2, within(0.05 * Math.abs(up - down) + 1e-3 * all));
