@@ -29,7 +29,7 @@ public final class HeatEngine implements Engine<HeatResult> {
 
     private static final double SECONDS_PER_MINUTE = 60;
     /** As many spots that may have the least margin are looked at. */
-    private static final int MOST_SPOTS = 8;
+    private static final int MOST_SPOTS = 6;
 
     /** An engine; all are alike. */
     public HeatEngine() {}
@@ -119,17 +119,21 @@ public final class HeatEngine implements Engine<HeatResult> {
                 all.stream().findFirst().map(s -> List.copyOf(s.model.loose)).orElse(List.of()));
     }
 
-    /** Range of the least margin of all spots in all uses: one that is behind at the best estimates may well be the least. */
+    /**
+     * Range of the least margin of all spots: one that is behind at the best estimates may well be the least. Each is looked at in its
+     * gravest use, as in others it moves alike.
+     */
     private static Spread margin(Solved gravest, List<Solved> all) {
         Spread.Candidate least = gravest.margin(gravest.closest);
-        double reach = Spread.REACH * Math.sqrt(least.variance());
+        double reach = least.nominal() + Spread.REACH * Math.sqrt(least.variance());
         List<Spread.Candidate> candidates = new ArrayList<>(List.of(least));
-        for (Solved solved : all) {
-            for (int i = 0; i < solved.highestC.length && candidates.size() < MOST_SPOTS; i++) {
-                boolean itself = solved == gravest && i == gravest.closest;
-                if (!itself && solved.marginK(i) < least.nominal() + reach) {
-                    candidates.add(solved.margin(i));
-                }
+        for (int i = 0; i < gravest.highestC.length && candidates.size() < MOST_SPOTS; i++) {
+            Solved worst = gravest;
+            for (Solved solved : all) {
+                worst = solved.marginK(i) < worst.marginK(i) ? solved : worst;
+            }
+            if (i != gravest.closest && worst.marginK(i) < reach) {
+                candidates.add(worst.margin(i));
             }
         }
         return Spread.least(candidates);

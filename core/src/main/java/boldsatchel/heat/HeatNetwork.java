@@ -51,8 +51,24 @@ final class HeatNetwork {
         }
     }
 
-    /** A link, and what it would be with one input moved by a standard deviation, made when somebody asks. */
-    private record Moved(Input input, Link link, Supplier<Link> then) {}
+    /** A link, and what it would be with one input moved by a standard deviation, made once when somebody asks. */
+    private static final class Moved {
+        private final Input input;
+        private final Link link;
+        private final Supplier<Link> then;
+        private Optional<Link> made = Optional.empty();
+
+        Moved(Input input, Link link, Supplier<Link> then) {
+            this.input = input;
+            this.link = link;
+            this.then = then;
+        }
+
+        Link then() {
+            made = made.or(() -> Optional.of(then.get()));
+            return made.get();
+        }
+    }
 
     /**
      * What one input, moved by a standard deviation, does to the heat.
@@ -275,7 +291,7 @@ final class HeatNetwork {
         for (Moved m : moved) {
             double from = t[m.link.from()];
             double to = t[m.link.to()];
-            double more = m.then.get().watts(from, to) - m.link.watts(from, to);
+            double more = m.then().watts(from, to) - m.link.watts(from, to);
             double kelvin = more * (kelvinPerWatt[m.link.to()] - kelvinPerWatt[m.link.from()]);
             effects.merge(m.input, rises * kelvin, Double::sum);
         }

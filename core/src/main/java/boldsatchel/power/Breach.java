@@ -54,6 +54,11 @@ public record Breach(Kind kind, String rung, double value, double limit) {
             return least ? value - limit : limit - value;
         }
 
+        /** Whether it is a voltage that must not fall. */
+        boolean ofVolts() {
+            return least && this != SHUTS_OFF && this != EMPTY;
+        }
+
         /** As said in a sentence. */
         public String words() {
             return words;

@@ -23,8 +23,10 @@ import org.apache.commons.math3.special.Erf;
  */
 public record Cliff(double chance, Breach limit) {
 
-    /** A limit farther away than this share of itself is not passed by doubts as they are. */
-    private static final double NEAR = 0.35;
+    /** A limit of a current farther away than this share of itself is not passed by doubts as they are. */
+    private static final double NEAR_AMPS = 0.35;
+    /** The same of a voltage: of a full source only what is lost on the way is in doubt. */
+    private static final double NEAR_VOLTS = 0.15;
     /** Chances smaller than this, or as near to certainty, are none. */
     private static final double LEAST = 0.002;
 
@@ -35,7 +37,8 @@ public record Cliff(double chance, Breach limit) {
         }
 
         boolean near() {
-            return Math.abs(margin()) < NEAR * Math.abs(limit.limit());
+            double near = limit.kind().ofVolts() ? NEAR_VOLTS : NEAR_AMPS;
+            return Math.abs(margin()) < near * Math.abs(limit.limit());
         }
     }
 

@@ -6,6 +6,7 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Input;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -130,7 +131,7 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
             for (Network network : networks) {
                 sum.add(network.at(Demand.of(step)).moves(network.supply().levels(LEVEL)));
             }
-            steps.add(new Step(step, sum.in, sum.stored, Map.copyOf(sum.byPart), sum.wires, List.copyOf(sum.doubts)));
+            steps.add(new Step(step, sum.in, sum.stored, Map.copyOf(sum.byPart), sum.wires, sum.doubts()));
         }
         return new Warmth(profile.name(), pluggedIn, steps);
     }
@@ -188,7 +189,7 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
     private static final class Sum {
         private final Map<String, Rung> rungs;
         private final Map<String, Double> byPart = new HashMap<>();
-        private final List<Doubt> doubts = new ArrayList<>();
+        private final Map<Warmed, Double> doubts = new LinkedHashMap<>();
         private double wires;
         private double in;
         private double stored;
@@ -197,11 +198,20 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
             this.rungs = rungs;
         }
 
+        /** An input, and the part whose heat it moves. */
+        private record Warmed(Input input, Optional<String> part) {}
+
+        List<Doubt> doubts() {
+            List<Doubt> all = new ArrayList<>(doubts.size());
+            doubts.forEach((warmed, watts) -> all.add(new Doubt(warmed.input(), warmed.part(), watts)));
+            return List.copyOf(all);
+        }
+
         void add(HeatMoves moves) {
             for (HeatMoves.Move move : moves.all()) {
                 double sigma = move.input().figure().sigma();
                 if (sigma > 0 && move.watts() != 0) {
-                    doubts.add(new Doubt(move.input(), partOf(move), move.watts() * sigma));
+                    doubts.merge(new Warmed(move.input(), partOf(move)), move.watts() * sigma, Double::sum);
                 }
             }
         }
