@@ -25,8 +25,8 @@ public record Cliff(double chance, Breach limit) {
 
     /** A limit of a current farther away than this share of itself is not passed by doubts as they are. */
     private static final double NEAR_AMPS = 0.35;
-    /** The same of a voltage: of a full source only what is lost on the way is in doubt. */
-    private static final double NEAR_VOLTS = 0.15;
+    /** The same of a voltage, by what is lost of it on the way: that is all that is in doubt of it. */
+    private static final double NEAR_LOSSES = 1.5;
     /** Chances smaller than this, or as near to certainty, are none. */
     private static final double LEAST = 0.002;
 
@@ -35,10 +35,48 @@ public record Cliff(double chance, Breach limit) {
         double margin() {
             return limit.kind().margin(limit.value(), limit.limit());
         }
+    }
 
-        boolean near() {
-            double near = limit.kind().ofVolts() ? NEAR_VOLTS : NEAR_AMPS;
-            return Math.abs(margin()) < near * Math.abs(limit.limit());
+    /** Gathers the limits that are near in a step. */
+    private static final class Nearby implements Node.Observer {
+        private final Demand demand;
+        private final List<At> found;
+        /** What holds voltages: the source, and each converter's output. */
+        private final List<Double> rails = new ArrayList<>();
+
+        Nearby(Demand demand, List<At> found) {
+            this.demand = demand;
+            this.found = found;
+        }
+
+        @Override
+        public void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {
+            if (rails.isEmpty()) {
+                rails.add(voltsIn);
+            }
+        }
+
+        @Override
+        public boolean looksBehind(Node.Converter converter) {
+            rails.add(converter.outV());
+            return true;
+        }
+
+        @Override
+        public void limit(Breach.Kind kind, String id, double value, double limit) {
+            At at = new At(demand, new Breach(kind, id, value, limit));
+            double near = kind.ofVolts() ? NEAR_LOSSES * lost(value) : NEAR_AMPS * Math.abs(limit);
+            if (kind.endsRun() && Math.abs(at.margin()) < near) {
+                found.add(at);
+            }
+        }
+
+        private double lost(double volts) {
+            double least = Double.POSITIVE_INFINITY;
+            for (double rail : rails) {
+                least = rail >= volts ? Math.min(least, rail - volts) : least;
+            }
+            return least;
         }
     }
 
@@ -55,12 +93,7 @@ public record Cliff(double chance, Breach limit) {
         List<At> near = new ArrayList<>();
         for (Demand demand :
                 (Iterable<Demand>) profile.steps().stream().map(Demand::of).distinct()::iterator) {
-            for (Breach limit : network.at(demand).limits(1)) {
-                At at = new At(demand, limit);
-                if (at.near()) {
-                    near.add(at);
-                }
-            }
+            network.at(demand).tell(1, new Nearby(demand, near));
         }
         if (near.isEmpty()) {
             return Optional.empty();

@@ -177,25 +177,12 @@ public final class Network {
             return new Terminals(flow.volts(), flow.total(), flow, watcher.stop());
         }
 
-        /** The limits that may end a run, as they stand at a level. */
-        List<Breach> limits(double level) {
-            List<Breach> limits = new ArrayList<>();
+        /** Tells what each rung does at a level of all sources; nothing on a collapse. */
+        void tell(double level, Node.Observer observer) {
             Supply.Flow flow = supply.solve(supply.levels(level), next);
             if (!flow.collapsed()) {
-                told(supply.levels(level), flow, new Node.Observer() {
-                    @Override
-                    public void rung(
-                            String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
-
-                    @Override
-                    public void limit(Breach.Kind kind, String id, double value, double limit) {
-                        if (kind.endsRun()) {
-                            limits.add(new Breach(kind, id, value, limit));
-                        }
-                    }
-                });
+                told(supply.levels(level), flow, observer);
             }
-            return limits;
         }
 
         /** How far a limit is from being passed at a level of a single source; not a number where nothing is solved. */
