@@ -76,7 +76,7 @@ public record Cliff(double chance, Breach limit) {
             for (double rail : rails) {
                 least = rail >= volts ? Math.min(least, rail - volts) : least;
             }
-            return least;
+            return Double.isFinite(least) ? least : 0;
         }
     }
 

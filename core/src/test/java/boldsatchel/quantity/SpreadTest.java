@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 import org.testng.annotations.Test;
 
 public class SpreadTest {
@@ -76,5 +79,31 @@ public class SpreadTest {
     public void figuresThatCannotBeAreRefused() {
         assertThatThrownBy(() -> new Figure(Double.NaN, 0, Basis.GUESS)).hasMessageContaining("finite");
         assertThatThrownBy(() -> new Figure(1, -1, Basis.GUESS)).hasMessageContaining("zero or more");
+    }
+
+    /** Of four that are alike and independent: 1 − (1 − Φ)⁴ is 0.05 at −2.235 and 0.95 at 0.068. */
+    @Test
+    public void theLeastOfFourIsLessThanEach() {
+        List<Spread.Candidate> four = Stream.of("w", "x", "y", "z")
+                .map(owner -> new Spread.Candidate(3, Map.of(input(owner, "a", a), 1.0)))
+                .toList();
+        Spread least = Spread.least(four);
+        assertThat(least.low()).isCloseTo(3 - 2.235, within(0.08));
+        assertThat(least.high()).isCloseTo(3 + 0.068, within(0.08));
+        assertThat(least.nominal()).isEqualTo(3);
+        assertThat(least.blame()).hasSize(4);
+    }
+
+    /** What moves with the same input is one result; what is far behind never is the least. */
+    @Test
+    public void theLeastOfOneIsItself() {
+        Map<Input, Double> effects = Map.of(input("x", "a", a), 1.0);
+        Spread alone = Spread.ofEffects(3, effects);
+        Spread.Candidate first = new Spread.Candidate(3, effects);
+        Spread.Candidate behind = new Spread.Candidate(40, Map.of(input("y", "b", b), 2.0));
+        assertThat(Spread.least(List.of(first, first)).low()).isCloseTo(alone.low(), within(1e-9));
+        Spread least = Spread.least(List.of(behind, first));
+        assertThat(least.low()).isCloseTo(alone.low(), within(1e-9));
+        assertThat(least.high()).isCloseTo(alone.high(), within(1e-9));
     }
 }
