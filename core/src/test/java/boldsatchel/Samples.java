@@ -70,6 +70,22 @@ public final class Samples {
                 exact(0));
     }
 
+    /** A load that draws another figure when busy. */
+    public static Facet.DrawsPower busy(Facet.DrawsPower d, Figure watts) {
+        return new Facet.DrawsPower(
+                d.lowV(),
+                d.nominalV(),
+                d.highV(),
+                d.kind(),
+                d.offW(),
+                d.sleepW(),
+                d.idleW(),
+                watts,
+                d.startW(),
+                d.startSeconds(),
+                d.backlightW());
+    }
+
     public static Facet.Cells cells(
             Facet.Chemistry chemistry, int s, int p, double ah, double cellOhms, double packOhms, double cutoffV) {
         return new Facet.Cells(

@@ -113,17 +113,10 @@ public final class PowerEngine implements Engine<PowerResult> {
             others.put(p.name(), new PowerResult.Profiled(run.hours(), run.end()));
         });
         return new PowerResult.ChainResult(
-                begun.source(),
-                begun.points(),
-                begun.full(),
-                begun.half(),
-                begun.low(),
-                begun.starting(),
-                begun.noLoad(),
+                begun,
                 cells,
                 Discharge.run(network, build.brief().profile()),
                 others,
-                begun.startsDownTo(),
                 offDays(build, network),
                 withoutOne(build, network, cells));
     }

@@ -26,38 +26,64 @@ public record PowerResult(
     /**
      * One chain.
      *
-     * @param source id of its first rung
-     * @param points operating point of each demand of the brief's profile, half full
-     * @param full working, at full charge
-     * @param half working, half full
-     * @param low working, nearly empty: at a twentieth
-     * @param starting starting up at full charge
-     * @param noLoad asleep at full charge
+     * @param begun the chain with its cells as they begin
      * @param cells how warm they are in the runs
      * @param run of the brief's profile
      * @param otherRuns the brief's other profiles, by name
      * @param offDays days until flat, switched off on the shelf; infinite for mains
      * @param withoutOne of several joined sources: hours when the one that is missed most has failed
-     * @param startsDownTo least state of charge it starts from; nothing when it does not start at all
      */
     public record ChainResult(
-            String source,
-            List<OperatingPoint> points,
-            OperatingPoint full,
-            OperatingPoint half,
-            OperatingPoint low,
-            OperatingPoint starting,
-            OperatingPoint noLoad,
+            Points.Chain begun,
             CellTemperatures cells,
             Discharge run,
             Map<String, Profiled> otherRuns,
-            Optional<Double> startsDownTo,
             double offDays,
             Optional<Double> withoutOne) {
 
+        /** Id of its first rung. */
+        public String source() {
+            return begun.source();
+        }
+
+        /** Operating point of each demand of the brief's profile, half full. */
+        public List<OperatingPoint> points() {
+            return begun.points();
+        }
+
+        /** Working, at full charge. */
+        public OperatingPoint full() {
+            return begun.full();
+        }
+
+        /** Working, half full. */
+        public OperatingPoint half() {
+            return begun.half();
+        }
+
+        /** Working, nearly empty: at a twentieth. */
+        public OperatingPoint low() {
+            return begun.low();
+        }
+
+        /** Starting up at full charge. */
+        public OperatingPoint starting() {
+            return begun.starting();
+        }
+
+        /** Asleep at full charge. */
+        public OperatingPoint noLoad() {
+            return begun.noLoad();
+        }
+
+        /** Least state of charge it starts from; nothing when it does not start at all. */
+        public Optional<Double> startsDownTo() {
+            return begun.startsDownTo();
+        }
+
         /** The point with the most power among the profile's. */
         public OperatingPoint busiest() {
-            return points.stream()
+            return points().stream()
                     .reduce((a, b) -> b.collapsed() || b.watts() > a.watts() ? b : a)
                     .orElseThrow();
         }

@@ -1,5 +1,6 @@
 package boldsatchel.power;
 
+import static boldsatchel.Samples.busy;
 import static boldsatchel.Samples.chain;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.load;
@@ -34,26 +35,8 @@ public class CliffTest {
                 15,
                 200,
                 new Facet.PowerBank(exact(37), exact(0.8), 5, 3, exact(0), 0.1));
-        Facet.DrawsPower d = load(watts, 4, 6);
-        Part lamp = part(
-                "lamp",
-                Family.SCREEN,
-                50,
-                50,
-                5,
-                50,
-                new Facet.DrawsPower(
-                        d.lowV(),
-                        d.nominalV(),
-                        d.highV(),
-                        d.kind(),
-                        d.offW(),
-                        d.sleepW(),
-                        d.idleW(),
-                        new Figure(watts, 0.04, Basis.MEASURED),
-                        d.startW(),
-                        d.startSeconds(),
-                        d.backlightW()));
+        Facet draws = busy(load(watts, 4, 6), new Figure(watts, 0.04, Basis.MEASURED));
+        Part lamp = part("lamp", Family.SCREEN, 50, 50, 5, 50, draws);
         return chain(rung("bank", rung("lamp")), 25, bank, lamp);
     }
 

@@ -1,5 +1,6 @@
 package boldsatchel.power;
 
+import static boldsatchel.Samples.busy;
 import static boldsatchel.Samples.cells;
 import static boldsatchel.Samples.chain;
 import static boldsatchel.Samples.exact;
@@ -94,19 +95,7 @@ public class PowerEngineTest {
                 30,
                 true,
                 c.health());
-        Facet.DrawsPower d = load(20, 11, 19);
-        Facet draws = new Facet.DrawsPower(
-                d.lowV(),
-                d.nominalV(),
-                d.highV(),
-                d.kind(),
-                d.offW(),
-                d.sleepW(),
-                d.idleW(),
-                new Figure(watts, 4, Basis.DATA_SHEET),
-                d.startW(),
-                d.startSeconds(),
-                d.backlightW());
+        Facet draws = busy(load(20, 11, 19), new Figure(watts, 4, Basis.DATA_SHEET));
         return chain(
                 rung("pack", rung("board")),
                 25,
