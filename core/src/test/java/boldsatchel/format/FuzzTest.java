@@ -34,6 +34,8 @@ public class FuzzTest {
     };
 
     private final Random random = new Random(2026);
+    private int judged;
+    private int refused;
 
     private String changed(String text) {
         return switch (random.nextInt(9)) {
@@ -103,25 +105,14 @@ public class FuzzTest {
                                 new BuildFormat.Document(Library.demo(d).orElseThrow(), Extras.NONE)),
                         BuildFormatTest.old(d)))
                 .toList();
-        int judged = 0;
-        int refused = 0;
         List<String> slow = new ArrayList<>();
         for (int i = 0; i < FILES; i++) {
             String text = changed(demos.get(i % demos.size()));
-            long began = System.nanoTime();
-            try {
-                judge(BuildFormat.read(text), i);
-                judged++;
-            } catch (FormatException e) {
-                assertThat(e.getMessage())
-                        .as("file " + i)
-                        .isNotBlank()
-                        .doesNotContain("REDACTED", "boldsatchel.", "java.");
-                refused++;
-            } catch (RuntimeException | StackOverflowError e) {
-                fail("file " + i + ": " + e, e);
+            // What hangs does so again; a machine that stands still for a while does not.
+            long seconds = seconds(text, i);
+            if (seconds >= 2) {
+                seconds = seconds(text, i);
             }
-            long seconds = (System.nanoTime() - began) / 1_000_000_000;
             if (seconds >= 2) {
                 slow.add("file " + i + ": " + seconds + " s");
             }
@@ -129,6 +120,21 @@ public class FuzzTest {
         assertThat(slow).as("files that hang").isEmpty();
         assertThat(judged).isGreaterThan(FILES / 10);
         assertThat(refused).isGreaterThan(FILES / 10);
+    }
+
+    /** How long a file takes to be refused in words or judged. */
+    private long seconds(String text, int i) {
+        long began = System.nanoTime();
+        try {
+            judge(BuildFormat.read(text), i);
+            judged++;
+        } catch (FormatException e) {
+            assertThat(e.getMessage()).as("file " + i).isNotBlank().doesNotContain("REDACTED", "boldsatchel.", "java.");
+            refused++;
+        } catch (RuntimeException | StackOverflowError e) {
+            fail("file " + i + ": " + e, e);
+        }
+        return (System.nanoTime() - began) / 1_000_000_000;
     }
 
     private static void judge(BuildFormat.Document document, int i) {
