@@ -16,7 +16,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -86,8 +85,12 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 .orElse(0.0);
         double use = hinge.map(Hinge::useAngleDeg).orElse(0.0);
         Vec centre = bodies.centre(hinge, use).at();
-        Optional<Spread> margin = support.map(s ->
-                bodies.marginRange(s, thicker(base.orElseThrow(), build.casing().feet()), hinge, worst));
+        Optional<Spread> margin = support.map(s -> {
+            Shell stands = base.orElseThrow();
+            Input wall = stands.input("wallMm", stands.wallMm());
+            return bodies.marginRange(
+                    s, wall, thicker(build, stands, wall.figure().sigma()), hinge, worst);
+        });
         double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
         double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
         return new BalanceResult(
@@ -110,21 +113,12 @@ public final class BalanceEngine implements Engine<BalanceResult> {
         return support(shell.outside(), feet);
     }
 
-    private static Map.Entry<Input, Support> thicker(Shell shell, Optional<Casing.Feet> feet) {
-        Input wall = shell.input("wallMm", shell.wallMm());
-        double by = wall.figure().sigma();
+    /** The same with walls that are thicker by so many mm. */
+    private static Support thicker(Build build, Shell shell, double by) {
         Box out = shell.outside();
-        return Map.entry(
-                wall,
-                support(
-                        new Box(
-                                out.x() - by,
-                                out.y() - by,
-                                out.z() - by,
-                                out.dx() + 2 * by,
-                                out.dy() + 2 * by,
-                                out.dz()),
-                        feet));
+        return support(
+                new Box(out.x() - by, out.y() - by, out.z() - by, out.dx() + 2 * by, out.dy() + 2 * by, out.dz()),
+                build.casing().feet());
     }
 
     private static Support support(Box out, Optional<Casing.Feet> feet) {

@@ -10,7 +10,6 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.power.Copper;
-import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
@@ -19,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * Base and lid as two rigid bodies, each in its own frame, made of weights that are each known with an error of their own. What has no
@@ -48,6 +48,13 @@ final class Bodies {
         Mass more() {
             return new Mass(sigmaG, at);
         }
+
+        /** A body that has it, with it elsewhere. */
+        Mass shifting(Mass body, Vec to) {
+            double share = body.g() > 0 ? g / body.g() : 0;
+            Vec by = new Vec(share * (to.x() - at.x()), share * (to.y() - at.y()), share * (to.z() - at.z()));
+            return new Mass(body.g(), body.at().plus(by));
+        }
     }
 
     /** Where a weight is with an input moved. */
@@ -63,8 +70,6 @@ final class Bodies {
                         .mapToDouble(Weight::g)
                         .sum();
     }
-
-    private static final List<String> SIZES = List.of("widthMm", "depthMm", "heightMm");
 
     private Mass together(Where where) {
         return Mass.together(weights.stream()
@@ -103,17 +108,12 @@ final class Bodies {
         }
         Body body = part.body();
         List<Elsewhere> sizes = new ArrayList<>();
-        List<Figure> figures = List.of(body.widthMm(), body.depthMm(), body.heightMm());
-        for (int axis = 0; axis < figures.size(); axis++) {
-            double sigma = figures.get(axis).sigma();
+        for (int axis = 0; axis < 3; axis++) {
+            Input size = part.sizes().get(axis);
+            double sigma = size.figure().sigma();
             if (sigma > 0) {
-                sizes.add(new Elsewhere(
-                        part.input(Body.class, SIZES.get(axis), figures.get(axis)),
-                        centre(
-                                body,
-                                placement.get(),
-                                axis,
-                                1 + sigma / figures.get(axis).value())));
+                double times = 1 + sigma / size.figure().value();
+                sizes.add(new Elsewhere(size, centre(body, placement.get(), axis, times)));
             }
         }
         return new Weight(
@@ -195,44 +195,34 @@ final class Bodies {
      * The range of the tip margin at a lid angle: each weight and where it is are moved in turn, and the centre follows without adding all
      * up again.
      *
-     * @param thicker what it stands on with the walls of the base thicker by a standard deviation, and which input that is
+     * @param wall thickness of the base's walls
+     * @param thicker what it stands on with them thicker by a standard deviation
      */
-    Spread marginRange(Support support, Map.Entry<Input, Support> thicker, Optional<Hinge> hinge, double angleDeg) {
+    Spread marginRange(Support support, Input wall, Support thicker, Optional<Hinge> hinge, double angleDeg) {
         double nominal = support.marginDeg(centre(hinge, angleDeg).at());
         Map<Input, Double> effects = new LinkedHashMap<>();
-        effects.put(
-                thicker.getKey(),
-                thicker.getValue().marginDeg(centre(hinge, angleDeg).at()) - nominal);
+        effects.put(wall, thicker.marginDeg(centre(hinge, angleDeg).at()) - nominal);
         for (Weight w : weights) {
             if (w.where == Where.LOOSE) {
                 continue;
             }
             if (w.sigmaG != 0) {
-                double moved = support.marginDeg(with(w.where, w.more(), hinge, angleDeg));
+                double moved = support.marginDeg(with(w.where, m -> m.and(w.more()), hinge, angleDeg));
                 effects.merge(w.input, moved - nominal, Double::sum);
             }
             for (Elsewhere e : w.sizes) {
-                Vec by = new Vec(e.at.x() - w.at.x(), e.at.y() - w.at.y(), e.at.z() - w.at.z());
-                double moved = support.marginDeg(shifted(w, by, hinge, angleDeg));
+                double moved = support.marginDeg(with(w.where, m -> w.shifting(m, e.at), hinge, angleDeg));
                 effects.merge(e.input, moved - nominal, Double::sum);
             }
         }
         return Spread.ofEffects(nominal, effects);
     }
 
-    private Vec with(Where where, Mass more, Optional<Hinge> hinge, double angleDeg) {
+    /** The centre with one of the bodies changed. */
+    private Vec with(Where where, UnaryOperator<Mass> change, Optional<Hinge> hinge, double angleDeg) {
         return (where == Where.LID
-                        ? together(base, lid.and(more), hinge, angleDeg)
-                        : together(base.and(more), lid, hinge, angleDeg))
-                .at();
-    }
-
-    /** The centre with one weight moved by a way. */
-    private Vec shifted(Weight w, Vec by, Optional<Hinge> hinge, double angleDeg) {
-        Mass body = w.where == Where.LID ? lid : base;
-        double share = body.g() > 0 ? w.g / body.g() : 0;
-        Mass moved = new Mass(body.g(), body.at().plus(new Vec(share * by.x(), share * by.y(), share * by.z())));
-        return (w.where == Where.LID ? together(base, moved, hinge, angleDeg) : together(moved, lid, hinge, angleDeg))
+                        ? together(base, change.apply(lid), hinge, angleDeg)
+                        : together(change.apply(base), lid, hinge, angleDeg))
                 .at();
     }
 

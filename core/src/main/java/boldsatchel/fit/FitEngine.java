@@ -131,8 +131,11 @@ public final class FitEngine implements Engine<FitResult> {
         Optional<Placed> b = placed(build, meeting.b(), Reading.NOMINAL);
         double base = distance(build, meeting, a, b);
         for (String id : List.of(meeting.a(), meeting.b())) {
-            for (Input input : build.part(id).map(Placed::sizes).orElse(List.of())) {
+            for (Input input : build.part(id).map(Part::sizes).orElse(List.of())) {
                 double sigma = input.figure().sigma();
+                if (sigma == 0) {
+                    continue;
+                }
                 double up = moved(build, meeting, a, b, id, Reading.shifted(input, sigma)) - base;
                 double down = base - moved(build, meeting, a, b, id, Reading.shifted(input, -sigma));
                 effects.merge(input, Math.copySign(Math.hypot(up, down) / Math.sqrt(2), up + down), Double::sum);

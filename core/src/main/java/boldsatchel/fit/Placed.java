@@ -83,32 +83,18 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
     /** The body at the sizes read; itself where they are the best estimates. */
     private static Body read(Part part, Reading reading) {
         Body body = part.body();
-        double width = read(reading, part, "widthMm", body.widthMm());
-        double depth = read(reading, part, "depthMm", body.depthMm());
-        double height = read(reading, part, "heightMm", body.heightMm());
+        List<Input> sizes = part.sizes();
+        double width = read(reading, sizes.get(0));
+        double depth = read(reading, sizes.get(1));
+        double height = read(reading, sizes.get(2));
         boolean same = width == body.widthMm().value()
                 && depth == body.depthMm().value()
                 && height == body.heightMm().value();
         return same ? body : body.resized(Figure.measured(width), Figure.measured(depth), Figure.measured(height));
     }
 
-    private static double read(Reading reading, Part part, String field, Figure figure) {
-        return Math.max(LEAST_MM, reading.of(part.input(Body.class, field, figure)));
-    }
-
-    /** The sizes of a part that are not known exactly. */
-    static List<Input> sizes(Part part) {
-        Body body = part.body();
-        List<Input> sizes = new ArrayList<>();
-        for (Input input : List.of(
-                part.input(Body.class, "widthMm", body.widthMm()),
-                part.input(Body.class, "depthMm", body.depthMm()),
-                part.input(Body.class, "heightMm", body.heightMm()))) {
-            if (input.figure().sigma() > 0) {
-                sizes.add(input);
-            }
-        }
-        return sizes;
+    private static double read(Reading reading, Input size) {
+        return Math.max(LEAST_MM, reading.of(size));
     }
 
     /** Id of the part. */

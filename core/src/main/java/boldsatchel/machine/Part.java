@@ -104,6 +104,14 @@ public record Part(
         return new Input(owner, name, of, field, figure);
     }
 
+    /** Its width, depth and height as inputs, in this order, mm. */
+    public List<Input> sizes() {
+        return List.of(
+                input(Body.class, "widthMm", body.widthMm()),
+                input(Body.class, "depthMm", body.depthMm()),
+                input(Body.class, "heightMm", body.heightMm()));
+    }
+
     /** The facet of a kind, if the part has it. */
     public <F extends Facet> Optional<F> facet(Class<F> kind) {
         for (int i = 0; i < facets.size(); i++) {

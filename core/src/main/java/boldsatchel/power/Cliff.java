@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import org.apache.commons.math3.special.Erf;
 
 /**
  * That a full chain stops at once although it should not, or the other way round: a power bank that is about to take its load for
@@ -29,6 +28,9 @@ public record Cliff(double chance, Breach limit) {
     private static final double NEAR_LOSSES = 1.5;
     /** Chances smaller than this, or as near to certainty, are none. */
     private static final double LEAST = 0.002;
+
+    /** A range leaves out as much below it. */
+    private static final double IN_RANGE = 0.05;
 
     /** A limit of one step of a profile. */
     private record At(Demand demand, Breach limit) {
@@ -118,12 +120,12 @@ public record Cliff(double chance, Breach limit) {
         if (!(variance > 0)) {
             return Stream.of();
         }
-        double chance = (1 - Erf.erf(at.margin() / Math.sqrt(2 * variance))) / 2;
+        double chance = Spread.below(-at.margin() / Math.sqrt(variance));
         return chance < LEAST || chance > 1 - LEAST ? Stream.of() : Stream.of(new Cliff(chance, at.limit()));
     }
 
     /** A range of hours in which the machine may stop at once: where that is likely enough, it begins with nothing. */
     Spread in(Spread hours) {
-        return chance < 0.05 ? hours : new Spread(0, hours.nominal(), hours.high(), hours.blame());
+        return chance < IN_RANGE ? hours : new Spread(0, hours.nominal(), hours.high(), hours.blame());
     }
 }

@@ -39,15 +39,23 @@ final class HeatMoves {
      * @param up what carries it
      */
     void add(Num num, double watts, String rung, @Nullable Upstream up) {
-        num.tell(watts, (input, by) -> {
-            double drawn = by;
-            moves.add(new Move(input, rung, false, by));
-            for (Upstream u = up; u != null; u = u.above()) {
-                double more = u.slope() * drawn;
-                moves.add(new Move(input, u.rung(), false, more));
-                drawn += more;
-            }
-        });
+        num.tell(watts, (input, by) -> add(input, by, rung, up));
+    }
+
+    /**
+     * Tells of heat in a rung that moves with an input.
+     *
+     * @param watts heat for a change of one of it
+     * @param up what carries it
+     */
+    void add(Input input, double watts, String rung, @Nullable Upstream up) {
+        double drawn = watts;
+        moves.add(new Move(input, rung, false, watts));
+        for (Upstream u = up; u != null; u = u.above()) {
+            double more = u.slope() * drawn;
+            moves.add(new Move(input, u.rung(), false, more));
+            drawn += more;
+        }
     }
 
     /** Tells of heat in what a rung charges: no wire has to carry it again. */

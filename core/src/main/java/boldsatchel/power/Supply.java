@@ -228,9 +228,8 @@ record Supply(List<Branch> branches) {
             Branch b = branches.get(k);
             double open = b.store.openVolts(levels[k]);
             double ohms = b.store.ohms(levels[k]);
-            b.store.tellOhms(
-                    levels[k], 1, (input, by) -> moves.add(Num.of(input, 0), by * amps * amps, b.source, null));
-            b.store.tellLoss(amps, (input, by) -> moves.add(Num.of(input, 0), by, b.source, null));
+            b.store.tellOhms(levels[k], 1, (input, by) -> moves.add(input, by * amps * amps, b.source, null));
+            b.store.tellLoss(amps, (input, by) -> moves.add(input, by, b.source, null));
             double share = amps / total;
             double perAmp = 2 * ohms * amps + b.store.lossW(open, 1);
             up = new HeatMoves.Upstream(up, b.source, share * perAmp / Math.max(1e-9, open - 2 * ohms * amps));

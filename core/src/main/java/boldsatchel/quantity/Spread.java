@@ -118,7 +118,7 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
             }
             double root = Math.sqrt(apart);
             double alpha = (next.nominal() - mean) / root;
-            double first = (1 + Erf.erf(alpha / Math.sqrt(2))) / 2;
+            double first = below(alpha);
             double second = 1 - first;
             double density = root * Math.exp(-alpha * alpha / 2) / Math.sqrt(2 * Math.PI);
             double least = mean * first + next.nominal() * second - density;
@@ -137,6 +137,11 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
                 nominal,
                 Math.max(nominal, mean + half),
                 ofEffects(0, effects).blame());
+    }
+
+    /** Share of a normal distribution that lies below so many standard deviations from its mean. */
+    public static double below(double sigmas) {
+        return (1 + Erf.erf(sigmas / Math.sqrt(2))) / 2;
     }
 
     private static double together(Map<Input, Double> a, Map<Input, Double> b) {
