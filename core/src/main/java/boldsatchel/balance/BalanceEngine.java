@@ -7,6 +7,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Input;
@@ -217,18 +218,19 @@ public final class BalanceEngine implements Engine<BalanceResult> {
 
     private static List<BalanceResult.Item> items(Build build) {
         List<BalanceResult.Item> items = new ArrayList<>();
-        build.parts().list().stream()
-                .filter(p -> !p.staysOutside())
-                .forEach(p ->
-                        items.add(new BalanceResult.Item(p.name(), p.massG().value())));
-        build.casing()
-                .shells()
-                .forEach(s -> items.add(new BalanceResult.Item(s.name(), Bodies.shellG(s, Reading.NOMINAL))));
+        for (Part part : build.parts().list()) {
+            if (!part.staysOutside()) {
+                items.add(new BalanceResult.Item(part.name(), part.massG().value()));
+            }
+        }
+        for (Shell shell : build.casing().shells()) {
+            items.add(new BalanceResult.Item(shell.name(), Bodies.shellG(shell, Reading.NOMINAL)));
+        }
         items.add(new BalanceResult.Item("wires of the power chain", Bodies.wireG(build)));
         items.add(new BalanceResult.Item(
                 "screws, glue, sleeves", build.casing().sundriesG().value()));
         items.removeIf(i -> i.massG() == 0);
-        items.sort(Comparator.comparingDouble(BalanceResult.Item::massG).reversed());
+        items.sort((a, b) -> Double.compare(b.massG(), a.massG()));
         return List.copyOf(items);
     }
 }

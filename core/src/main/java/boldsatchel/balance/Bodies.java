@@ -9,6 +9,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
 import boldsatchel.power.Copper;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Reading;
@@ -64,18 +65,17 @@ final class Bodies {
         this.weights = weights;
         this.base = inBase ? together(Where.BASE).and(wires) : together(Where.BASE);
         this.lid = together(Where.LID);
-        this.looseG = (inBase ? 0 : wires.g())
-                + weights.stream()
-                        .filter(w -> w.where == Where.LOOSE)
-                        .mapToDouble(Weight::g)
-                        .sum();
+        this.looseG = (inBase ? 0 : wires.g()) + together(Where.LOOSE).g();
     }
 
     private Mass together(Where where) {
-        return Mass.together(weights.stream()
-                .filter(w -> w.where == where)
-                .map(w -> new Mass(w.g, w.at))
-                .toList());
+        List<Mass> masses = new ArrayList<>(weights.size());
+        for (Weight w : weights) {
+            if (w.where == where) {
+                masses.add(new Mass(w.g, w.at));
+            }
+        }
+        return Mass.together(masses);
     }
 
     static Bodies of(Build build) {
@@ -107,9 +107,10 @@ final class Bodies {
             return weight(mass, somewhere, loose);
         }
         Body body = part.body();
-        List<Elsewhere> sizes = new ArrayList<>();
+        List<Input> inputs = part.sizes();
+        List<Elsewhere> sizes = new ArrayList<>(3);
         for (int axis = 0; axis < 3; axis++) {
-            Input size = part.sizes().get(axis);
+            Input size = inputs.get(axis);
             double sigma = size.figure().sigma();
             if (sigma > 0) {
                 double times = 1 + sigma / size.figure().value();
@@ -129,18 +130,8 @@ final class Bodies {
     private static Vec centre(Body body, Placement placement, int axis, double times) {
         Box bounds = body.bounds();
         Vec at = body.centreOfMass().orElse(bounds.centre());
-        return placement.place(
-                new Vec(
-                        at.x() * (axis == 0 ? times : 1),
-                        at.y() * (axis == 1 ? times : 1),
-                        at.z() * (axis == 2 ? times : 1)),
-                new Box(
-                        0,
-                        0,
-                        0,
-                        bounds.dx() * (axis == 0 ? times : 1),
-                        bounds.dy() * (axis == 1 ? times : 1),
-                        bounds.dz() * (axis == 2 ? times : 1)));
+        Box point = new Box(at.x(), at.y(), at.z(), 0, 0, 0).stretched(axis, times);
+        return placement.place(point.lowCorner(), bounds.stretched(axis, times));
     }
 
     private static Weight weight(Build build, Shell shell) {
@@ -199,31 +190,33 @@ final class Bodies {
      * @param thicker what it stands on with them thicker by a standard deviation
      */
     Spread marginRange(Support support, Input wall, Support thicker, Optional<Hinge> hinge, double angleDeg) {
-        double nominal = support.marginDeg(centre(hinge, angleDeg).at());
+        UnaryOperator<Vec> turn = hinge.map(h -> h.toBase(angleDeg)).orElse(UnaryOperator.identity());
+        Mass turned = new Mass(hinge.isPresent() ? lid.g() : 0, turn.apply(lid.at()));
+        Vec centre = base.and(turned).at();
+        double nominal = support.marginDeg(centre);
         Map<Input, Double> effects = new LinkedHashMap<>();
-        effects.put(wall, thicker.marginDeg(centre(hinge, angleDeg).at()) - nominal);
+        effects.put(wall, thicker.marginDeg(centre) - nominal);
         for (Weight w : weights) {
-            if (w.where == Where.LOOSE) {
+            if (w.where == Where.LOOSE || (w.where == Where.LID && hinge.isEmpty())) {
                 continue;
             }
+            Mass body = w.where == Where.LID ? lid : base;
             if (w.sigmaG != 0) {
-                double moved = support.marginDeg(with(w.where, m -> m.and(w.more()), hinge, angleDeg));
+                double moved = marginDeg(support, w.where, body.and(w.more()), turned, turn);
                 effects.merge(w.input, moved - nominal, Double::sum);
             }
             for (Elsewhere e : w.sizes) {
-                double moved = support.marginDeg(with(w.where, m -> w.shifting(m, e.at), hinge, angleDeg));
+                double moved = marginDeg(support, w.where, w.shifting(body, e.at), turned, turn);
                 effects.merge(e.input, moved - nominal, Double::sum);
             }
         }
         return Spread.ofEffects(nominal, effects);
     }
 
-    /** The centre with one of the bodies changed. */
-    private Vec with(Where where, UnaryOperator<Mass> change, Optional<Hinge> hinge, double angleDeg) {
-        return (where == Where.LID
-                        ? together(base, change.apply(lid), hinge, angleDeg)
-                        : together(change.apply(base), lid, hinge, angleDeg))
-                .at();
+    /** The margin with one of the bodies changed. */
+    private double marginDeg(Support support, Where where, Mass changed, Mass turned, UnaryOperator<Vec> turn) {
+        Mass all = where == Where.LID ? base.and(new Mass(changed.g(), turn.apply(changed.at()))) : changed.and(turned);
+        return support.marginDeg(all.at());
     }
 
     /** Mass of a shell from its walls: outside less inside, less the vents, times density; or as weighed. */
@@ -236,10 +229,18 @@ final class Bodies {
         double d = shell.depthMm();
         double h = shell.heightMm();
         double outer = (w + 2 * wall) * (d + 2 * wall) * (h + wall + (shell.openTop() ? 0 : wall));
-        double ribs =
-                shell.ribs().stream().mapToDouble(b -> b.dx() * b.dy() * b.dz()).sum();
-        double holes = shell.vents().stream().mapToDouble(v -> v.areaMm2()).sum() * wall;
-        return (outer - w * d * h + ribs - holes) * 1e-9 * shell.material().densityKgM3() * 1e3;
+        double ribs = 0;
+        for (Box rib : shell.ribs()) {
+            ribs += rib.dx() * rib.dy() * rib.dz();
+        }
+        double holes = 0;
+        for (Vent vent : shell.vents()) {
+            holes += vent.areaMm2();
+        }
+        return (outer - w * d * h + ribs - holes * wall)
+                * 1e-9
+                * shell.material().densityKgM3()
+                * 1e3;
     }
 
     /** Mass of the wires of the power chain, both ways, g. */

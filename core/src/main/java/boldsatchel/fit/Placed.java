@@ -8,9 +8,6 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Zone;
-import boldsatchel.quantity.Figure;
-import boldsatchel.quantity.Input;
-import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,21 +33,21 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
     }
 
     /** All placed parts of a build, in the build's order. */
-    public static List<Placed> all(Build build, Reading reading) {
+    public static List<Placed> all(Build build) {
         List<Placed> all = new ArrayList<>();
         for (Placement placement : build.layout().placements()) {
             Optional<Part> part = build.part(placement.part());
             Optional<Shell> shell = build.shell(placement.shell());
             if (part.isPresent() && shell.isPresent()) {
-                all.add(of(part.get(), placement, shell.get(), reading));
+                all.add(of(part.get(), placement, shell.get()));
             }
         }
         return all;
     }
 
     /** One part where it lies. */
-    public static Placed of(Part part, Placement placement, Shell shell, Reading reading) {
-        Body body = read(part, reading);
+    public static Placed of(Part part, Placement placement, Shell shell) {
+        Body body = part.body();
         Box bounds = body.bounds();
         List<Zone> zones = new ArrayList<>();
         for (Zone zone : body.zones()) {
@@ -64,13 +61,6 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
         return new Placed(part, placement, shell, placement.place(bounds, bounds), solids(body, placement), zones);
     }
 
-    /** One part where it lies, without what must stay free around it: for the distances of solids. */
-    static Placed bare(Part part, Placement placement, Shell shell, Reading reading) {
-        Body body = read(part, reading);
-        Box bounds = body.bounds();
-        return new Placed(part, placement, shell, placement.place(bounds, bounds), solids(body, placement), List.of());
-    }
-
     private static List<Box> solids(Body body, Placement placement) {
         Box bounds = body.bounds();
         List<Box> solids = new ArrayList<>();
@@ -80,21 +70,20 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
         return solids;
     }
 
-    /** The body at the sizes read; itself where they are the best estimates. */
-    private static Body read(Part part, Reading reading) {
-        Body body = part.body();
-        List<Input> sizes = part.sizes();
-        double width = read(reading, sizes.get(0));
-        double depth = read(reading, sizes.get(1));
-        double height = read(reading, sizes.get(2));
-        boolean same = width == body.widthMm().value()
-                && depth == body.depthMm().value()
-                && height == body.heightMm().value();
-        return same ? body : body.resized(Figure.measured(width), Figure.measured(depth), Figure.measured(height));
-    }
-
-    private static double read(Reading reading, Input size) {
-        return Math.max(LEAST_MM, reading.of(size));
+    /**
+     * Its solids with one of its sizes changed: what is inside keeps its proportions, and its low corner its place.
+     *
+     * @param axis of the part as it is drawn
+     */
+    List<Box> solids(int axis, double byMm) {
+        Box bounds = part.body().bounds();
+        double times = Math.max(LEAST_MM, bounds.size(axis) + byMm) / bounds.size(axis);
+        Box changed = bounds.stretched(axis, times);
+        List<Box> solids = new ArrayList<>();
+        for (Box solid : part.body().solidBoxes()) {
+            solids.add(placement.place(solid.stretched(axis, times), changed));
+        }
+        return solids;
     }
 
     /** Id of the part. */
@@ -109,14 +98,10 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
 
     /** The same part seen from the base's frame with the lid closed. */
     Placed closed(boldsatchel.machine.Hinge hinge) {
-        return new Placed(
-                part,
-                placement,
-                shell,
-                hinge.closed(bounds),
-                solids.stream().map(hinge::closed).toList(),
-                zones.stream()
-                        .map(z -> new Zone(z.kind(), hinge.closed(z.box())))
-                        .toList());
+        List<Zone> closed = new ArrayList<>(zones.size());
+        for (Zone zone : zones) {
+            closed.add(new Zone(zone.kind(), hinge.closed(zone.box())));
+        }
+        return new Placed(part, placement, shell, hinge.closed(bounds), Trays.closed(hinge, solids), closed);
     }
 }

@@ -102,4 +102,27 @@ public record Box(
     public double gapAlong(int axis, Box other) {
         return Math.max(low(axis), other.low(axis)) - Math.min(high(axis), other.high(axis));
     }
+
+    /** Straight distance when apart, minus the least depth when overlapping, mm. */
+    public double signedDistance(Box other) {
+        double square = 0;
+        double deepest = Double.NEGATIVE_INFINITY;
+        for (int axis = 0; axis < 3; axis++) {
+            double gap = gapAlong(axis, other);
+            square += gap > 0 ? gap * gap : 0;
+            deepest = Math.max(deepest, gap);
+        }
+        return deepest > 0 ? Math.sqrt(square) : deepest;
+    }
+
+    /** Stretched along an axis from the origin. */
+    public Box stretched(int axis, double times) {
+        return new Box(
+                x * (axis == 0 ? times : 1),
+                y * (axis == 1 ? times : 1),
+                z * (axis == 2 ? times : 1),
+                dx * (axis == 0 ? times : 1),
+                dy * (axis == 1 ? times : 1),
+                dz * (axis == 2 ? times : 1));
+    }
 }

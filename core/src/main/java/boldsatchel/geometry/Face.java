@@ -17,6 +17,7 @@ public enum Face {
 
     private final int axis;
     private final int sign;
+    private final String words = name().toLowerCase(java.util.Locale.ROOT);
 
     Face(int axis, int sign) {
         this.axis = axis;
@@ -40,6 +41,6 @@ public enum Face {
 
     /** As written in a sentence. */
     public String words() {
-        return name().toLowerCase(java.util.Locale.ROOT);
+        return words;
     }
 }

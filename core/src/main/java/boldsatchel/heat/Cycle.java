@@ -14,6 +14,8 @@ final class Cycle {
     private static final int LOOKS = 8;
 
     private static final double GROWTH = 2;
+    /** The last step towards the state a swing is bent to; what is left after it is a tenth of it at most. */
+    private static final double BEND_K = 0.5;
     /** A difference that nobody sees, K. */
     private static final double LEAST_K = 0.02;
 
@@ -49,13 +51,13 @@ final class Cycle {
     private final Elimination.Factors answers;
     private final int size;
 
-    private Cycle(HeatNetwork network, List<Leg> legs, double[] meanW, double[] meanC) {
+    private Cycle(HeatNetwork network, List<Leg> legs, double[] meanW, HeatNetwork.Steady mean) {
         this.network = network;
         this.legs = legs;
         this.meanW = meanW;
-        this.meanC = meanC;
+        this.meanC = mean.celsius();
         this.size = network.size();
-        this.answers = network.answersAt(meanC);
+        this.answers = mean.answers();
     }
 
     /** Mean of what is put into each node, W. */
@@ -74,10 +76,10 @@ final class Cycle {
      * The highest temperature of each node in the cycle, °C.
      *
      * @param meanW mean of what is put in
-     * @param meanC the steady state at that mean
+     * @param mean the steady state at that mean
      */
-    static double[] peaks(HeatNetwork network, List<Leg> legs, double[] meanW, double[] meanC) {
-        return legs.size() < 2 ? meanC : new Cycle(network, legs, meanW, meanC).peaks();
+    static double[] peaks(HeatNetwork network, List<Leg> legs, double[] meanW, HeatNetwork.Steady mean) {
+        return legs.size() < 2 ? mean.celsius() : new Cycle(network, legs, meanW, mean).peaks();
     }
 
     private double[] peaks() {
@@ -87,7 +89,8 @@ final class Cycle {
             warmest = sum(leg.watts()) > sum(warmest.watts()) ? leg : warmest;
         }
         double[] straight = answers.to(over(warmest, meanW));
-        double[] steady = network.solve(warmest.watts(), plus(meanC, straight));
+        double[] steady =
+                network.settle(warmest.watts(), plus(meanC, straight), BEND_K).celsius();
         double[] peaks = new double[size];
         peaks[0] = meanC[0];
         for (int i = 1; i < size; i++) {

@@ -1,7 +1,6 @@
 package boldsatchel.heat;
 
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.List;
 
 /**
@@ -54,13 +53,18 @@ final class Elimination {
             pairs += below[k].length * (below[k].length - 1) / 2;
         }
         where = new int[pairs];
-        int next = 0;
+        int first = 0;
         for (int[] column : below) {
-            for (int a = 0; a < column.length; a++) {
-                for (int b = 0; b < a; b++) {
-                    where[next++] = at(column[b], column[a]);
+            for (int b = 0; b < column.length; b++) {
+                int at = begins[column[b]];
+                for (int a = b + 1; a < column.length; a++) {
+                    while (rows[at] < column[a]) {
+                        at++;
+                    }
+                    where[first + a * (a - 1) / 2 + b] = at;
                 }
             }
+            first += column.length * (column.length - 1) / 2;
         }
         slots = new int[3 * links.size()];
         for (int l = 0; l < links.size(); l++) {
@@ -104,31 +108,41 @@ final class Elimination {
     /** The links, and what elimination fills in: the rows of a column are handed on to the first of them. */
     private int[][] pattern(List<Link> links) {
         int n = order.length;
-        BitSet[] columns = new BitSet[n];
-        Arrays.setAll(columns, k -> new BitSet(n));
+        int words = (n + Long.SIZE - 1) / Long.SIZE;
+        long[] columns = new long[n * words];
         for (Link link : links) {
             int i = place[link.from()];
             int j = place[link.to()];
             if (i >= 0 && j >= 0 && i != j) {
-                columns[Math.min(i, j)].set(Math.max(i, j));
+                int row = Math.max(i, j);
+                columns[Math.min(i, j) * words + row / Long.SIZE] |= 1L << row;
             }
         }
         int[][] rows = new int[n][];
         for (int k = 0; k < n; k++) {
-            rows[k] = places(columns[k]);
+            rows[k] = places(columns, k * words, words);
             if (rows[k].length > 1) {
-                columns[rows[k][0]].or(columns[k]);
-                columns[rows[k][0]].clear(rows[k][0]);
+                int first = rows[k][0];
+                for (int w = 0; w < words; w++) {
+                    columns[first * words + w] |= columns[k * words + w];
+                }
+                columns[first * words + first / Long.SIZE] &= ~(1L << first);
             }
         }
         return rows;
     }
 
-    private static int[] places(BitSet set) {
-        int[] places = new int[set.cardinality()];
+    private static int[] places(long[] sets, int begin, int words) {
+        int count = 0;
+        for (int w = 0; w < words; w++) {
+            count += Long.bitCount(sets[begin + w]);
+        }
+        int[] places = new int[count];
         int next = 0;
-        for (int at = set.nextSetBit(0); at >= 0; at = set.nextSetBit(at + 1)) {
-            places[next++] = at;
+        for (int w = 0; w < words; w++) {
+            for (long left = sets[begin + w]; left != 0; left &= left - 1) {
+                places[next++] = w * Long.SIZE + Long.numberOfTrailingZeros(left);
+            }
         }
         return places;
     }
@@ -137,16 +151,12 @@ final class Elimination {
      * Eliminates.
      *
      * @param slopes of each link, W/K
-     * @param held what holds each node to its place beside its links, W/K
      * @throws IllegalStateException when some nodes are cut off from the surroundings
      */
-    Factors of(double[] slopes, double[] held) {
+    Factors of(double[] slopes) {
         int n = order.length;
         double[] pivots = new double[n];
         double[] lower = new double[rows.length];
-        for (int k = 0; k < n; k++) {
-            pivots[k] = held[order[k]];
-        }
         for (int l = 0; l < slopes.length; l++) {
             int early = slots[3 * l];
             int late = slots[3 * l + 1];

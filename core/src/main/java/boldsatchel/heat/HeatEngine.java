@@ -1,6 +1,7 @@
 package boldsatchel.heat;
 
 import boldsatchel.engine.Engine;
+import boldsatchel.engine.Lazy;
 import boldsatchel.engine.Results;
 import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Face;
@@ -28,6 +29,8 @@ import java.util.stream.Collectors;
 public final class HeatEngine implements Engine<HeatResult> {
 
     private static final double SECONDS_PER_MINUTE = 60;
+    /** Rises smaller than this have no ratio. */
+    private static final double LEAST_RISE_K = 1e-6;
     /** As many spots that may have the least margin are looked at. */
     private static final int MOST_SPOTS = 6;
 
@@ -90,19 +93,14 @@ public final class HeatEngine implements Engine<HeatResult> {
             Optional<Warmth> lidShut = closes ? warmth.with(true) : Optional.empty();
             if (lidOpen.isPresent()) {
                 open = open.or(() -> Optional.of(new HeatModel(build, fit.placed(), warm, false)));
-                all.add(new Solved(open.get(), lidOpen.get(), false, full, start(open.get(), all)));
+                all.add(new Solved(open.get(), lidOpen.get(), false, full));
             }
             if (lidShut.isPresent()) {
                 shut = shut.or(() -> Optional.of(new HeatModel(build, fit.placed(), warm, true)));
-                all.add(new Solved(shut.get(), lidShut.get(), true, full, start(shut.get(), all)));
+                all.add(new Solved(shut.get(), lidShut.get(), true, full));
             }
         }
         return result(build, all);
-    }
-
-    /** The use before this one is a good beginning: both postures have the same nodes in the same order. */
-    private static double[] start(HeatModel model, List<Solved> before) {
-        return before.isEmpty() ? model.network.start() : before.getLast().meanC;
     }
 
     private static HeatResult result(Build build, List<Solved> all) {
@@ -146,6 +144,7 @@ public final class HeatEngine implements Engine<HeatResult> {
         private final boolean closed;
         private final Set<String> charged;
         private final double[] meanC;
+        private final Lazy<Effects> effects;
         private final double[] peakC;
         private final Map<String, Double> heatW;
         /** What each watched spot reaches, °C. */
@@ -155,12 +154,7 @@ public final class HeatEngine implements Engine<HeatResult> {
 
         private final double leastK;
 
-        /**
-         * Solves a use.
-         *
-         * @param startC where to begin
-         */
-        Solved(HeatModel model, Warmth use, boolean closed, Set<String> charged, double[] startC) {
+        Solved(HeatModel model, Warmth use, boolean closed, Set<String> charged) {
             this.model = model;
             this.use = use;
             this.closed = closed;
@@ -169,8 +163,10 @@ public final class HeatEngine implements Engine<HeatResult> {
                     .map(s -> new Cycle.Leg(s.use().minutes() * SECONDS_PER_MINUTE, model.watts(s)))
                     .toList();
             double[] meanW = Cycle.mean(legs);
-            meanC = model.network.solve(meanW, startC);
-            peakC = Cycle.peaks(model.network, legs, meanW, meanC);
+            HeatNetwork.Steady mean = model.network.settle(meanW);
+            meanC = mean.celsius();
+            effects = Lazy.of(() -> model.effects(mean, use));
+            peakC = Cycle.peaks(model.network, legs, meanW, mean);
             heatW = model.heat(use);
             highestC = new double[model.watched.size()];
             int nearest = -1;
@@ -206,10 +202,18 @@ public final class HeatEngine implements Engine<HeatResult> {
          * @param which of the watched spots
          */
         Spread.Candidate margin(int which) {
-            Map<Input, Double> effects =
-                    model.effects(meanC, peakC, model.watched.get(which).node(), highestC[which], use);
-            effects.replaceAll((input, kelvin) -> -kelvin);
-            return new Spread.Candidate(marginK(which), effects);
+            int node = model.watched.get(which).node();
+            double place = rises(highestC[which], peakC[node]);
+            Map<Input, Double> warmer =
+                    effects.get().on(node, rises(highestC[which], meanC[node]), place, peakC[node] - meanC[node]);
+            warmer.replaceAll((input, kelvin) -> -kelvin);
+            return new Spread.Candidate(marginK(which), warmer);
+        }
+
+        /** Ratio of two rises above the surroundings. */
+        private double rises(double ofC, double toC) {
+            double to = toC - model.network.ambientC();
+            return to > LEAST_RISE_K ? (ofC - model.network.ambientC()) / to : 1;
         }
 
         double marginK(int which) {

@@ -1,5 +1,6 @@
 package boldsatchel.heat;
 
+import boldsatchel.engine.Lazy;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -25,7 +26,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleFunction;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
@@ -61,9 +61,6 @@ final class HeatModel {
     private static final double FACE_WM2K = 9;
     /** Least share of a wall that is left beside the places where parts warm it. */
     private static final double LEAST_REST = 0.05;
-
-    /** Rises smaller than this have no ratio. */
-    private static final double LEAST_RISE_K = 1e-6;
 
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
@@ -124,7 +121,7 @@ final class HeatModel {
     }
 
     /** Where a part warms a wall. */
-    private record Spot(Placed part, Face face, Spreading.Footprint print) {}
+    private record Spot(Placed part, Face face, Optional<HeatPath> path, Spreading.Footprint print) {}
 
     final HeatNetwork network;
     final Map<String, Room> rooms = new LinkedHashMap<>();
@@ -136,7 +133,6 @@ final class HeatModel {
     private final boolean closed;
     private final Set<String> warm;
     private final Map<String, Integer> nodes = new HashMap<>();
-    private final Map<String, List<HeatPath>> paths;
 
     /**
      * Of a build.
@@ -150,11 +146,18 @@ final class HeatModel {
         this.warm = warm;
         this.closed = closed;
         this.network = new HeatNetwork(build.brief().surroundings().ambientC());
-        this.paths = build.cooling().heatPaths().stream().collect(Collectors.groupingBy(HeatPath::part));
         for (Shell shell : build.casing().shells()) {
-            List<Placed> standing =
-                    placed.stream().filter(p -> p.shell().equals(shell)).toList();
-            room(shell, standing);
+            List<Placed> standing = new ArrayList<>();
+            List<Placed> parts = new ArrayList<>();
+            for (Placed p : placed) {
+                if (p.shell().equals(shell)) {
+                    standing.add(p);
+                    if (matters(p.part())) {
+                        parts.add(p);
+                    }
+                }
+            }
+            room(shell, parts, standing);
         }
         if (closed) {
             build.casing().hinge().ifPresent(this::lidOnBase);
@@ -166,28 +169,22 @@ final class HeatModel {
         return warm.contains(part.id()) || part.facet(Facet.Thermal.class).isPresent() || part.isSource();
     }
 
-    private void room(Shell shell, List<Placed> standing) {
+    private void room(Shell shell, List<Placed> parts, List<Placed> standing) {
         double underside = undersideMm(shell);
         Box out = closedOutside(shell);
         double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.widthMm() * shell.depthMm() * shell.heightMm() * 1e-9;
-        Room room = new Room(
-                shell,
-                out,
-                network.node(shell.id(), 0, airJK),
-                standing.stream().filter(p -> matters(p.part())).toList(),
-                standing,
-                underside);
+        Room room = new Room(shell, out, network.node(shell.id(), 0, airJK), parts, standing, underside);
         rooms.put(shell.id(), room);
         air(room);
-        Map<Face, List<Spot>> spots = new EnumMap<>(Face.class);
+        List<Spot> spots = new ArrayList<>();
         for (Face face : Face.values()) {
             List<Spot> here = spots(room, face, out);
-            spots.put(face, here);
-            wall(
-                    room,
-                    face,
-                    out,
-                    here.stream().mapToDouble(s -> s.print().area()).sum());
+            double warmedM2 = 0;
+            for (Spot spot : here) {
+                warmedM2 += spot.print().area();
+            }
+            wall(room, face, out, warmedM2);
+            spots.addAll(here);
         }
         for (int i = 0; i < room.parts.size(); i++) {
             part(room, i, out);
@@ -195,7 +192,9 @@ final class HeatModel {
         for (Faces.Opposite pair : room.faces.opposites()) {
             facing(room, pair);
         }
-        spots.values().forEach(list -> list.forEach(spot -> spot(room, spot)));
+        for (Spot spot : spots) {
+            spot(room, spot);
+        }
     }
 
     /** Air that fans or warmth drive through the vents. */
@@ -208,8 +207,8 @@ final class HeatModel {
         room.flowMovedM3s = room.openings.fanFlowMovedM3s();
         Link out = new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s));
         network.link(out);
-        room.flowMovedM3s.forEach(
-                (input, moved) -> network.moves(input, out, () -> new Link.Fixed(room.air, 0, Air.carried(moved))));
+        room.flowMovedM3s.forEach((input, moved) ->
+                network.moves(input, out, Lazy.known(new Link.Fixed(room.air, 0, Air.carried(moved)))));
     }
 
     private void wall(Room room, Face face, Box out, double spotsM2) {
@@ -366,14 +365,14 @@ final class HeatModel {
         network.moves(
                 input,
                 now,
-                () -> link.apply(input.figure().value() + input.figure().sigma()));
+                Lazy.of(() -> link.apply(input.figure().value() + input.figure().sigma())));
     }
 
     /** Convection inside a shell, which a fan may force. */
     private void convection(Link.Convection link, Room room, Box out) {
         network.link(link);
-        room.flowMovedM3s.forEach(
-                (input, flow) -> network.moves(input, link, () -> link.forced(forcedInside(flow, out))));
+        room.flowMovedM3s.forEach((input, flow) ->
+                network.moves(input, link, Lazy.of(() -> link.forced(forcedInside(flow, out)))));
     }
 
     private double touchLimit(Shell shell) {
@@ -474,8 +473,8 @@ final class HeatModel {
     }
 
     private Optional<HeatPath> path(Part part, Face face) {
-        for (HeatPath path : paths.getOrDefault(part.id(), List.of())) {
-            if (path.wall() == face) {
+        for (HeatPath path : build.cooling().heatPaths()) {
+            if (path.wall() == face && path.part().equals(part.id())) {
                 return Optional.of(path);
             }
         }
@@ -489,7 +488,7 @@ final class HeatModel {
             Optional<HeatPath> path = path(placed.part(), face);
             boolean close = Faces.closeToWall(placed, face) && placed.bounds().area(face) >= FINGER_MM2;
             if (path.isPresent() || close) {
-                spots.add(new Spot(placed, face, print(placed, face, out, path.flatMap(HeatPath::areaMm2))));
+                spots.add(new Spot(placed, face, path, print(placed, face, out, path.flatMap(HeatPath::areaMm2))));
             }
         }
         return spots;
@@ -531,9 +530,9 @@ final class HeatModel {
         Link.Along within = along.half(inner, wall.inside());
         network.link(within);
         Link.Along.Wall thicker = wall.plate().thicker(wall.thick().figure().sigma() * MM);
-        Supplier<Link.Along> then = () -> Link.Along.of(outer, wall.outside(), spot.print(), thicker, perArea);
-        network.moves(wall.thick(), along, then::get);
-        network.moves(wall.thick(), within, () -> then.get().half(inner, wall.inside()));
+        Lazy<Link.Along> then = Lazy.of(() -> Link.Along.of(outer, wall.outside(), spot.print(), thicker, perArea));
+        network.moves(wall.thick(), along, then);
+        network.moves(wall.thick(), within, Lazy.of(() -> then.get().half(inner, wall.inside())));
         outside(outer, area, wall.plate());
         watched.add(new Watched(
                 outer,
@@ -548,10 +547,10 @@ final class HeatModel {
 
     /** Links a part to where it warms a wall; returns the conductance, W/K. */
     private double feed(Spot spot, int node, int inner) {
-        Optional<HeatPath> path = path(spot.part().part(), spot.face());
-        if (path.isPresent()) {
-            known(path.get().input(), ohms -> new Link.Fixed(node, inner, 1 / Math.max(1e-3, ohms)));
-            return 1 / Math.max(1e-3, path.get().ohmsKW().value());
+        if (spot.path().isPresent()) {
+            HeatPath path = spot.path().get();
+            known(path.input(), ohms -> new Link.Fixed(node, inner, 1 / Math.max(1e-3, ohms)));
+            return 1 / Math.max(1e-3, path.ohmsKW().value());
         }
         double watts = acrossGap(spot.part(), spot.face());
         network.link(new Link.Fixed(node, inner, watts));
@@ -612,42 +611,31 @@ final class HeatModel {
     }
 
     /**
-     * What each input does to the highest temperature of a node in a use, K for a standard deviation. What moves links moves the peak as
-     * it moves the mean, rise for rise; what moves the heat of the warmest step moves how far the node swings as well.
+     * What each input does to the temperatures of a use.
      *
-     * @param meanC the mean state of the use
-     * @param peakC what each node reaches
-     * @param highestC what the hottest place at the node reaches
+     * @param mean its mean state
      */
-    Map<Input, Double> effects(double[] meanC, double[] peakC, int node, double highestC, Warmth use) {
-        double rises = ratio(highestC, meanC[node]);
-        double place = ratio(highestC, peakC[node]);
-        return network.effects(
-                meanC, node, Doubt.INPUT, rises, warmed(use, place, place * (peakC[node] - meanC[node])));
+    Effects effects(HeatNetwork.Steady mean, Warmth use) {
+        return new Effects(network, mean, Doubt.INPUT, warmed(use));
     }
 
-    /** Of two rises. */
-    private double ratio(double ofC, double toC) {
-        double to = toC - network.ambientC();
-        return to > LEAST_RISE_K ? (ofC - network.ambientC()) / to : 1;
-    }
-
-    private List<HeatNetwork.Warmed> warmed(Warmth use, double place, double swingK) {
-        List<HeatNetwork.Warmed> warmed = new ArrayList<>();
+    /** Heat moves the mean in any step; in the warmest it makes the swing above the mean larger too. */
+    private List<Effects.Warmed> warmed(Warmth use) {
+        List<Effects.Warmed> warmed = new ArrayList<>();
         int wires = base().map(room -> room.air).orElse(0);
         Warmth.Step warmest = use.steps().getFirst();
         for (Warmth.Step step : use.steps()) {
             warmest = step.heatW() > warmest.heatW() ? step : warmest;
         }
+        double minutes = use.minutes();
         double above = warmest.heatW() - use.meanW();
         for (Warmth.Step step : use.steps()) {
-            double share = step.use().minutes() / use.minutes();
-            double swings = above > 0 ? swingK * ((step.equals(warmest) ? 1 : 0) - share) / above : 0;
+            double share = step.use().minutes() / minutes;
+            double swings = above > 0 ? ((step.equals(warmest) ? 1 : 0) - share) / above : 0;
             for (Warmth.Doubt doubt : step.doubts()) {
                 int node = doubt.part().map(part -> nodes.getOrDefault(part, 0)).orElse(wires);
-                if (node > 0) {
-                    warmed.add(new HeatNetwork.Warmed(
-                            doubt.input(), node, place * share * doubt.watts(), swings * doubt.watts()));
+                if (node > 0 && doubt.input().figure().sigma() > 0) {
+                    warmed.add(new Effects.Warmed(doubt.input(), node, share * doubt.watts(), swings * doubt.watts()));
                 }
             }
         }

@@ -1,16 +1,14 @@
 package boldsatchel.heat;
 
 import boldsatchel.engine.CannotAnswer;
+import boldsatchel.engine.Lazy;
 import boldsatchel.quantity.Input;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -19,8 +17,19 @@ import java.util.stream.IntStream;
  */
 final class HeatNetwork {
     private static final int MOST_STEPS = 60;
-    /** The last step taken; what is left after it is of the order of its square. */
-    private static final double CLOSE_ENOUGH_K = 0.02;
+    /** The last step taken: what is left after it goes with its square, some microkelvin about a difference of 10 K. */
+    private static final double CLOSE_K = 0.02;
+
+    /** What may be piled up in all nodes before it, as a share of what is put in. */
+    private static final double CLOSE_SHARE = 0.01;
+    /** Less than this is rounding, W. */
+    private static final double ROUNDING_W = 1e-9;
+
+    /** A difference that links usually bear. */
+    private static final double USUAL_K = 10;
+
+    /** No node is first taken for further from the surroundings. */
+    private static final double FIRST_K = 100;
 
     /** The first step taken at most; later ones may go as far as was gone already. */
     private static final double LARGEST_STEP_K = 60;
@@ -35,8 +44,45 @@ final class HeatNetwork {
     /** Made for the nodes and links there are when it is first asked for. */
     private Optional<Ready> ready = Optional.empty();
 
-    /** The links in a row, and how they hang together. */
-    private record Ready(Ways ways, Elimination elimination) {}
+    /**
+     * The links in a row, and how they hang together.
+     *
+     * @param usual answers where every link bears a difference that is usual
+     */
+    private record Ready(Ways ways, Elimination elimination, Elimination.Factors usual) {
+        static Ready of(HeatNetwork network) {
+            Elimination elimination = new Elimination(network.size(), network.links);
+            double[] perK = new double[network.links.size()];
+            for (int k = 0; k < perK.length; k++) {
+                perK[k] = network.links.get(k).watts(network.ambientC + USUAL_K, network.ambientC) / USUAL_K;
+            }
+            return new Ready(new Ways(network.links), elimination, elimination.of(perK));
+        }
+
+        boolean fits(HeatNetwork network) {
+            return elimination.size() == network.size() && ways.size() == network.links.size();
+        }
+    }
+
+    /** A steady state, and the answers to small changes about it. */
+    static final class Steady {
+        private final double[] celsius;
+        private final Elimination.Factors answers;
+
+        private Steady(double[] celsius, Elimination.Factors answers) {
+            this.celsius = celsius;
+            this.answers = answers;
+        }
+
+        /** Temperatures of all nodes, °C. */
+        double[] celsius() {
+            return celsius;
+        }
+
+        Elimination.Factors answers() {
+            return answers;
+        }
+    }
 
     /** A place with one temperature: id of the part or shell that it belongs to, what is put in, and its heat capacity. */
     private static final class Node {
@@ -51,32 +97,15 @@ final class HeatNetwork {
         }
     }
 
-    /** A link, and what it would be with one input moved by a standard deviation, made once when somebody asks. */
-    private static final class Moved {
-        private final Input input;
-        private final Link link;
-        private final Supplier<Link> then;
-        private Optional<Link> made = Optional.empty();
-
-        Moved(Input input, Link link, Supplier<Link> then) {
-            this.input = input;
-            this.link = link;
-            this.then = then;
-        }
-
-        Link then() {
-            made = made.or(() -> Optional.of(then.get()));
-            return made.get();
+    /** A link, and what it would be with one input moved by a standard deviation. */
+    record Moved(Input input, Link link, Lazy<? extends Link> then) {
+        /** What crosses it more with the input moved, W. */
+        double moreW(double[] t) {
+            double from = t[link.from()];
+            double to = t[link.to()];
+            return then.get().watts(from, to) - link.watts(from, to);
         }
     }
-
-    /**
-     * What one input, moved by a standard deviation, does to the heat.
-     *
-     * @param watts put into a node more, mean
-     * @param swingK more that the node that is asked about swings above its mean
-     */
-    record Warmed(Input input, int node, double watts, double swingK) {}
 
     HeatNetwork(double ambientC) {
         this.ambientC = ambientC;
@@ -110,7 +139,7 @@ final class HeatNetwork {
     }
 
     /** Says what a link would be with an input moved by a standard deviation. */
-    void moves(Input input, Link link, Supplier<Link> then) {
+    void moves(Input input, Link link, Lazy<? extends Link> then) {
         if (input.figure().sigma() > 0) {
             moved.add(new Moved(input, link, then));
         }
@@ -172,44 +201,56 @@ final class HeatNetwork {
 
     /** Temperatures of all nodes with the heat put in with them, °C. */
     double[] solve() {
-        return solve(heat(), start());
+        return settle(heat()).celsius();
     }
 
-    /** Where nothing better is known to begin, °C. */
-    double[] start() {
-        double[] start = new double[size()];
-        Arrays.fill(start, ambientC + 10);
+    /** The steady state with heat put in. */
+    Steady settle(double[] watts) {
+        return settle(watts, start(watts), CLOSE_K);
+    }
+
+    /** Where it may settle: every link gives as much for a kelvin as it does at a difference that is usual, °C. */
+    private double[] start(double[] watts) {
+        double[] start = ready().usual().to(watts);
+        for (int i = 0; i < start.length; i++) {
+            start[i] = ambientC + Math.clamp(start[i], -FIRST_K, FIRST_K);
+        }
         return start;
     }
 
     /**
-     * Temperatures of all nodes, °C.
+     * The steady state with heat put in.
      *
      * @param watts put into each node
      * @param start where to begin
+     * @param closeK a step that is no larger is the last
      * @throws CannotAnswer when the iteration comes to no end
      * @throws IllegalStateException when a node is linked to nothing
      */
-    double[] solve(double[] watts, double[] start) {
+    Steady settle(double[] watts, double[] start, double closeK) {
         int n = size();
         double[] t = start.clone();
         t[0] = ambientC;
         double[] left = new double[n];
         double[] slopes = new double[links.size()];
-        double[] held = new double[n];
         for (int step = 0; step < MOST_STEPS; step++) {
             look(watts, t, left, slopes);
-            double[] change = ready().elimination().of(slopes, held).to(left);
+            Elimination.Factors answers = ready().elimination().of(slopes);
+            double[] change = answers.to(left);
             double largest = 0;
             double gone = LARGEST_STEP_K;
+            double put = ROUNDING_W;
+            double piledUp = 0;
             for (int i = 1; i < n; i++) {
                 largest = Math.max(largest, Math.abs(change[i]));
                 gone = Math.max(gone, Math.abs(t[i] - ambientC));
+                put += Math.abs(watts[i]);
+                piledUp += Math.abs(left[i]);
             }
             double share = Math.min(1, gone / largest);
             t = step < PATIENCE ? moved(t, change, share) : downhill(watts, t, change, share);
-            if (largest < CLOSE_ENOUGH_K) {
-                return t;
+            if (largest < closeK && piledUp < CLOSE_SHARE * put) {
+                return new Steady(t, answers);
             }
         }
         look(watts, t, left, slopes);
@@ -266,60 +307,31 @@ final class HeatNetwork {
         left[0] = 0;
     }
 
+    /** Links that inputs move. */
+    List<Moved> moved() {
+        return moved;
+    }
+
     /**
-     * What each input, moved by one standard deviation, does to the temperature of a node, K: the residual that it leaves at the links
-     * and nodes that hold it, times the node's answer to heat put in anywhere. One solution serves all inputs (adjoint method).
+     * What convection brings into each node at given temperatures, W.
      *
-     * @param t the steady state
-     * @param convection a factor on all convection
-     * @param rises what the effect of links is worth at a peak of the node
-     * @param warmed inputs of the heat itself
+     * @param times of it
      */
-    Map<Input, Double> effects(double[] t, int node, Input convection, double rises, List<Warmed> warmed) {
-        double[] unit = new double[size()];
-        unit[node] = 1;
-        double[] kelvinPerWatt = answersAt(t).to(unit);
-        Map<Input, Double> effects = new LinkedHashMap<>();
-        double convected = 0;
+    double[] convectedW(double[] t, double times) {
+        double[] into = new double[size()];
         for (Link link : links) {
-            double watts = link.convectedW(t[link.from()], t[link.to()]);
-            convected += watts * (kelvinPerWatt[link.to()] - kelvinPerWatt[link.from()]);
+            double watts = times * link.convectedW(t[link.from()], t[link.to()]);
+            into[link.from()] -= watts;
+            into[link.to()] += watts;
         }
-        if (convected != 0) {
-            effects.put(convection, rises * convected * convection.figure().sigma());
-        }
-        for (Moved m : moved) {
-            double from = t[m.link.from()];
-            double to = t[m.link.to()];
-            double more = m.then().watts(from, to) - m.link.watts(from, to);
-            double kelvin = more * (kelvinPerWatt[m.link.to()] - kelvinPerWatt[m.link.from()]);
-            effects.merge(m.input, rises * kelvin, Double::sum);
-        }
-        for (Warmed w : warmed) {
-            if (w.input.figure().sigma() > 0) {
-                effects.merge(w.input, w.watts * kelvinPerWatt[w.node] + w.swingK, Double::sum);
-            }
-        }
-        return effects;
-    }
-
-    /** Answers to small changes about given temperatures. */
-    Elimination.Factors answersAt(double[] t) {
-        return ready().elimination().of(slopes(t), new double[size()]);
-    }
-
-    /** How the heat over each link grows about given temperatures, W/K. */
-    double[] slopes(double[] t) {
-        double[] slopes = new double[links.size()];
-        look(t, t, new double[size()], slopes);
-        return slopes;
+        return into;
     }
 
     private Ready ready() {
-        Ready now = ready.filter(
-                        r -> r.elimination().size() == size() && r.ways().size() == links.size())
-                .orElseGet(() -> new Ready(new Ways(links), new Elimination(size(), links)));
-        ready = Optional.of(now);
-        return now;
+        if (ready.isPresent() && ready.get().fits(this)) {
+            return ready.get();
+        }
+        ready = Optional.of(Ready.of(this));
+        return ready.get();
     }
 }

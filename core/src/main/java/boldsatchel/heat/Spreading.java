@@ -19,6 +19,29 @@ final class Spreading {
     /** No plate ends nearer than this to the footprint's rim, as a ratio of radii. */
     private static final double LEAST_RIM = 1.02;
 
+    private static final double[] I0_SMALL = {1, 3.5156229, 3.0899424, 1.2067492, 0.2659732, 0.0360768, 0.0045813};
+    private static final double[] I0_LARGE = {
+        0.39894228, 0.01328592, 0.00225319, -0.00157565, 0.00916281, -0.02057706, 0.02635537, -0.01647633, 0.00392377
+    };
+    private static final double[] I1_SMALL = {
+        0.5, 0.87890594, 0.51498869, 0.15084934, 0.02658733, 0.00301532, 0.00032411
+    };
+    private static final double[] I1_LARGE = {
+        0.39894228, -0.03988024, -0.00362018, 0.00163801, -0.01031555, 0.02282967, -0.02895312, 0.01787654, -0.00420059
+    };
+    private static final double[] K0_SMALL = {
+        -0.57721566, 0.42278420, 0.23069756, 0.03488590, 0.00262698, 0.00010750, 0.00000740
+    };
+    private static final double[] K0_LARGE = {
+        1.25331414, -0.07832358, 0.02189568, -0.01062446, 0.00587872, -0.00251540, 0.00053208
+    };
+    private static final double[] K1_SMALL = {
+        1, 0.15443144, -0.67278579, -0.18156897, -0.01919402, -0.00110404, -0.00004686
+    };
+    private static final double[] K1_LARGE = {
+        1.25331414, 0.23498619, -0.03655620, 0.01504268, -0.00780353, 0.00325614, -0.00068245
+    };
+
     private Spreading() {}
 
     /**
@@ -125,7 +148,7 @@ final class Spreading {
         return (k1(xs) * i1(xp) - i1(xs) * k1(xp)) / (k0(xs) * i1(xp) + i0(xs) * k1(xp));
     }
 
-    private static double polynomial(double x, double... coefficients) {
+    private static double polynomial(double x, double[] coefficients) {
         double sum = 0;
         for (int i = coefficients.length - 1; i >= 0; i--) {
             sum = sum * x + coefficients[i];
@@ -135,66 +158,29 @@ final class Spreading {
 
     private static double i0(double x) {
         if (x < 3.75) {
-            double t = x / 3.75 * x / 3.75;
-            return polynomial(t, 1, 3.5156229, 3.0899424, 1.2067492, 0.2659732, 0.0360768, 0.0045813);
+            return polynomial(x / 3.75 * x / 3.75, I0_SMALL);
         }
-        return Math.exp(x)
-                / Math.sqrt(x)
-                * polynomial(
-                        3.75 / x,
-                        0.39894228,
-                        0.01328592,
-                        0.00225319,
-                        -0.00157565,
-                        0.00916281,
-                        -0.02057706,
-                        0.02635537,
-                        -0.01647633,
-                        0.00392377);
+        return Math.exp(x) / Math.sqrt(x) * polynomial(3.75 / x, I0_LARGE);
     }
 
     private static double i1(double x) {
         if (x < 3.75) {
-            double t = x / 3.75 * x / 3.75;
-            return x * polynomial(t, 0.5, 0.87890594, 0.51498869, 0.15084934, 0.02658733, 0.00301532, 0.00032411);
+            return x * polynomial(x / 3.75 * x / 3.75, I1_SMALL);
         }
-        return Math.exp(x)
-                / Math.sqrt(x)
-                * polynomial(
-                        3.75 / x,
-                        0.39894228,
-                        -0.03988024,
-                        -0.00362018,
-                        0.00163801,
-                        -0.01031555,
-                        0.02282967,
-                        -0.02895312,
-                        0.01787654,
-                        -0.00420059);
+        return Math.exp(x) / Math.sqrt(x) * polynomial(3.75 / x, I1_LARGE);
     }
 
     private static double k0(double x) {
         if (x <= 2) {
-            double t = x * x / 4;
-            return -Math.log(x / 2) * i0(x)
-                    + polynomial(
-                            t, -0.57721566, 0.42278420, 0.23069756, 0.03488590, 0.00262698, 0.00010750, 0.00000740);
+            return -Math.log(x / 2) * i0(x) + polynomial(x * x / 4, K0_SMALL);
         }
-        return Math.exp(-x)
-                / Math.sqrt(x)
-                * polynomial(
-                        2 / x, 1.25331414, -0.07832358, 0.02189568, -0.01062446, 0.00587872, -0.00251540, 0.00053208);
+        return Math.exp(-x) / Math.sqrt(x) * polynomial(2 / x, K0_LARGE);
     }
 
     private static double k1(double x) {
         if (x <= 2) {
-            double t = x * x / 4;
-            return Math.log(x / 2) * i1(x)
-                    + polynomial(t, 1, 0.15443144, -0.67278579, -0.18156897, -0.01919402, -0.00110404, -0.00004686) / x;
+            return Math.log(x / 2) * i1(x) + polynomial(x * x / 4, K1_SMALL) / x;
         }
-        return Math.exp(-x)
-                / Math.sqrt(x)
-                * polynomial(
-                        2 / x, 1.25331414, 0.23498619, -0.03655620, 0.01504268, -0.00780353, 0.00325614, -0.00068245);
+        return Math.exp(-x) / Math.sqrt(x) * polynomial(2 / x, K1_LARGE);
     }
 }

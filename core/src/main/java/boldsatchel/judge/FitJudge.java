@@ -5,6 +5,7 @@ import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.engine.Engine;
+import boldsatchel.engine.Lazy;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
@@ -20,7 +21,6 @@ import boldsatchel.quantity.Spread;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
-import boldsatchel.verdict.Lazy;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;

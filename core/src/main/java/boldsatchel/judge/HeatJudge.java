@@ -5,6 +5,7 @@ import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.engine.Engine;
+import boldsatchel.engine.Lazy;
 import boldsatchel.geometry.Face;
 import boldsatchel.heat.HeatEngine;
 import boldsatchel.heat.HeatResult;
@@ -20,7 +21,6 @@ import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
-import boldsatchel.verdict.Lazy;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;

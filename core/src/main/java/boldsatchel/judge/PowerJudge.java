@@ -6,6 +6,7 @@ import static boldsatchel.judge.Words.numbers;
 import static boldsatchel.judge.Words.percent;
 
 import boldsatchel.engine.Engine;
+import boldsatchel.engine.Lazy;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -24,7 +25,6 @@ import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
-import boldsatchel.verdict.Lazy;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;

@@ -5,6 +5,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.function.UnaryOperator;
 
 /**
  * Joins a lid to a base about an axis along x. The lid's frame is that of the lid laid open flat, 180° behind the base.
@@ -51,13 +52,18 @@ public record Hinge(
      * @param angleDeg opening angle, 0 closed, 180 flat
      */
     public Vec toBase(Vec lidPoint, double angleDeg) {
-        double turn = Math.toRadians(180 - angleDeg);
-        double y = lidPoint.y() - lidAxisYMm;
-        double z = lidPoint.z() - lidAxisZMm;
-        return new Vec(
-                lidPoint.x(),
-                axisYMm + y * Math.cos(turn) - z * Math.sin(turn),
-                axisZMm + y * Math.sin(turn) + z * Math.cos(turn));
+        return toBase(angleDeg).apply(lidPoint);
+    }
+
+    /** Takes points of the lid, at an opening angle, into the base's frame. */
+    public UnaryOperator<Vec> toBase(double angleDeg) {
+        double cosine = Math.cos(Math.toRadians(180 - angleDeg));
+        double sine = Math.sin(Math.toRadians(180 - angleDeg));
+        return point -> {
+            double y = point.y() - lidAxisYMm;
+            double z = point.z() - lidAxisZMm;
+            return new Vec(point.x(), axisYMm + y * cosine - z * sine, axisZMm + y * sine + z * cosine);
+        };
     }
 
     /** A box of the lid in the base's frame with the lid closed; still square to the axes. */

@@ -163,15 +163,15 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         for (double effect : effects.values()) {
             variance += Double.isFinite(effect) ? effect * effect : 0;
         }
-        double total = variance;
         double half = SIGMAS_TO_95 * Math.sqrt(variance);
-        List<Blame> shares = new ArrayList<>();
-        effects.forEach((input, effect) -> {
+        List<Blame> shares = new ArrayList<>(effects.size());
+        for (Map.Entry<Input, Double> one : effects.entrySet()) {
+            double effect = one.getValue();
             if (Double.isFinite(effect) && effect != 0) {
-                shares.add(new Blame(input, effect * effect / total));
+                shares.add(new Blame(one.getKey(), effect * effect / variance));
             }
-        });
-        shares.sort(Comparator.comparingDouble(Blame::share).reversed());
+        }
+        shares.sort((a, b) -> Double.compare(b.share, a.share));
         return new Spread(nominal - half, nominal, nominal + half, shares);
     }
 }

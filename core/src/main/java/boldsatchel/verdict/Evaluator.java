@@ -2,6 +2,7 @@ package boldsatchel.verdict;
 
 import boldsatchel.engine.CannotAnswer;
 import boldsatchel.engine.Engine;
+import boldsatchel.engine.Lazy;
 import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;

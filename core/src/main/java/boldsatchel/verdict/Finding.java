@@ -1,6 +1,7 @@
 package boldsatchel.verdict;
 
 import boldsatchel.engine.CannotAnswer;
+import boldsatchel.engine.Lazy;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,5 +1,6 @@
 package boldsatchel.verdict;
 
+import boldsatchel.engine.Lazy;
 import boldsatchel.quantity.Units;
 import java.util.OptionalDouble;
 

@@ -19,7 +19,6 @@ import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
-import boldsatchel.verdict.Lazy;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;

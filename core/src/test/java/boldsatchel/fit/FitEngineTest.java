@@ -323,10 +323,10 @@ public class FitEngineTest {
         Box a = new Box(0, 0, 0, 10, 10, 10);
         for (double x = -15; x <= 15; x += 2.5) {
             Box b = a.moved(new Vec(x, 3, -2));
-            assertThat(FitEngine.signedDistance(a, b)).isEqualTo(FitEngine.signedDistance(b, a));
+            assertThat(a.signedDistance(b)).isEqualTo(b.signedDistance(a));
         }
-        assertThat(FitEngine.signedDistance(a, a.moved(new Vec(10, 0, 0)))).isZero();
-        assertThat(FitEngine.signedDistance(a, a.moved(new Vec(13, 14, 0)))).isCloseTo(5, within(1e-9));
+        assertThat(a.signedDistance(a.moved(new Vec(10, 0, 0)))).isZero();
+        assertThat(a.signedDistance(a.moved(new Vec(13, 14, 0)))).isCloseTo(5, within(1e-9));
     }
 
     @Test

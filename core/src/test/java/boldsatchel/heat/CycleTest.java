@@ -26,7 +26,7 @@ public class CycleTest {
         List<Cycle.Leg> legs =
                 List.of(new Cycle.Leg(busy, new double[] {0, 22}), new Cycle.Leg(idle, new double[] {0, 5}));
         double[] meanW = Cycle.mean(legs);
-        double[] mean = network.solve(meanW, network.start());
+        HeatNetwork.Steady mean = network.settle(meanW);
         double peak = Cycle.peaks(network, legs, meanW, mean)[node];
         double a = busy / 500;
         double b = idle / 500;
@@ -70,15 +70,15 @@ public class CycleTest {
         List<Cycle.Leg> legs =
                 List.of(new Cycle.Leg(busyMinutes * 60.0, busy), new Cycle.Leg(idleMinutes * 60.0, idle));
         double[] meanW = Cycle.mean(legs);
-        double[] mean = network.solve(meanW, network.start());
+        HeatNetwork.Steady mean = network.settle(meanW);
         double[] peaks = Cycle.peaks(network, legs, meanW, mean);
-        double[] stepped = stepped(network, busy, idle, busyMinutes * 60, idleMinutes * 60, mean);
+        double[] stepped = stepped(network, busy, idle, busyMinutes * 60, idleMinutes * 60, mean.celsius());
         for (int i = 1; i < peaks.length; i++) {
             assertThat(peaks[i] - 25)
                     .as("node " + i + " of " + busyMinutes + "/" + idleMinutes)
                     .isCloseTo(stepped[i] - 25, Percentage.withPercentage(3));
         }
-        assertThat(peaks[1] - mean[1]).isGreaterThan(2);
+        assertThat(peaks[1] - mean.celsius()[1]).isGreaterThan(2);
     }
 
     /** Explicit steps of a second, as long as it takes to repeat itself; the highest of the last round. */
@@ -106,7 +106,7 @@ public class CycleTest {
         double[] watts = network.heat();
         watts[1] = 12;
         List<Cycle.Leg> legs = List.of(new Cycle.Leg(600, watts));
-        double[] mean = network.solve(watts, network.start());
-        assertThat(Cycle.peaks(network, legs, watts, mean)).isEqualTo(mean);
+        HeatNetwork.Steady mean = network.settle(watts);
+        assertThat(Cycle.peaks(network, legs, watts, mean)).isEqualTo(mean.celsius());
     }
 }

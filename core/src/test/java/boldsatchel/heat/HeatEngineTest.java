@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.engine.Lazy;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
@@ -167,7 +168,8 @@ public class HeatEngineTest {
         double[] t = network.solve();
         assertThat(t[b]).isCloseTo(22, within(1e-6));
         assertThat(t[a]).isCloseTo(25, within(1e-6));
-        assertThat(network.effects(t, a, Doubted.CONVECTION, 1, List.of(new HeatNetwork.Warmed(Doubted.WATTS, a, 2, 0)))
+        assertThat(effects(network, new Effects.Warmed(Doubted.WATTS, a, 2, 0))
+                        .on(a, 1, 1, 0)
                         .get(Doubted.WATTS))
                 .isCloseTo(2 * (0.5 + 1 / 3.0), within(1e-6));
     }
@@ -182,9 +184,13 @@ public class HeatEngineTest {
         double[] t = row(2).solve();
         HeatNetwork network = row(2);
         Link link = new Link.Fixed(1, 2, 2);
-        network.moves(Doubted.WATTS, link, () -> new Link.Fixed(1, 2, 2.002));
-        assertThat(network.effects(t, 1, Doubted.CONVECTION, 1, List.of()).get(Doubted.WATTS))
+        network.moves(Doubted.WATTS, link, Lazy.known(new Link.Fixed(1, 2, 2.002)));
+        assertThat(effects(network).on(1, 1, 1, 0).get(Doubted.WATTS))
                 .isCloseTo(row(2.002).solve()[1] - t[1], Percentage.withPercentage(0.2));
+    }
+
+    private static Effects effects(HeatNetwork network, Effects.Warmed... warmed) {
+        return new Effects(network, network.settle(network.heat()), Doubted.CONVECTION, List.of(warmed));
     }
 
     private static HeatNetwork row(double wattsPerK) {

@@ -32,7 +32,6 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Vent;
 import boldsatchel.power.Points;
 import boldsatchel.power.Warmth;
-import boldsatchel.quantity.Reading;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
@@ -208,7 +207,7 @@ public class HeatTruthTest {
     }
 
     private static List<Placed> placed(Build build) {
-        return Placed.all(build, Reading.NOMINAL);
+        return Placed.all(build);
     }
 
     /** 80 × 50 × 10 mm: all around 10600 mm², of which the floor's 4000 mm² are covered 3 mm above it. */

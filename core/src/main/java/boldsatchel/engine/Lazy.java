@@ -1,4 +1,4 @@
-package boldsatchel.verdict;
+package boldsatchel.engine;
 
 import java.util.Objects;
 import java.util.function.Supplier;
