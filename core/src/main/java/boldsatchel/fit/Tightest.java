@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 /**
  * The range of the least gap: the tightest meetings again, with the sizes of their parts moved. What touches is put where it touches,
@@ -78,23 +79,42 @@ final class Tightest {
         Map<Input, Double> effects = new LinkedHashMap<>();
         List<Box> a = solids(meeting.a(), meeting.where());
         List<Box> b = solids(meeting.b(), meeting.where());
-        double base = distance(meeting, a, b);
-        for (boolean first : new boolean[] {true, false}) {
-            Placed part = placed.get(first ? meeting.a() : meeting.b());
-            List<Input> sizes = part == null ? List.of() : part.part().sizes();
-            for (int axis = 0; axis < sizes.size(); axis++) {
-                Input size = sizes.get(axis);
-                double sigma = size.figure().sigma();
-                if (part != null && sigma > 0) {
-                    List<Box> larger = seen(part, part.solids(axis, sigma), meeting.where());
-                    List<Box> smaller = seen(part, part.solids(axis, -sigma), meeting.where());
-                    double up = (first ? distance(meeting, larger, b) : distance(meeting, a, larger)) - base;
-                    double down = base - (first ? distance(meeting, smaller, b) : distance(meeting, a, smaller));
-                    effects.merge(size, Math.copySign(Math.hypot(up, down) / Math.sqrt(2), up + down), Double::sum);
-                }
+        Optional<Shell> tray = meeting.where() == FitResult.Where.SHELL && !placed.containsKey(meeting.b())
+                ? build.shell(meeting.b())
+                : Optional.empty();
+        ToDoubleFunction<List<Box>> ofFirst = boxes -> distance(meeting, tray, boxes, b);
+        double base = ofFirst.applyAsDouble(a);
+        move(meeting.a(), meeting.where(), base, ofFirst, effects);
+        move(meeting.b(), meeting.where(), base, boxes -> distance(meeting, tray, a, boxes), effects);
+        return new Spread.Candidate(meeting.mm(), effects);
+    }
+
+    /**
+     * Moves the sizes of one of both.
+     *
+     * @param base the distance at the best estimates
+     * @param distance with other solids of the part
+     */
+    private void move(
+            String id,
+            FitResult.Where where,
+            double base,
+            ToDoubleFunction<List<Box>> distance,
+            Map<Input, Double> effects) {
+        Placed part = placed.get(id);
+        if (part == null) {
+            return;
+        }
+        List<Input> sizes = part.part().sizes();
+        for (int axis = 0; axis < sizes.size(); axis++) {
+            double sigma = sizes.get(axis).figure().sigma();
+            if (sigma > 0) {
+                double up = distance.applyAsDouble(seen(part, part.solids(axis, sigma), where)) - base;
+                double down = base - distance.applyAsDouble(seen(part, part.solids(axis, -sigma), where));
+                double effect = Math.copySign(Math.sqrt((up * up + down * down) / 2), up + down);
+                effects.merge(sizes.get(axis), effect, Double::sum);
             }
         }
-        return new Spread.Candidate(meeting.mm(), effects);
     }
 
     /** Of a part, or what of a tray parts can hit. */
@@ -118,18 +138,15 @@ final class Tightest {
         return build.casing().isLid(shell) ? Trays.closed(build.casing().hinge().orElseThrow(), solids) : solids;
     }
 
-    /** Signed distance; negative for the depth of a clash, or for how far a part is through its wall. */
-    private double distance(Meeting meeting, List<Box> a, List<Box> b) {
-        Optional<Shell> tray = meeting.where() == FitResult.Where.SHELL && !placed.containsKey(meeting.b())
-                ? build.shell(meeting.b())
-                : Optional.empty();
+    /** Signed distance; negative for the depth of a clash, or for how far a part is through the walls of its tray. */
+    private static double distance(Meeting meeting, Optional<Shell> tray, List<Box> a, List<Box> b) {
         if (meeting.outside()) {
-            return tray.map(shell -> -Trays.outsideBy(a, shell)).orElse(0.0);
+            return tray.isPresent() ? -Trays.outsideBy(a, tray.get()) : 0;
         }
-        double least = tray.map(shell -> Trays.toWall(a, shell)).orElse(Double.POSITIVE_INFINITY);
-        for (Box x : a) {
-            for (Box y : b) {
-                least = Math.min(least, x.signedDistance(y));
+        double least = tray.isPresent() ? Trays.toWall(a, tray.get()) : Double.POSITIVE_INFINITY;
+        for (int i = 0; i < a.size(); i++) {
+            for (int j = 0; j < b.size(); j++) {
+                least = Math.min(least, a.get(i).signedDistance(b.get(j)));
             }
         }
         return least;

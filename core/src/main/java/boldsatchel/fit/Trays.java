@@ -18,8 +18,9 @@ final class Trays {
         Box cavity = shell.cavity();
         for (Face face : Face.values()) {
             double space = Double.POSITIVE_INFINITY;
-            for (Box solid : solids) {
-                space = Math.min(space, face.sign() * (cavity.end(face) - solid.end(face)));
+            for (int i = 0; i < solids.size(); i++) {
+                space = Math.min(
+                        space, face.sign() * (cavity.end(face) - solids.get(i).end(face)));
             }
             boolean open = face == Face.TOP && shell.openTop();
             least = open || space < FitEngine.CONTACT_MM ? least : Math.min(least, space);

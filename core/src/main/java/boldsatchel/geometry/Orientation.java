@@ -48,6 +48,11 @@ public record Orientation(
         };
     }
 
+    /** A box of the part, seen in the shell. */
+    public Box turn(Box box) {
+        return equals(AS_DRAWN) ? box : Box.between(turn(box.lowCorner()), turn(box.highCorner()));
+    }
+
     /** Where a face of the part looks in the shell. */
     public Face turn(Face face) {
         double[] unit = {0, 0, 0};

@@ -1,6 +1,7 @@
 package boldsatchel.heat;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -63,7 +64,10 @@ final class Cycle {
     /** Mean of what is put into each node, W. */
     static double[] mean(List<Leg> legs) {
         double[] mean = new double[legs.getFirst().watts().length];
-        double seconds = legs.stream().mapToDouble(Leg::seconds).sum();
+        double seconds = 0;
+        for (Leg leg : legs) {
+            seconds += leg.seconds();
+        }
         for (Leg leg : legs) {
             for (int i = 0; i < mean.length; i++) {
                 mean[i] += leg.watts()[i] * leg.seconds() / seconds;
@@ -140,10 +144,11 @@ final class Cycle {
             begins += leg.seconds();
         }
         double[] most = new double[size];
+        double[] swing = new double[size];
         begins = 0;
         for (Leg leg : legs) {
             for (int look = 0; look < LOOKS; look++) {
-                double[] swing = new double[size];
+                Arrays.fill(swing, 0);
                 for (Pulse pulse : pulses) {
                     pulse.addTo(swing, begins + leg.seconds() / Math.pow(GROWTH, look));
                 }

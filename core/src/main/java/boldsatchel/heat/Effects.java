@@ -81,8 +81,8 @@ final class Effects {
      * On the highest temperature of a node, K for a standard deviation of each input. What moves links moves a peak as it moves the mean,
      * rise for rise; what moves the heat of the warmest step moves how far the node swings as well.
      *
-     * @param rises what a kelvin more in the mean by a link is worth at the peak
-     * @param place what a kelvin more at the node is worth where it is hottest
+     * @param rises what a kelvin more in the mean by a link is worth at the peak; negative for what it takes from a margin
+     * @param place what a kelvin more at the node is worth where it is hottest; likewise
      * @param swingK how far it swings above its mean
      */
     Map<Input, Double> on(int node, double rises, double place, double swingK) {

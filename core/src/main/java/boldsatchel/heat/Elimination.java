@@ -13,15 +13,15 @@ final class Elimination {
 
     private static final double LEAST_PIVOT = 1e-12;
 
+    /** Nodes in the order in which they go. */
     private final int[] order;
-    private final int[] place;
-    /** By column, the rows below the diagonal that are not zero once all before them are eliminated, one column after the other. */
+    /** By column, the nodes below the diagonal that are not zero once all before them are eliminated, one column after the other. */
     private final int[] rows;
     /** Where the rows of each column begin, and where the last end. */
     private final int[] begins;
     /** By column, for each pair of its rows the place of the one in the column of the other, one column after the other. */
     private final int[] where;
-    /** Three a link: its two columns and its place in the earlier; negative at the surroundings. */
+    /** Three a link: its two nodes, and its place in the column of the earlier; one beyond all at the surroundings. */
     private final int[] slots;
 
     /**
@@ -36,12 +36,12 @@ final class Elimination {
             degree[link.to()]++;
         }
         order = byDegree(degree);
-        place = new int[nodes];
+        int[] place = new int[nodes];
         place[0] = -1;
         for (int k = 0; k < order.length; k++) {
             place[order[k]] = k;
         }
-        int[][] below = pattern(links);
+        int[][] below = pattern(place, links);
         begins = new int[below.length + 1];
         for (int k = 0; k < below.length; k++) {
             begins[k + 1] = begins[k] + below[k].length;
@@ -68,11 +68,17 @@ final class Elimination {
         }
         slots = new int[3 * links.size()];
         for (int l = 0; l < links.size(); l++) {
-            int i = place[links.get(l).from()];
-            int j = place[links.get(l).to()];
-            slots[3 * l] = Math.min(i, j);
-            slots[3 * l + 1] = Math.max(i, j);
-            slots[3 * l + 2] = Math.min(i, j) < 0 || i == j ? -1 : at(Math.min(i, j), Math.max(i, j));
+            Link link = links.get(l);
+            int early = Math.min(place[link.from()], place[link.to()]);
+            int late = Math.max(place[link.from()], place[link.to()]);
+            slots[3 * l] = link.from();
+            slots[3 * l + 1] = link.to();
+            slots[3 * l + 2] = early < 0 || early == late
+                    ? rows.length
+                    : Arrays.binarySearch(rows, begins[early], begins[early + 1], late);
+        }
+        for (int a = 0; a < rows.length; a++) {
+            rows[a] = order[rows[a]];
         }
     }
 
@@ -98,15 +104,11 @@ final class Elimination {
     }
 
     int size() {
-        return place.length;
-    }
-
-    private int at(int column, int row) {
-        return Arrays.binarySearch(rows, begins[column], begins[column + 1], row);
+        return order.length + 1;
     }
 
     /** The links, and what elimination fills in: the rows of a column are handed on to the first of them. */
-    private int[][] pattern(List<Link> links) {
+    private int[][] pattern(int[] place, List<Link> links) {
         int n = order.length;
         int words = (n + Long.SIZE - 1) / Long.SIZE;
         long[] columns = new long[n * words];
@@ -154,81 +156,85 @@ final class Elimination {
      * @throws IllegalStateException when some nodes are cut off from the surroundings
      */
     Factors of(double[] slopes) {
-        int n = order.length;
-        double[] pivots = new double[n];
-        double[] lower = new double[rows.length];
-        for (int l = 0; l < slopes.length; l++) {
-            int early = slots[3 * l];
-            int late = slots[3 * l + 1];
-            int both = slots[3 * l + 2];
-            if (early >= 0) {
-                pivots[early] += slopes[l];
-            }
-            if (late >= 0) {
-                pivots[late] += slopes[l];
-            }
-            if (both >= 0) {
-                lower[both] -= slopes[l];
-            }
-        }
-        eliminate(pivots, lower);
-        return new Factors(pivots, lower);
+        Factors factors = factors();
+        factors.take(slopes);
+        return factors;
     }
 
-    /** Leaves the pivots inverted. Root-free Cholesky on the lower half (Golub and Van Loan, 4.1), only where the pattern is. */
-    private void eliminate(double[] pivots, double[] lower) {
-        int next = 0;
-        for (int k = 0; k < pivots.length; k++) {
-            if (!(pivots[k] > LEAST_PIVOT)) {
-                throw new IllegalStateException("part of the heat network is cut off from the surroundings");
-            }
-            double inverse = 1 / pivots[k];
-            for (int a = begins[k]; a < begins[k + 1]; a++) {
-                double factor = lower[a] * inverse;
-                for (int b = begins[k]; b < a; b++) {
-                    lower[where[next++]] -= factor * lower[b];
-                }
-                pivots[rows[a]] -= factor * lower[a];
-            }
-            pivots[k] = inverse;
-        }
+    /** Room for what is eliminated, nothing in it yet. */
+    Factors factors() {
+        return new Factors();
     }
 
     /** The matrix, eliminated. */
     final class Factors {
-        private final double[] inverse;
-        private final double[] lower;
+        /** By node, one over its pivot. */
+        private final double[] inverse = new double[size()];
+        /** By place in the rows, and one for what is nowhere. */
+        private final double[] lower = new double[rows.length + 1];
 
-        private Factors(double[] inverse, double[] lower) {
-            this.inverse = inverse;
-            this.lower = lower;
+        private Factors() {}
+
+        /** Eliminates again with other slopes; as above. */
+        void take(double[] slopes) {
+            Arrays.fill(inverse, 0);
+            Arrays.fill(lower, 0);
+            for (int l = 0; l < slopes.length; l++) {
+                double slope = slopes[l];
+                inverse[slots[3 * l]] += slope;
+                inverse[slots[3 * l + 1]] += slope;
+                lower[slots[3 * l + 2]] -= slope;
+            }
+            eliminate();
+        }
+
+        /** Root-free Cholesky on the lower half (Golub and Van Loan, 4.1), only where the pattern is. */
+        private void eliminate() {
+            int next = 0;
+            for (int k = 0; k < order.length; k++) {
+                int node = order[k];
+                if (!(inverse[node] > LEAST_PIVOT)) {
+                    throw new IllegalStateException("part of the heat network is cut off from the surroundings");
+                }
+                double one = 1 / inverse[node];
+                for (int a = begins[k]; a < begins[k + 1]; a++) {
+                    double factor = lower[a] * one;
+                    for (int b = begins[k]; b < a; b++) {
+                        lower[where[next++]] -= factor * lower[b];
+                    }
+                    inverse[rows[a]] -= factor * lower[a];
+                }
+                inverse[node] = one;
+            }
         }
 
         /** Changes of temperature by node, K, for heat put in by node, W. */
         double[] to(double[] watts) {
-            int n = inverse.length;
-            double[] x = new double[n];
-            for (int k = 0; k < n; k++) {
-                x[k] = watts[order[k]];
-            }
-            for (int k = 0; k < n; k++) {
-                double share = x[k] * inverse[k];
+            double[] change = watts.clone();
+            answer(change);
+            return change;
+        }
+
+        /**
+         * Puts an answer in the place of what it answers to.
+         *
+         * @param x by node, heat put in, W; takes the changes of temperature, K
+         */
+        void answer(double[] x) {
+            x[0] = 0;
+            for (int k = 0; k < order.length; k++) {
+                double share = x[order[k]] * inverse[order[k]];
                 for (int a = begins[k]; a < begins[k + 1]; a++) {
                     x[rows[a]] -= lower[a] * share;
                 }
             }
-            for (int k = n - 1; k >= 0; k--) {
-                double sum = x[k];
+            for (int k = order.length - 1; k >= 0; k--) {
+                double sum = x[order[k]];
                 for (int a = begins[k]; a < begins[k + 1]; a++) {
                     sum -= lower[a] * x[rows[a]];
                 }
-                x[k] = sum * inverse[k];
+                x[order[k]] = sum * inverse[order[k]];
             }
-            double[] change = new double[place.length];
-            for (int k = 0; k < n; k++) {
-                change[order[k]] = x[k];
-            }
-            return change;
         }
     }
 }

@@ -58,9 +58,7 @@ final class Faces {
         seenM2 = new double[parts.size()];
         for (int a = 0; a < parts.size(); a++) {
             for (int b = a + 1; b < parts.size(); b++) {
-                for (int axis = 0; axis < 3; axis++) {
-                    meet(a, b, axis, standing);
-                }
+                meet(a, b, standing);
             }
             for (Face face : Face.values()) {
                 if (closeToWall(parts.get(a), face)) {
@@ -70,17 +68,25 @@ final class Faces {
         }
     }
 
-    private void meet(int a, int b, int axis, List<Placed> standing) {
+    /** Two boxes are opposite one another where they are apart along one axis and abreast along the others. */
+    private void meet(int a, int b, List<Placed> standing) {
         Box one = parts.get(a).bounds();
         Box two = parts.get(b).bounds();
-        double gap = one.gapAlong(axis, two);
-        int u = (axis + 1) % 3;
-        int v = (axis + 2) % 3;
-        double across = -one.gapAlong(u, two);
-        double along = -one.gapAlong(v, two);
-        if (gap < 0 || across <= 0 || along <= 0) {
-            return;
+        double x = one.gapAlong(0, two);
+        double y = one.gapAlong(1, two);
+        double z = one.gapAlong(2, two);
+        if (x >= 0 && y < 0 && z < 0) {
+            face(a, b, 0, x, y * z, standing);
+        } else if (y >= 0 && z < 0 && x < 0) {
+            face(a, b, 1, y, z * x, standing);
+        } else if (z >= 0 && x < 0 && y < 0) {
+            face(a, b, 2, z, x * y, standing);
         }
+    }
+
+    private void face(int a, int b, int axis, double gap, double sharedMm2, List<Placed> standing) {
+        Box one = parts.get(a).bounds();
+        Box two = parts.get(b).bounds();
         double[] low = new double[3];
         double[] high = new double[3];
         for (int i = 0; i < 3; i++) {
@@ -89,7 +95,7 @@ final class Faces {
         }
         low[axis] = Math.min(one.high(axis), two.high(axis));
         high[axis] = low[axis] + gap;
-        double free = across * along - between(a, b, low, high, axis, standing);
+        double free = sharedMm2 - between(a, b, low, high, axis, standing);
         Opposite pair = new Opposite(a, b, gap, Math.max(0, free) * MM2);
         if (pair.areaM2() < LEAST_M2) {
             return;
@@ -109,14 +115,15 @@ final class Faces {
     private double between(int a, int b, double[] low, double[] high, int axis, List<Placed> standing) {
         double hidden = 0;
         for (Placed other : standing) {
-            if (!other.id().equals(parts.get(a).id())
+            double area = 1;
+            for (int i = 0; i < 3 && area > 0; i++) {
+                double shared = Math.min(high[i], other.bounds().high(i))
+                        - Math.max(low[i], other.bounds().low(i));
+                area *= i == axis ? (shared > 0 ? 1 : 0) : Math.max(0, shared);
+            }
+            if (area > 0
+                    && !other.id().equals(parts.get(a).id())
                     && !other.id().equals(parts.get(b).id())) {
-                double area = 1;
-                for (int i = 0; i < 3; i++) {
-                    double shared = Math.min(high[i], other.bounds().high(i))
-                            - Math.max(low[i], other.bounds().low(i));
-                    area *= i == axis ? (shared > 0 ? 1 : 0) : Math.max(0, shared);
-                }
                 hidden += area;
             }
         }

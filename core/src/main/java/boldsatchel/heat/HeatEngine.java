@@ -10,7 +10,6 @@ import boldsatchel.machine.Section;
 import boldsatchel.power.Charge;
 import boldsatchel.power.Points;
 import boldsatchel.power.Warmth;
-import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -159,9 +158,10 @@ public final class HeatEngine implements Engine<HeatResult> {
             this.use = use;
             this.closed = closed;
             this.charged = charged;
-            List<Cycle.Leg> legs = use.steps().stream()
-                    .map(s -> new Cycle.Leg(s.use().minutes() * SECONDS_PER_MINUTE, model.watts(s)))
-                    .toList();
+            List<Cycle.Leg> legs = new ArrayList<>(use.steps().size());
+            for (Warmth.Step step : use.steps()) {
+                legs.add(new Cycle.Leg(step.use().minutes() * SECONDS_PER_MINUTE, model.watts(step)));
+            }
             double[] meanW = Cycle.mean(legs);
             HeatNetwork.Steady mean = model.network.settle(meanW);
             meanC = mean.celsius();
@@ -204,10 +204,9 @@ public final class HeatEngine implements Engine<HeatResult> {
         Spread.Candidate margin(int which) {
             int node = model.watched.get(which).node();
             double place = rises(highestC[which], peakC[node]);
-            Map<Input, Double> warmer =
-                    effects.get().on(node, rises(highestC[which], meanC[node]), place, peakC[node] - meanC[node]);
-            warmer.replaceAll((input, kelvin) -> -kelvin);
-            return new Spread.Candidate(marginK(which), warmer);
+            double links = rises(highestC[which], meanC[node]);
+            return new Spread.Candidate(
+                    marginK(which), effects.get().on(node, -links, -place, peakC[node] - meanC[node]));
         }
 
         /** Ratio of two rises above the surroundings. */

@@ -77,9 +77,12 @@ final class HeatModel {
 
         /** Its temperature at what is hottest of it, °C. */
         double celsius(double[] t) {
-            return t[node]
-                    + along.map(a -> Math.max(0, a.middleK(t[a.from()], t[a.to()])))
-                            .orElse(0.0);
+            double middle = 0;
+            if (along.isPresent()) {
+                Link.Along way = along.get();
+                middle = Math.max(0, way.middleK(t[way.from()], t[way.to()]));
+            }
+            return t[node] + middle;
         }
     }
 
@@ -91,6 +94,9 @@ final class HeatModel {
         final Shell shell;
         final int air;
         private final List<Placed> parts;
+        /** The node of each. */
+        private final int[] partNodes;
+
         private final Faces faces;
         private final Openings openings;
         /** Heat capacity of its walls, J/(m²·K). */
@@ -106,6 +112,7 @@ final class HeatModel {
             this.air = air;
             this.wallJKm2 = wallJKm2(shell, out);
             this.parts = parts;
+            this.partNodes = new int[parts.size()];
             this.faces = new Faces(parts, standing);
             this.openings = new Openings(shell, standing, undersideMm);
         }
@@ -120,8 +127,12 @@ final class HeatModel {
         }
     }
 
-    /** Where a part warms a wall. */
-    private record Spot(Placed part, Face face, Optional<HeatPath> path, Spreading.Footprint print) {}
+    /**
+     * Where a part warms a wall.
+     *
+     * @param place of the part in its room
+     */
+    private record Spot(Placed part, int place, Face face, Optional<HeatPath> path, Spreading.Footprint print) {}
 
     final HeatNetwork network;
     final Map<String, Room> rooms = new LinkedHashMap<>();
@@ -386,6 +397,7 @@ final class HeatModel {
         Placed placed = room.parts.get(place);
         Part part = placed.part();
         int node = partNode(part);
+        room.partNodes[place] = node;
         smallFaces(room, placed, node);
         double whole = room.faces.wholeM2(place);
         double free = room.faces.freeM2(place);
@@ -452,14 +464,10 @@ final class HeatModel {
         return throughGap(Faces.toWallMm(placed, face), area) + Air.INSIDE_RADIATION * area;
     }
 
-    private int node(Part part) {
-        return java.util.Objects.requireNonNull(nodes.get(part.id()));
-    }
-
     /** Two parts opposite one another. */
     private void facing(Room room, Faces.Opposite pair) {
-        int a = node(room.parts.get(pair.a()).part());
-        int b = node(room.parts.get(pair.b()).part());
+        int a = room.partNodes[pair.a()];
+        int b = room.partNodes[pair.b()];
         if (pair.close()) {
             network.link(new Link.Fixed(a, b, throughGap(pair.gapMm(), pair.areaM2())));
             network.link(new Link.Facing(a, b, pair.areaM2(), Faces.BETWEEN_GREY));
@@ -484,11 +492,12 @@ final class HeatModel {
     /** Where parts warm a wall: across a small gap, or by a pad or pipe. */
     private List<Spot> spots(Room room, Face face, Box out) {
         List<Spot> spots = new ArrayList<>();
-        for (Placed placed : room.parts) {
+        for (int i = 0; i < room.parts.size(); i++) {
+            Placed placed = room.parts.get(i);
             Optional<HeatPath> path = path(placed.part(), face);
             boolean close = Faces.closeToWall(placed, face) && placed.bounds().area(face) >= FINGER_MM2;
             if (path.isPresent() || close) {
-                spots.add(new Spot(placed, face, path, print(placed, face, out, path.flatMap(HeatPath::areaMm2))));
+                spots.add(new Spot(placed, i, face, path, print(placed, face, out, path.flatMap(HeatPath::areaMm2))));
             }
         }
         return spots;
@@ -517,7 +526,7 @@ final class HeatModel {
     private void spot(Room room, Spot spot) {
         Wall wall = room.wall(spot.face());
         Shell shell = room.shell;
-        int node = node(spot.part().part());
+        int node = room.partNodes[spot.place()];
         double area = Math.min(spot.print().area(), wall.areaM2());
         double half = room.wallJKm2 / 2 * area;
         int inner = network.node(spot.part().id(), 0, half);

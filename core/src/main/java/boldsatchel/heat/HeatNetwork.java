@@ -101,9 +101,11 @@ final class HeatNetwork {
     record Moved(Input input, Link link, Lazy<? extends Link> then) {
         /** What crosses it more with the input moved, W. */
         double moreW(double[] t) {
-            double from = t[link.from()];
-            double to = t[link.to()];
-            return then.get().watts(from, to) - link.watts(from, to);
+            Link.Flow flow = new Link.Flow();
+            link.cross(t[link.from()], t[link.to()], flow);
+            double now = flow.watts;
+            then.get().cross(t[link.from()], t[link.to()], flow);
+            return flow.watts - now;
         }
     }
 
@@ -233,10 +235,13 @@ final class HeatNetwork {
         t[0] = ambientC;
         double[] left = new double[n];
         double[] slopes = new double[links.size()];
+        double[] change = new double[n];
+        Elimination.Factors answers = ready().elimination().factors();
         for (int step = 0; step < MOST_STEPS; step++) {
             look(watts, t, left, slopes);
-            Elimination.Factors answers = ready().elimination().of(slopes);
-            double[] change = answers.to(left);
+            answers.take(slopes);
+            System.arraycopy(left, 0, change, 0, n);
+            answers.answer(change);
             double largest = 0;
             double gone = LARGEST_STEP_K;
             double put = ROUNDING_W;
@@ -248,7 +253,7 @@ final class HeatNetwork {
                 piledUp += Math.abs(left[i]);
             }
             double share = Math.min(1, gone / largest);
-            t = step < PATIENCE ? moved(t, change, share) : downhill(watts, t, change, share);
+            move(t, change, step < PATIENCE ? share : downhill(watts, t, change, share));
             if (largest < closeK && piledUp < CLOSE_SHARE * put) {
                 return new Steady(t, answers);
             }
@@ -264,24 +269,23 @@ final class HeatNetwork {
                 there.isEmpty() ? List.of() : List.of(there));
     }
 
-    private static double[] moved(double[] t, double[] change, double share) {
-        double[] to = t.clone();
-        for (int i = 1; i < to.length; i++) {
-            to[i] += share * change[i];
+    private static void move(double[] t, double[] change, double share) {
+        for (int i = 1; i < t.length; i++) {
+            t[i] += share * change[i];
         }
-        return to;
     }
 
-    /** Moves so far that less heat is left piled up: where a link changes its kind, whole steps could go to and fro for ever. */
-    private double[] downhill(double[] watts, double[] t, double[] change, double most) {
+    /** So much of a step that less heat is left piled up: where a link changes its kind, whole steps could go to and fro for ever. */
+    private double downhill(double[] watts, double[] t, double[] change, double most) {
         double before = piledUp(watts, t);
-        double share = most;
-        double[] to = moved(t, change, share);
-        while (share > most / 1000 && !(piledUp(watts, to) < before)) {
-            share /= 2;
-            to = moved(t, change, share);
+        for (double share = most; share > most / 1000; share /= 2) {
+            double[] to = t.clone();
+            move(to, change, share);
+            if (piledUp(watts, to) < before) {
+                return share;
+            }
         }
-        return to;
+        return most / 1024;
     }
 
     private double piledUp(double[] watts, double[] t) {

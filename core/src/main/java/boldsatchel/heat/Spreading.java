@@ -145,7 +145,9 @@ final class Spreading {
         if (xp > LONG_FIN) {
             return xs > LONG_FIN ? 1 + 1 / (2 * xs) : k1(xs) / k0(xs);
         }
-        return (k1(xs) * i1(xp) - i1(xs) * k1(xp)) / (k0(xs) * i1(xp) + i0(xs) * k1(xp));
+        double i = i1(xp);
+        double k = k1(xp);
+        return (k1(xs) * i - i1(xs) * k) / (k0(xs) * i + i0(xs) * k);
     }
 
     private static double polynomial(double x, double[] coefficients) {

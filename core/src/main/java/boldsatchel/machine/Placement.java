@@ -54,8 +54,8 @@ public record Placement(
      * @param bounds the part's bounding box
      */
     public Box place(Box box, Box bounds) {
-        Box turnedBounds = Box.between(orientation.turn(bounds.lowCorner()), orientation.turn(bounds.highCorner()));
-        Box turned = Box.between(orientation.turn(box.lowCorner()), orientation.turn(box.highCorner()));
+        Box turnedBounds = orientation.turn(bounds);
+        Box turned = orientation.turn(box);
         return turned.moved(new Vec(at.x() - turnedBounds.x(), at.y() - turnedBounds.y(), at.z() - turnedBounds.z()));
     }
 

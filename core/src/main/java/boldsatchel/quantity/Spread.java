@@ -93,7 +93,7 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
     public record Candidate(double nominal, Map<Input, Double> effects) {
         /** Square of its standard deviation. */
         public double variance() {
-            return together(effects, effects);
+            return square(effects);
         }
     }
 
@@ -147,8 +147,17 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
     private static double together(Map<Input, Double> a, Map<Input, Double> b) {
         double sum = 0;
         for (Map.Entry<Input, Double> one : a.entrySet()) {
-            double product = one.getValue() * b.getOrDefault(one.getKey(), 0.0);
+            Double other = b.get(one.getKey());
+            double product = other == null ? 0 : one.getValue() * other;
             sum += Double.isFinite(product) ? product : 0;
+        }
+        return sum;
+    }
+
+    private static double square(Map<Input, Double> effects) {
+        double sum = 0;
+        for (double effect : effects.values()) {
+            sum += Double.isFinite(effect) ? effect * effect : 0;
         }
         return sum;
     }
@@ -159,10 +168,7 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
      * @param effects change of the result when an input is moved by one standard deviation
      */
     public static Spread ofEffects(double nominal, Map<Input, Double> effects) {
-        double variance = 0;
-        for (double effect : effects.values()) {
-            variance += Double.isFinite(effect) ? effect * effect : 0;
-        }
+        double variance = square(effects);
         double half = SIGMAS_TO_95 * Math.sqrt(variance);
         List<Blame> shares = new ArrayList<>(effects.size());
         for (Map.Entry<Input, Double> one : effects.entrySet()) {
