@@ -37,7 +37,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @State(Scope.Benchmark)
 @BenchmarkMode(org.openjdk.jmh.annotations.Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 8, time = 1)
+@Warmup(iterations = 5, time = 5)
 @Measurement(iterations = 5, time = 1)
 @Fork(1)
 public class EvaluationBenchmark {

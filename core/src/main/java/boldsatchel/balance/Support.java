@@ -17,14 +17,19 @@ final class Support {
     private final double tableZ;
 
     Support(List<Vec> feet) {
-        Coordinate[] points =
-                feet.stream().map(f -> new Coordinate(f.x(), f.y())).toArray(Coordinate[]::new);
+        Coordinate[] points = new Coordinate[feet.size()];
+        Coordinate middle = new Coordinate();
+        double lowest = feet.isEmpty() ? 0 : Double.POSITIVE_INFINITY;
+        for (int i = 0; i < points.length; i++) {
+            Vec foot = feet.get(i);
+            points[i] = new Coordinate(foot.x(), foot.y());
+            middle.x += foot.x() / points.length;
+            middle.y += foot.y() / points.length;
+            lowest = Math.min(lowest, foot.z());
+        }
         ring = new ConvexHull(points, FACTORY).getConvexHull().getCoordinates();
-        Coordinate middle = new Coordinate(
-                Arrays.stream(points).mapToDouble(c -> c.x).average().orElse(0),
-                Arrays.stream(points).mapToDouble(c -> c.y).average().orElse(0));
         edges = edges(ring, middle);
-        tableZ = feet.stream().mapToDouble(Vec::z).min().orElse(0);
+        tableZ = lowest;
     }
 
     List<Vec> corners() {
@@ -61,7 +66,11 @@ final class Support {
     }
 
     double backY() {
-        return Arrays.stream(ring).mapToDouble(c -> c.y).max().orElse(0);
+        double most = ring.length == 0 ? 0 : Double.NEGATIVE_INFINITY;
+        for (Coordinate corner : ring) {
+            most = Math.max(most, corner.y);
+        }
+        return most;
     }
 
     double tableZ() {

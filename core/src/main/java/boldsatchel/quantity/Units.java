@@ -1,6 +1,7 @@
 package boldsatchel.quantity;
 
-import java.util.Locale;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -117,6 +118,11 @@ public final class Units {
         throw new UnreadableException("“" + text.strip() + "” is no wire gauge; write for example AWG 24 (0 to 40).");
     }
 
+    /** Rounded to so many decimals, halves away from zero; a format would do the same at many times the cost. */
+    private static BigDecimal rounded(double value, int decimals) {
+        return BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+    }
+
     /** The number alone with about four significant digits, no trailing zeros. */
     public static String format(double stored) {
         if (!Double.isFinite(stored)) {
@@ -124,11 +130,7 @@ public final class Units {
         }
         double size = Math.abs(stored);
         int decimals = size >= 1000 ? 0 : size >= 100 ? 1 : size >= 1 ? 2 : size >= 0.1 ? 3 : size == 0 ? 0 : 4;
-        String text = String.format(Locale.ROOT, "%." + decimals + "f", stored);
-        if (text.contains(".")) {
-            text = text.replaceAll("0+$", "").replaceAll("\\.$", "");
-        }
-        return text.equals("-0") ? "0" : text.replace('-', '−');
+        return rounded(stored, decimals).stripTrailingZeros().toPlainString().replace('-', '−');
     }
 
     /** Number and unit, in percent for shares. */
@@ -142,7 +144,7 @@ public final class Units {
         if (!Double.isFinite(value)) {
             return withUnit(format(value), unit);
         }
-        return withUnit(String.format(Locale.ROOT, "%." + decimals + "f", value).replace('-', '−'), unit);
+        return withUnit(rounded(value, decimals).toPlainString().replace('-', '−'), unit);
     }
 
     private static String withUnit(String number, String unit) {
