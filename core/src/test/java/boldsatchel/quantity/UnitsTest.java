@@ -136,4 +136,14 @@ public class UnitsTest {
     public void aFigureIsShownWithItsRange() {
         assertThat(Units.format(Quantity.POWER, Figure.dataSheet(24))).isEqualTo("24 ± 2.4 W");
     }
+
+    /** Halves of what is written go up, as people round; nothing has no sign. */
+    @Test
+    public void decimalsAreRoundedAsPeopleRound() {
+        assertThat(Units.format(1.005, 2, "K")).isEqualTo("1.01 K");
+        assertThat(Units.format(-0.25, 1, "K")).isEqualTo("−0.3 K");
+        assertThat(Units.format(-0.04, 1, "K")).isEqualTo("0.0 K");
+        assertThat(Units.format(-0.00004)).isEqualTo("0");
+        assertThat(Units.format(1200.4)).isEqualTo("1200");
+    }
 }

@@ -27,6 +27,7 @@ public class PluggedEngineTest {
             package throwaway;
 
             import boldsatchel.engine.Engine;
+            import boldsatchel.engine.Lazy;
             import boldsatchel.engine.Results;
             import boldsatchel.machine.Build;
             import boldsatchel.machine.Section;
