@@ -72,6 +72,11 @@ public final class Samples {
 
     /** A load that draws another figure when busy. */
     public static Facet.DrawsPower busy(Facet.DrawsPower d, Figure watts) {
+        return drawing(d, d.idleW(), watts);
+    }
+
+    /** A load that draws other figures when idle and when busy. */
+    public static Facet.DrawsPower drawing(Facet.DrawsPower d, Figure idleW, Figure busyW) {
         return new Facet.DrawsPower(
                 d.lowV(),
                 d.nominalV(),
@@ -79,8 +84,8 @@ public final class Samples {
                 d.kind(),
                 d.offW(),
                 d.sleepW(),
-                d.idleW(),
-                watts,
+                idleW,
+                busyW,
                 d.startW(),
                 d.startSeconds(),
                 d.backlightW());

@@ -174,10 +174,6 @@ final class Bodies {
 
     /** Both bodies as one with the lid at an angle, in the base's frame. */
     Mass centre(Optional<Hinge> hinge, double angleDeg) {
-        return together(base, lid, hinge, angleDeg);
-    }
-
-    private static Mass together(Mass base, Mass lid, Optional<Hinge> hinge, double angleDeg) {
         return hinge.map(h -> base.and(new Mass(lid.g(), h.toBase(lid.at(), angleDeg))))
                 .orElse(base);
     }

@@ -87,7 +87,7 @@ public final class FitEngine implements Engine<FitResult> {
         List<String> loose = build.loose().stream().map(Part::id).toList();
         Findings found = new Findings(build);
         for (Shell shell : build.casing().shells()) {
-            found.insideShell(shell, in(shell, placed));
+            found.insideShell(shell, Placed.in(shell, placed));
         }
         build.casing().hinge().ifPresent(hinge -> found.closedLid(hinge, placed));
         found.gaps.sort(Comparator.comparingDouble(FitResult.Gap::gapMm));
@@ -101,16 +101,6 @@ public final class FitEngine implements Engine<FitResult> {
                 List.copyOf(found.stranded),
                 List.copyOf(found.covered),
                 tightest(build, placed, found));
-    }
-
-    private static List<Placed> in(Shell shell, List<Placed> placed) {
-        List<Placed> inside = new ArrayList<>();
-        for (Placed p : placed) {
-            if (p.shell().id().equals(shell.id())) {
-                inside.add(p);
-            }
-        }
-        return inside;
     }
 
     private static Optional<Spread> tightest(Build build, List<Placed> placed, Findings found) {
@@ -161,8 +151,8 @@ public final class FitEngine implements Engine<FitResult> {
             if (base.isEmpty() || lid.isEmpty()) {
                 return;
             }
-            List<Placed> below = in(base.get(), placed);
-            List<Placed> above = new ArrayList<>(in(lid.get(), placed));
+            List<Placed> below = Placed.in(base.get(), placed);
+            List<Placed> above = new ArrayList<>(Placed.in(lid.get(), placed));
             above.replaceAll(p -> p.closed(hinge));
             List<Placed> both = new ArrayList<>(below);
             both.addAll(above);

@@ -45,6 +45,17 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
         return all;
     }
 
+    /** Those that lie in a shell. */
+    public static List<Placed> in(Shell shell, List<Placed> placed) {
+        List<Placed> inside = new ArrayList<>();
+        for (Placed p : placed) {
+            if (p.shell().id().equals(shell.id())) {
+                inside.add(p);
+            }
+        }
+        return inside;
+    }
+
     /** One part where it lies. */
     public static Placed of(Part part, Placement placement, Shell shell) {
         Body body = part.body();

@@ -158,16 +158,9 @@ final class HeatModel {
         this.closed = closed;
         this.network = new HeatNetwork(build.brief().surroundings().ambientC());
         for (Shell shell : build.casing().shells()) {
-            List<Placed> standing = new ArrayList<>();
-            List<Placed> parts = new ArrayList<>();
-            for (Placed p : placed) {
-                if (p.shell().equals(shell)) {
-                    standing.add(p);
-                    if (matters(p.part())) {
-                        parts.add(p);
-                    }
-                }
-            }
+            List<Placed> standing = Placed.in(shell, placed);
+            List<Placed> parts = new ArrayList<>(standing);
+            parts.removeIf(p -> !matters(p.part()));
             room(shell, parts, standing);
         }
         if (closed) {

@@ -278,14 +278,17 @@ final class HeatNetwork {
     /** So much of a step that less heat is left piled up: where a link changes its kind, whole steps could go to and fro for ever. */
     private double downhill(double[] watts, double[] t, double[] change, double most) {
         double before = piledUp(watts, t);
-        for (double share = most; share > most / 1000; share /= 2) {
-            double[] to = t.clone();
-            move(to, change, share);
-            if (piledUp(watts, to) < before) {
-                return share;
-            }
+        double share = most;
+        while (share > most / 1000 && !(piledUp(watts, moved(t, change, share)) < before)) {
+            share /= 2;
         }
-        return most / 1024;
+        return share;
+    }
+
+    private static double[] moved(double[] t, double[] change, double share) {
+        double[] to = t.clone();
+        move(to, change, share);
+        return to;
     }
 
     private double piledUp(double[] watts, double[] t) {

@@ -128,18 +128,7 @@ public class HeatEngineTest {
         Build doubtful = warm(8, false);
         Part board = doubtful.part("board").orElseThrow();
         Facet.DrawsPower d = board.facet(Facet.DrawsPower.class).orElseThrow();
-        Facet unsure = new Facet.DrawsPower(
-                d.lowV(),
-                d.nominalV(),
-                d.highV(),
-                d.kind(),
-                d.offW(),
-                d.sleepW(),
-                d.idleW(),
-                Figure.dataSheet(8),
-                d.startW(),
-                d.startSeconds(),
-                d.backlightW());
+        Facet unsure = boldsatchel.Samples.busy(d, Figure.dataSheet(8));
         Evaluation evaluation = Evaluator.evaluate(doubtful.with(board.withFacet(unsure)));
         double nominal = evaluation.of(HeatResult.class).margin().orElseThrow().nominal();
         double moved = 85 - board(warm(8.4, false));

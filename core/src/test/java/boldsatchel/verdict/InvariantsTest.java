@@ -93,18 +93,10 @@ public class InvariantsTest {
         for (Part part : build.parts().list()) {
             if (part.facet(Facet.DrawsPower.class).isPresent()) {
                 Facet.DrawsPower d = part.facet(Facet.DrawsPower.class).get();
-                Facet more = new Facet.DrawsPower(
-                        d.lowV(),
-                        d.nominalV(),
-                        d.highV(),
-                        d.kind(),
-                        d.offW(),
-                        d.sleepW(),
+                Facet more = boldsatchel.Samples.drawing(
+                        d,
                         d.idleW().withValue(d.idleW().value() * 1.2),
-                        d.busyW().withValue(d.busyW().value() * 1.2),
-                        d.startW(),
-                        d.startSeconds(),
-                        d.backlightW());
+                        d.busyW().withValue(d.busyW().value() * 1.2));
                 double after = PowerEngine.evaluate(build.with(part.withFacet(more)))
                         .hours()
                         .nominal();
