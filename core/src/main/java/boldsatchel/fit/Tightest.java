@@ -4,11 +4,11 @@ import boldsatchel.geometry.Box;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +37,7 @@ final class Tightest {
     private final Build build;
     private final Map<String, Placed> placed = new HashMap<>();
     private final List<Meeting> meetings = new ArrayList<>();
+    private final Inputs inputs = new Inputs();
 
     Tightest(Build build, List<Placed> placed) {
         this.build = build;
@@ -71,12 +72,12 @@ final class Tightest {
                 candidates.add(candidate(meetings.get(i)));
             }
         }
-        return Optional.of(Spread.least(candidates));
+        return Optional.of(Spread.least(inputs, candidates));
     }
 
     /** A meeting with each size of its parts moved both ways; another side may come to count on either. */
     private Spread.Candidate candidate(Meeting meeting) {
-        Map<Input, Double> effects = new LinkedHashMap<>();
+        Inputs.Effects effects = inputs.new Effects();
         List<Box> a = solids(meeting.a(), meeting.where());
         List<Box> b = solids(meeting.b(), meeting.where());
         Optional<Shell> tray = meeting.where() == FitResult.Where.SHELL && !placed.containsKey(meeting.b())
@@ -86,7 +87,7 @@ final class Tightest {
         double base = ofFirst.applyAsDouble(a);
         move(meeting.a(), meeting.where(), base, ofFirst, effects);
         move(meeting.b(), meeting.where(), base, boxes -> distance(meeting, tray, a, boxes), effects);
-        return new Spread.Candidate(meeting.mm(), effects);
+        return new Spread.Candidate(meeting.mm(), effects.byPlace());
     }
 
     /**
@@ -100,7 +101,7 @@ final class Tightest {
             FitResult.Where where,
             double base,
             ToDoubleFunction<List<Box>> distance,
-            Map<Input, Double> effects) {
+            Inputs.Effects effects) {
         Placed part = placed.get(id);
         if (part == null) {
             return;
@@ -112,7 +113,7 @@ final class Tightest {
                 double up = distance.applyAsDouble(seen(part, part.solids(axis, sigma), where)) - base;
                 double down = base - distance.applyAsDouble(seen(part, part.solids(axis, -sigma), where));
                 double effect = Math.copySign(Math.sqrt((up * up + down * down) / 2), up + down);
-                effects.merge(sizes.get(axis), effect, Double::sum);
+                effects.add(sizes.get(axis), effect);
             }
         }
     }

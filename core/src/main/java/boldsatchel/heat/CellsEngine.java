@@ -71,7 +71,7 @@ public final class CellsEngine implements Engine<CellTemperatures> {
         double sum = 0;
         double minutes = 0;
         for (HeatResult.Use use : heat.uses()) {
-            if (use.profile().equals(profile) && !use.pluggedIn()) {
+            if (use.profile().equals(profile) && !use.when().pluggedIn()) {
                 for (HeatResult.Spot spot : use.spots()) {
                     if (spot.kind() == HeatResult.Kind.PART && spot.subject().equals(part)) {
                         sum += spot.meanC() * use.minutes();

@@ -1,11 +1,8 @@
 package boldsatchel.heat;
 
 import boldsatchel.quantity.Input;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
+import boldsatchel.quantity.Inputs;
 import java.util.List;
-import java.util.Map;
 
 /**
  * What each input, moved by one standard deviation, does to the temperatures of a network about a steady state: the residual that it
@@ -16,13 +13,15 @@ final class Effects {
 
     private final Elimination.Factors answers;
     private final int size;
-    private final Map<Input, Integer> places = new HashMap<>();
-    private final List<Input> inputs = new ArrayList<>();
+    /** The place of what all convection goes with. */
+    private final int convection;
     /** By node, what convection brings into it, times a standard deviation of its factor, W. */
     private final double[] convectedW;
 
     private final Leaves[] links;
     private final Leaves[] heats;
+    /** As many places as its inputs have at most. */
+    private final int places;
 
     /**
      * What an input does.
@@ -46,52 +45,46 @@ final class Effects {
     /**
      * About a steady state.
      *
+     * @param inputs gives each its place
      * @param convection a factor on all convection
      * @param warmed inputs of the heat itself
      */
-    Effects(HeatNetwork network, HeatNetwork.Steady steady, Input convection, List<Warmed> warmed) {
+    Effects(Inputs inputs, HeatNetwork network, HeatNetwork.Steady steady, Input convection, List<Warmed> warmed) {
         double[] t = steady.celsius();
         this.answers = steady.answers();
         this.size = network.size();
-        place(convection);
+        this.convection = inputs.place(convection);
         convectedW = network.convectedW(t, convection.figure().sigma());
         List<HeatNetwork.Moved> moved = network.moved();
         links = new Leaves[moved.size()];
         for (int k = 0; k < links.length; k++) {
             HeatNetwork.Moved m = moved.get(k);
-            links[k] = new Leaves(place(m.input()), m.link().from(), m.link().to(), m.moreW(t), 0);
+            links[k] = new Leaves(
+                    inputs.place(m.input()), m.link().from(), m.link().to(), m.moreW(t), 0);
         }
         heats = new Leaves[warmed.size()];
         for (int k = 0; k < heats.length; k++) {
             Warmed w = warmed.get(k);
-            heats[k] = new Leaves(place(w.input()), 0, w.node(), w.watts(), w.swing());
+            heats[k] = new Leaves(inputs.place(w.input()), 0, w.node(), w.watts(), w.swing());
         }
-    }
-
-    private int place(Input input) {
-        Integer known = places.putIfAbsent(input, inputs.size());
-        if (known == null) {
-            inputs.add(input);
-            return inputs.size() - 1;
-        }
-        return known;
+        places = inputs.size();
     }
 
     /**
-     * On the highest temperature of a node, K for a standard deviation of each input. What moves links moves a peak as it moves the mean,
+     * On the highest temperature of a node, K for a standard deviation of each input, by its place. What moves links moves a peak as it moves the mean,
      * rise for rise; what moves the heat of the warmest step moves how far the node swings as well.
      *
      * @param rises what a kelvin more in the mean by a link is worth at the peak; negative for what it takes from a margin
      * @param place what a kelvin more at the node is worth where it is hottest; likewise
      * @param swingK how far it swings above its mean
      */
-    Map<Input, Double> on(int node, double rises, double place, double swingK) {
+    double[] on(int node, double rises, double place, double swingK) {
         double[] unit = new double[size];
         unit[node] = 1;
         double[] kelvinPerWatt = answers.to(unit);
-        double[] effects = new double[inputs.size()];
+        double[] effects = new double[places];
         for (int i = 1; i < size; i++) {
-            effects[0] += rises * convectedW[i] * kelvinPerWatt[i];
+            effects[convection] += rises * convectedW[i] * kelvinPerWatt[i];
         }
         for (Leaves l : links) {
             effects[l.place] += rises * l.watts * (kelvinPerWatt[l.to] - kelvinPerWatt[l.from]);
@@ -99,12 +92,6 @@ final class Effects {
         for (Leaves h : heats) {
             effects[h.place] += place * (h.watts * kelvinPerWatt[h.to] + h.swing * swingK);
         }
-        Map<Input, Double> byInput = LinkedHashMap.newLinkedHashMap(effects.length);
-        for (int i = 0; i < effects.length; i++) {
-            if (effects[i] != 0) {
-                byInput.put(inputs.get(i), effects[i]);
-            }
-        }
-        return byInput;
+        return effects;
     }
 }

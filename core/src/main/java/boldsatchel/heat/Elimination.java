@@ -41,30 +41,24 @@ final class Elimination {
         for (int k = 0; k < order.length; k++) {
             place[order[k]] = k;
         }
-        int[][] below = pattern(place, links);
-        begins = new int[below.length + 1];
-        for (int k = 0; k < below.length; k++) {
-            begins[k + 1] = begins[k] + below[k].length;
-        }
-        rows = new int[begins[below.length]];
+        Sets below = pattern(place, links);
+        begins = new int[order.length + 1];
         int pairs = 0;
-        for (int k = 0; k < below.length; k++) {
-            System.arraycopy(below[k], 0, rows, begins[k], below[k].length);
-            pairs += below[k].length * (below[k].length - 1) / 2;
+        for (int k = 0; k < order.length; k++) {
+            int size = below.size(k);
+            begins[k + 1] = begins[k] + size;
+            pairs += size * (size - 1) / 2;
         }
+        rows = new int[begins[order.length]];
         where = new int[pairs];
-        int first = 0;
-        for (int[] column : below) {
-            for (int b = 0; b < column.length; b++) {
-                int at = begins[column[b]];
-                for (int a = b + 1; a < column.length; a++) {
-                    while (rows[at] < column[a]) {
-                        at++;
-                    }
-                    where[first + a * (a - 1) / 2 + b] = at;
+        int next = 0;
+        for (int k = 0; k < order.length; k++) {
+            below.copy(k, rows, begins[k]);
+            for (int a = begins[k]; a < begins[k + 1]; a++) {
+                for (int b = begins[k]; b < a; b++) {
+                    where[next++] = begins[rows[b]] + below.before(rows[b], rows[a]);
                 }
             }
-            first += column.length * (column.length - 1) / 2;
         }
         slots = new int[3 * links.size()];
         for (int l = 0; l < links.size(); l++) {
@@ -73,9 +67,7 @@ final class Elimination {
             int late = Math.max(place[link.from()], place[link.to()]);
             slots[3 * l] = link.from();
             slots[3 * l + 1] = link.to();
-            slots[3 * l + 2] = early < 0 || early == late
-                    ? rows.length
-                    : Arrays.binarySearch(rows, begins[early], begins[early + 1], late);
+            slots[3 * l + 2] = early < 0 || early == late ? rows.length : begins[early] + below.before(early, late);
         }
         for (int a = 0; a < rows.length; a++) {
             rows[a] = order[rows[a]];
@@ -84,23 +76,81 @@ final class Elimination {
 
     /** Nodes with few links first, by counting. */
     private static int[] byDegree(int[] degree) {
-        int most = 0;
+        int[] next = new int[Arrays.stream(degree).max().orElse(0) + 2];
         for (int i = 1; i < degree.length; i++) {
             if (degree[i] == 0) {
                 throw new IllegalStateException("a node of the heat network is linked to nothing");
             }
-            most = Math.max(most, degree[i]);
+            next[degree[i] + 1]++;
+        }
+        for (int d = 1; d < next.length; d++) {
+            next[d] += next[d - 1];
         }
         int[] order = new int[degree.length - 1];
-        int next = 0;
-        for (int d = 1; d <= most; d++) {
-            for (int i = 1; i < degree.length; i++) {
-                if (degree[i] == d) {
-                    order[next++] = i;
+        for (int i = 1; i < degree.length; i++) {
+            order[next[degree[i]]++] = i;
+        }
+        return order;
+    }
+
+    /** A set of places for each column. */
+    private static final class Sets {
+        private final int words;
+        private final long[] bits;
+
+        Sets(int columns) {
+            words = (columns + Long.SIZE - 1) / Long.SIZE;
+            bits = new long[columns * words];
+        }
+
+        void add(int column, int place) {
+            bits[column * words + place / Long.SIZE] |= 1L << place;
+        }
+
+        /** Adds all of one column's to another's, but for the other itself. */
+        void hand(int column, int on) {
+            for (int w = 0; w < words; w++) {
+                bits[on * words + w] |= bits[column * words + w];
+            }
+            bits[on * words + on / Long.SIZE] &= ~(1L << on);
+        }
+
+        int size(int column) {
+            int size = 0;
+            for (int w = 0; w < words; w++) {
+                size += Long.bitCount(bits[column * words + w]);
+            }
+            return size;
+        }
+
+        /** The least; as many as there are words times bits when there are none. */
+        int first(int column) {
+            int w = 0;
+            while (w < words && bits[column * words + w] == 0) {
+                w++;
+            }
+            return w * Long.SIZE + (w < words ? Long.numberOfTrailingZeros(bits[column * words + w]) : 0);
+        }
+
+        /** How many of a column's are less than a place. */
+        int before(int column, int place) {
+            int word = place / Long.SIZE;
+            int count = Long.bitCount(bits[column * words + word] & ((1L << place) - 1));
+            for (int w = 0; w < word; w++) {
+                count += Long.bitCount(bits[column * words + w]);
+            }
+            return count;
+        }
+
+        /** Writes a column's in rising order. */
+        void copy(int column, int[] to, int begin) {
+            int next = begin;
+            for (int w = 0; w < words; w++) {
+                for (long left = bits[column * words + w]; left != 0; left &= left - 1) {
+                    to[next++] = w * Long.SIZE + Long.numberOfTrailingZeros(left);
                 }
             }
         }
-        return order;
     }
 
     int size() {
@@ -108,45 +158,22 @@ final class Elimination {
     }
 
     /** The links, and what elimination fills in: the rows of a column are handed on to the first of them. */
-    private int[][] pattern(int[] place, List<Link> links) {
-        int n = order.length;
-        int words = (n + Long.SIZE - 1) / Long.SIZE;
-        long[] columns = new long[n * words];
+    private Sets pattern(int[] place, List<Link> links) {
+        Sets below = new Sets(order.length);
         for (Link link : links) {
             int i = place[link.from()];
             int j = place[link.to()];
             if (i >= 0 && j >= 0 && i != j) {
-                int row = Math.max(i, j);
-                columns[Math.min(i, j) * words + row / Long.SIZE] |= 1L << row;
+                below.add(Math.min(i, j), Math.max(i, j));
             }
         }
-        int[][] rows = new int[n][];
-        for (int k = 0; k < n; k++) {
-            rows[k] = places(columns, k * words, words);
-            if (rows[k].length > 1) {
-                int first = rows[k][0];
-                for (int w = 0; w < words; w++) {
-                    columns[first * words + w] |= columns[k * words + w];
-                }
-                columns[first * words + first / Long.SIZE] &= ~(1L << first);
+        for (int k = 0; k < order.length; k++) {
+            int first = below.first(k);
+            if (first < order.length) {
+                below.hand(k, first);
             }
         }
-        return rows;
-    }
-
-    private static int[] places(long[] sets, int begin, int words) {
-        int count = 0;
-        for (int w = 0; w < words; w++) {
-            count += Long.bitCount(sets[begin + w]);
-        }
-        int[] places = new int[count];
-        int next = 0;
-        for (int w = 0; w < words; w++) {
-            for (long left = sets[begin + w]; left != 0; left &= left - 1) {
-                places[next++] = w * Long.SIZE + Long.numberOfTrailingZeros(left);
-            }
-        }
-        return places;
+        return below;
     }
 
     /**

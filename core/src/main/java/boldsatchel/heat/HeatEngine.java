@@ -10,10 +10,13 @@ import boldsatchel.machine.Section;
 import boldsatchel.power.Charge;
 import boldsatchel.power.Points;
 import boldsatchel.power.Warmth;
+import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -83,99 +86,113 @@ public final class HeatEngine implements Engine<HeatResult> {
         Set<String> charged =
                 points.charges().stream().map(Charge.Result::store).collect(Collectors.toSet());
         boolean closes = build.casing().hinge().isPresent();
-        Optional<HeatModel> open = Optional.empty();
-        Optional<HeatModel> shut = Optional.empty();
+        Inputs inputs = new Inputs();
+        Map<Boolean, HeatModel> models = new HashMap<>();
         List<Solved> all = new ArrayList<>();
         for (Warmth warmth : points.warmths()) {
-            Set<String> full = warmth.pluggedIn() ? charged : Set.of();
-            Optional<Warmth> lidOpen = closes ? warmth.with(false) : Optional.of(warmth);
-            Optional<Warmth> lidShut = closes ? warmth.with(true) : Optional.empty();
-            if (lidOpen.isPresent()) {
-                open = open.or(() -> Optional.of(new HeatModel(build, fit.placed(), warm, false)));
-                all.add(new Solved(open.get(), lidOpen.get(), false, full));
-            }
-            if (lidShut.isPresent()) {
-                shut = shut.or(() -> Optional.of(new HeatModel(build, fit.placed(), warm, true)));
-                all.add(new Solved(shut.get(), lidShut.get(), true, full));
+            for (boolean closed : closes ? List.of(false, true) : List.of(false)) {
+                (closes ? warmth.with(closed) : Optional.of(warmth)).ifPresent(use -> {
+                    HeatModel model =
+                            models.computeIfAbsent(closed, shut -> new HeatModel(build, fit.placed(), warm, shut));
+                    HeatResult.When when =
+                            new HeatResult.When(all.size(), warmth.profile(), warmth.pluggedIn(), closed);
+                    all.add(new Solved(inputs, model, use, when, warmth.pluggedIn() ? charged : Set.of()));
+                });
             }
         }
-        return result(build, all);
+        return result(build, inputs, all);
     }
 
-    private static HeatResult result(Build build, List<Solved> all) {
-        Optional<Solved> gravest = all.stream()
-                .filter(Solved::limited)
-                .min(Comparator.comparingDouble(Solved::leastK))
-                .or(() -> all.stream().findFirst());
-        List<HeatResult.Use> uses = all.stream().map(s -> s.read(build)).toList();
+    private static HeatResult result(Build build, Inputs inputs, List<Solved> all) {
+        if (all.isEmpty()) {
+            return HeatResult.NOTHING;
+        }
+        Optional<Solved> gravest = all.stream().filter(Solved::limited).min(Comparator.comparingDouble(Solved::leastK));
+        Solved[] worst = worst(all);
+        List<HeatResult.At> spots = new ArrayList<>(worst.length);
+        for (int i = 0; i < worst.length; i++) {
+            spots.add(new HeatResult.At(worst[i].when, worst[i].spot(i)));
+        }
         return new HeatResult(
-                uses,
-                gravest.map(s -> uses.get(all.indexOf(s))),
-                gravest.map(s -> margin(s, all)),
-                gravest.flatMap(Solved::hottest),
-                all.stream().findFirst().map(s -> List.copyOf(s.model.loose)).orElse(List.of()));
+                gravest.map(s -> margin(inputs, s, worst)),
+                gravest.map(s -> s.spot(s.closest)),
+                gravest.or(() -> Optional.of(all.getFirst())).map(s -> s.when),
+                List.copyOf(spots),
+                all.stream().map(s -> s.read(build)).toList(),
+                List.copyOf(all.getFirst().model.loose));
+    }
+
+    /** By spot, the use where it is nearest to its limit; all uses have the same spots. */
+    private static Solved[] worst(List<Solved> all) {
+        Solved[] worst = new Solved[all.getFirst().highestC.length];
+        Arrays.fill(worst, all.getFirst());
+        for (Solved solved : all) {
+            for (int i = 0; i < worst.length; i++) {
+                worst[i] = solved.marginsK[i] < worst[i].marginsK[i] ? solved : worst[i];
+            }
+        }
+        return worst;
     }
 
     /**
      * Range of the least margin of all spots: one that is behind at the best estimates may well be the least. Each is looked at in its
      * gravest use, as in others it moves alike.
      */
-    private static Spread margin(Solved gravest, List<Solved> all) {
+    private static Spread margin(Inputs inputs, Solved gravest, Solved[] worst) {
         Spread.Candidate least = gravest.margin(gravest.closest);
         double reach = least.nominal() + Spread.REACH * Math.sqrt(least.variance());
         List<Spread.Candidate> candidates = new ArrayList<>(List.of(least));
-        for (int i = 0; i < gravest.highestC.length && candidates.size() < MOST_SPOTS; i++) {
-            Solved worst = gravest;
-            for (Solved solved : all) {
-                worst = solved.marginK(i) < worst.marginK(i) ? solved : worst;
-            }
-            if (i != gravest.closest && worst.marginK(i) < reach) {
-                candidates.add(worst.margin(i));
+        for (int i = 0; i < worst.length && candidates.size() < MOST_SPOTS; i++) {
+            if (i != gravest.closest && worst[i].marginsK[i] < reach) {
+                candidates.add(worst[i].margin(i));
             }
         }
-        return Spread.least(candidates);
+        return Spread.least(inputs, candidates);
     }
 
     /** One use, solved. */
     private static final class Solved {
         private final HeatModel model;
         private final Warmth use;
-        private final boolean closed;
+        private final HeatResult.When when;
         private final Set<String> charged;
         private final double[] meanC;
         private final Lazy<Effects> effects;
         private final double[] peakC;
-        private final Map<String, Double> heatW;
+        /** Mean heat put into each node, the sun included, W. */
+        private final double[] meanW;
         /** What each watched spot reaches, °C. */
         private final double[] highestC;
+        /** What is left to its limit, K. */
+        private final double[] marginsK;
         /** Which of them is nearest to its limit, or furthest beyond; negative without limits. */
         private final int closest;
 
         private final double leastK;
 
-        Solved(HeatModel model, Warmth use, boolean closed, Set<String> charged) {
+        Solved(Inputs inputs, HeatModel model, Warmth use, HeatResult.When when, Set<String> charged) {
             this.model = model;
             this.use = use;
-            this.closed = closed;
+            this.when = when;
             this.charged = charged;
             List<Cycle.Leg> legs = new ArrayList<>(use.steps().size());
             for (Warmth.Step step : use.steps()) {
                 legs.add(new Cycle.Leg(step.use().minutes() * SECONDS_PER_MINUTE, model.watts(step)));
             }
-            double[] meanW = Cycle.mean(legs);
+            meanW = Cycle.mean(legs);
             HeatNetwork.Steady mean = model.network.settle(meanW);
             meanC = mean.celsius();
-            effects = Lazy.of(() -> model.effects(mean, use));
+            effects = Lazy.of(() -> model.effects(inputs, mean, use));
             peakC = Cycle.peaks(model.network, legs, meanW, mean);
-            heatW = model.heat(use);
             highestC = new double[model.watched.size()];
+            marginsK = new double[highestC.length];
             int nearest = -1;
             double least = Double.POSITIVE_INFINITY;
             for (int i = 0; i < highestC.length; i++) {
                 highestC[i] = model.watched.get(i).celsius(peakC);
-                double margin = marginK(i);
-                if (margin < least) {
-                    least = margin;
+                marginsK[i] = limitC(i) - highestC[i];
+                if (marginsK[i] < least) {
+                    least = marginsK[i];
                     nearest = i;
                 }
             }
@@ -191,11 +208,6 @@ public final class HeatEngine implements Engine<HeatResult> {
             return leastK;
         }
 
-        /** The spot nearest to its limit, or furthest beyond. */
-        Optional<HeatResult.Spot> hottest() {
-            return limited() ? Optional.of(spot(closest)) : Optional.empty();
-        }
-
         /**
          * A margin and what moves it: what warms the spot takes from it.
          *
@@ -206,7 +218,7 @@ public final class HeatEngine implements Engine<HeatResult> {
             double place = rises(highestC[which], peakC[node]);
             double links = rises(highestC[which], meanC[node]);
             return new Spread.Candidate(
-                    marginK(which), effects.get().on(node, -links, -place, peakC[node] - meanC[node]));
+                    marginsK[which], effects.get().on(node, -links, -place, peakC[node] - meanC[node]));
         }
 
         /** Ratio of two rises above the surroundings. */
@@ -215,11 +227,11 @@ public final class HeatEngine implements Engine<HeatResult> {
             return to > LEAST_RISE_K ? (ofC - model.network.ambientC()) / to : 1;
         }
 
-        double marginK(int which) {
-            return model.limitC(model.watched.get(which), charged) - highestC[which];
+        private double limitC(int which) {
+            return model.limitC(model.watched.get(which), charged);
         }
 
-        private HeatResult.Spot spot(int which) {
+        HeatResult.Spot spot(int which) {
             HeatModel.Watched w = model.watched.get(which);
             return new HeatResult.Spot(
                     w.kind(),
@@ -228,36 +240,44 @@ public final class HeatEngine implements Engine<HeatResult> {
                     w.wall(),
                     highestC[which],
                     w.celsius(meanC),
-                    model.limitC(w, charged),
-                    w.kind() == HeatResult.Kind.PART ? heatW.getOrDefault(w.subject(), 0.0) : 0);
+                    limitC(which),
+                    putIn(w));
         }
 
         HeatResult.Use read(Build build) {
             double heat = use.meanWiresW();
-            for (double inPart : heatW.values()) {
-                heat += inPart;
-            }
-            List<HeatResult.Spot> spots = new ArrayList<>();
-            for (int i = 0; i < highestC.length; i++) {
-                spots.add(spot(i));
+            for (HeatModel.Watched w : model.watched) {
+                heat += putIn(w);
             }
             return new HeatResult.Use(
-                    use.profile(),
-                    use.pluggedIn(),
-                    closed,
+                    when,
                     use.minutes(),
                     use.steps().size() > 1,
                     heat,
                     model.network.heatIn(),
-                    List.copyOf(spots),
-                    airs(build));
+                    Lazy.of(() -> new HeatResult.Temperatures(spots(), airs(build))));
+        }
+
+        private List<HeatResult.Spot> spots() {
+            List<HeatResult.Spot> spots = new ArrayList<>(highestC.length);
+            for (int i = 0; i < highestC.length; i++) {
+                spots.add(spot(i));
+            }
+            return List.copyOf(spots);
+        }
+
+        /** Mean heat of a part, W. */
+        private double putIn(HeatModel.Watched watched) {
+            return watched.kind() == HeatResult.Kind.PART ? meanW[watched.node()] : 0;
         }
 
         private List<HeatResult.ShellAir> airs(Build build) {
             List<HeatResult.ShellAir> airs = new ArrayList<>();
             double ambient = build.brief().surroundings().ambientC();
             for (HeatModel.Room room : model.rooms.values()) {
-                double vent = model.network.flow(meanC, l -> l.from() == room.air && l.to() == 0);
+                double vent = room.vented
+                        .map(l -> l.watts(meanC[l.from()], meanC[l.to()]))
+                        .orElse(0.0);
                 double rise = meanC[room.air] - ambient;
                 airs.add(new HeatResult.ShellAir(
                         room.shell.id(),

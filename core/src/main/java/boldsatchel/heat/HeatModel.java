@@ -16,6 +16,7 @@ import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Label;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -103,6 +104,9 @@ final class HeatModel {
         private final double wallJKm2;
 
         private final Map<Face, Wall> walls = new EnumMap<>(Face.class);
+        /** By which its air leaves. */
+        Optional<Link> vented = Optional.empty();
+
         double fanFlowM3s;
         /** The flow with each of the fans' figures moved by a standard deviation. */
         private Map<Input, Double> flowMovedM3s = Map.of();
@@ -144,6 +148,8 @@ final class HeatModel {
     private final boolean closed;
     private final Set<String> warm;
     private final Map<String, Integer> nodes = new HashMap<>();
+    /** Wires run in the tray that stands. */
+    private final Optional<Room> base;
 
     /**
      * Of a build.
@@ -166,7 +172,8 @@ final class HeatModel {
         if (closed) {
             build.casing().hinge().ifPresent(this::lidOnBase);
         }
-        looseParts(placed);
+        base = build.casing().standing().map(s -> rooms.get(s.id()));
+        base.ifPresent(room -> looseParts(room, placed));
     }
 
     private boolean matters(Part part) {
@@ -203,14 +210,16 @@ final class HeatModel {
 
     /** Air that fans or warmth drive through the vents. */
     private void air(Room room) {
-        room.openings.chimney(network, room.air);
         if (!room.openings.hasFans()) {
+            room.vented = room.openings.chimney(room.air);
+            room.vented.ifPresent(network::link);
             return;
         }
         room.fanFlowM3s = room.openings.fanFlowM3s();
         room.flowMovedM3s = room.openings.fanFlowMovedM3s();
         Link out = new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s));
         network.link(out);
+        room.vented = Optional.of(out);
         room.flowMovedM3s.forEach((input, moved) ->
                 network.moves(input, out, Lazy.known(new Link.Fixed(room.air, 0, Air.carried(moved)))));
     }
@@ -560,29 +569,20 @@ final class HeatModel {
     }
 
     /** What is not placed yet is taken to lie free in the first shell. */
-    private void looseParts(List<Placed> placed) {
-        Optional<Room> first = base();
-        if (first.isEmpty()) {
-            return;
-        }
+    private void looseParts(Room first, List<Placed> placed) {
         Set<String> lies = placed.stream().map(Placed::id).collect(Collectors.toSet());
         for (Part part : build.parts().list()) {
             boolean beside = part.staysOutside();
             if (!lies.contains(part.id()) && !beside && warm.contains(part.id())) {
                 loose.add(part.id());
                 int node = partNode(part);
-                if (!givenToAir(part, node, first.get(), 1, 1)) {
+                if (!givenToAir(part, node, first, 1, 1)) {
                     Box b = part.body().bounds();
                     double area = 2 * (b.area(Face.TOP) + b.area(Face.LEFT) + b.area(Face.FRONT)) * MM2;
-                    network.link(plainSurface(node, first.get(), b, Math.max(1e-6, area), 0, 1));
+                    network.link(plainSurface(node, first, b, Math.max(1e-6, area), 0, 1));
                 }
             }
         }
-    }
-
-    /** Wires run in the tray that stands. */
-    private Optional<Room> base() {
-        return build.casing().standing().map(s -> rooms.get(s.id()));
     }
 
     /** What a step of use puts into each node, the sun included, W. */
@@ -594,15 +594,8 @@ final class HeatModel {
                 watts[node] += heat;
             }
         });
-        base().ifPresent(room -> watts[room.air] += step.wiresW());
+        base.ifPresent(room -> watts[room.air] += step.wiresW());
         return watts;
-    }
-
-    /** Mean heat in each part that is inside, W. */
-    Map<String, Double> heat(Warmth use) {
-        Map<String, Double> inside = new HashMap<>(use.meanByPart());
-        inside.keySet().retainAll(nodes.keySet());
-        return inside;
     }
 
     /** What is charged may get less warm. */
@@ -615,16 +608,17 @@ final class HeatModel {
     /**
      * What each input does to the temperatures of a use.
      *
+     * @param inputs gives each its place
      * @param mean its mean state
      */
-    Effects effects(HeatNetwork.Steady mean, Warmth use) {
-        return new Effects(network, mean, Doubt.INPUT, warmed(use));
+    Effects effects(Inputs inputs, HeatNetwork.Steady mean, Warmth use) {
+        return new Effects(inputs, network, mean, Doubt.INPUT, warmed(use));
     }
 
     /** Heat moves the mean in any step; in the warmest it makes the swing above the mean larger too. */
     private List<Effects.Warmed> warmed(Warmth use) {
         List<Effects.Warmed> warmed = new ArrayList<>();
-        int wires = base().map(room -> room.air).orElse(0);
+        int wires = base.map(room -> room.air).orElse(0);
         Warmth.Step warmest = use.steps().getFirst();
         for (Warmth.Step step : use.steps()) {
             warmest = step.heatW() > warmest.heatW() ? step : warmest;

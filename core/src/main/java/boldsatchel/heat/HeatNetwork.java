@@ -8,7 +8,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
 /**
@@ -188,17 +187,6 @@ final class HeatNetwork {
 
     List<Link> links() {
         return links;
-    }
-
-    /** Heat flowing over the links that a test accepts, at given temperatures. */
-    double flow(double[] celsius, Predicate<Link> which) {
-        double sum = 0;
-        for (Link link : links) {
-            if (which.test(link)) {
-                sum += link.watts(celsius[link.from()], celsius[link.to()]);
-            }
-        }
-        return sum;
     }
 
     /** Temperatures of all nodes with the heat put in with them, °C. */

@@ -1,5 +1,6 @@
 package boldsatchel.heat;
 
+import boldsatchel.engine.Lazy;
 import boldsatchel.geometry.Face;
 import boldsatchel.quantity.Spread;
 import java.util.List;
@@ -8,43 +9,79 @@ import java.util.Optional;
 /**
  * What the heat engine found.
  *
- * @param uses every use of the machine: each profile, with the lid open and closed where it has steps of both, and with all supplies
- *     plugged in
- * @param gravest the use with the least margin; absent without a case
  * @param margin least distance of any spot from its limit in any use, K; absent when nothing has a limit
  * @param hottest the spot of the least margin
+ * @param when the use it is in, the gravest; absent without a case
+ * @param worst each spot in the use where it is nearest to its limit, or furthest beyond
+ * @param uses every use of the machine: each profile, with the lid open and closed where it has steps of both, and with all supplies
+ *     plugged in
  * @param loose ids of parts that warm and are placed nowhere: they count as lying in the first shell
  */
 public record HeatResult(
-        List<Use> uses, Optional<Use> gravest, Optional<Spread> margin, Optional<Spot> hottest, List<String> loose) {
+        Optional<Spread> margin,
+        Optional<Spot> hottest,
+        Optional<When> when,
+        List<At> worst,
+        List<Use> uses,
+        List<String> loose) {
 
     /** Nothing is known. */
     static final HeatResult NOTHING =
-            new HeatResult(List.of(), Optional.empty(), Optional.empty(), Optional.empty(), List.of());
+            new HeatResult(Optional.empty(), Optional.empty(), Optional.empty(), List.of(), List.of(), List.of());
+
+    /**
+     * Which use it is.
+     *
+     * @param place among all uses
+     * @param profile the name of the use profile
+     * @param pluggedIn whether all supplies are plugged in and chargers charge
+     * @param closed whether the lid is closed
+     */
+    public record When(int place, String profile, boolean pluggedIn, boolean closed) {}
+
+    /**
+     * A spot in one of the uses.
+     *
+     * @param when which use
+     * @param spot its temperature there
+     */
+    public record At(When when, Spot spot) {}
 
     /**
      * One use, gone on for so long that it repeats itself.
      *
-     * @param profile the name of the use profile
-     * @param pluggedIn whether all supplies are plugged in and chargers charge
-     * @param closed whether the lid is closed
+     * @param when which it is
      * @param minutes of the profile that are spent so
      * @param swings whether it has several steps, so that temperatures swing about their mean
      * @param heatW mean of all heat that is set free inside
      * @param sunW what the sun adds on the outside
+     * @param temperatures read off the network when somebody first looks
+     */
+    public record Use(
+            When when, double minutes, boolean swings, double heatW, double sunW, Lazy<Temperatures> temperatures) {
+        /** Name of its profile. */
+        public String profile() {
+            return when.profile();
+        }
+
+        /** Parts, walls, and where parts warm walls. */
+        public List<Spot> spots() {
+            return temperatures.get().spots();
+        }
+
+        /** The air inside, at the mean. */
+        public List<ShellAir> shells() {
+            return temperatures.get().shells();
+        }
+    }
+
+    /**
+     * The temperatures of a use.
+     *
      * @param spots parts, walls, and where parts warm walls
      * @param shells the air inside, at the mean
      */
-    public record Use(
-            String profile,
-            boolean pluggedIn,
-            boolean closed,
-            double minutes,
-            boolean swings,
-            double heatW,
-            double sunW,
-            List<Spot> spots,
-            List<ShellAir> shells) {}
+    public record Temperatures(List<Spot> spots, List<ShellAir> shells) {}
 
     /**
      * Something with a temperature.
@@ -95,19 +132,29 @@ public record HeatResult(
     public record ShellAir(
             String shell, double airC, double flowLs, double ventW, double wallMeanC, boolean fan, boolean sealed) {}
 
+    /** The use with the least margin; absent without a case. */
+    public Optional<Use> gravest() {
+        return when.map(this::use);
+    }
+
+    /** A use. */
+    public Use use(When which) {
+        return uses.get(which.place());
+    }
+
     /** All spots of the gravest use. */
     public List<Spot> spots() {
-        return gravest.map(Use::spots).orElse(List.of());
+        return gravest().map(Use::spots).orElse(List.of());
     }
 
     /** The air of the gravest use. */
     public List<ShellAir> shells() {
-        return gravest.map(Use::shells).orElse(List.of());
+        return gravest().map(Use::shells).orElse(List.of());
     }
 
     /** Heat set free inside in the gravest use, W. */
     public double heatW() {
-        return gravest.map(Use::heatW).orElse(0.0);
+        return gravest().map(Use::heatW).orElse(0.0);
     }
 
     /** The part's spot in the gravest use, if it has one. */

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * How air gets in and out of a shell: by its vents, as far as nothing lies before them, driven by warmth or by all of its fans together.
@@ -177,18 +178,18 @@ final class Openings {
     }
 
     /** Warm air leaving by the upper vents while cool air enters by the lower; nothing where all are at one height or a fan drives. */
-    void chimney(HeatNetwork network, int air) {
+    Optional<Link> chimney(int air) {
         if (vents.isEmpty() || hasFans()) {
-            return;
+            return Optional.empty();
         }
         double middle = vents.stream().mapToDouble(Open::heightMm).average().orElseThrow();
         List<Open> lower = vents.stream().filter(v -> v.heightMm() < middle).toList();
         List<Open> upper = vents.stream().filter(v -> v.heightMm() >= middle).toList();
         double rise = meanHeight(upper) - meanHeight(lower);
         double areaM2 = Air.inRow(area(lower), area(upper));
-        if (!lower.isEmpty() && rise > 0 && areaM2 > 0) {
-            network.link(new Link.Chimney(air, 0, areaM2, rise * MM));
-        }
+        return !lower.isEmpty() && rise > 0 && areaM2 > 0
+                ? Optional.of(new Link.Chimney(air, 0, areaM2, rise * MM))
+                : Optional.empty();
     }
 
     private static double meanHeight(List<Open> vents) {

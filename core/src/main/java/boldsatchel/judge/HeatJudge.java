@@ -89,7 +89,7 @@ public final class HeatJudge implements Judge<HeatResult> {
                 .map(s -> Units.format(Math.abs(s.marginK()), 0, "K") + (s.marginK() < 0 ? " above" : " below")
                         + " the limit of " + s.name() + ": it reaches " + celsius(s.celsius()) + ", "
                         + celsius(s.limitC()) + " is the most, "
-                        + use(heat.gravest().get()) + ".")
+                        + use(heat.when().get()) + ".")
                 .orElse("There is nothing with a temperature limit in the case yet.");
         int loose = heat.loose().size();
         return spot
@@ -101,9 +101,9 @@ public final class HeatJudge implements Judge<HeatResult> {
     }
 
     /** In which use, as said in a sentence. */
-    private static String use(HeatResult.Use use) {
-        return "in “" + use.profile() + "”" + (use.closed() ? " with the lid closed" : "")
-                + (use.pluggedIn() ? ", plugged in and charging" : "");
+    private static String use(HeatResult.When when) {
+        return "in “" + when.profile() + "”" + (when.closed() ? " with the lid closed" : "")
+                + (when.pluggedIn() ? ", plugged in and charging" : "");
     }
 
     private static String celsius(double value) {
@@ -116,7 +116,7 @@ public final class HeatJudge implements Judge<HeatResult> {
             steps.add(new Working.Step(
                     "Heat set free",
                     "what comes in − what is stored",
-                    "mean, " + use(use)
+                    "mean, " + use(use.when())
                             + (use.sunW() > 0 ? ", and " + Units.format(use.sunW(), 1, "W") + " of sun" : ""),
                     Units.format(use.heatW(), 1, "W")));
         }
@@ -147,7 +147,7 @@ public final class HeatJudge implements Judge<HeatResult> {
     private static List<Finding> findings(Build build, HeatResult heat) {
         Sheet sheet = new Sheet(new HeatTelling(build, heat));
         worst(heat).stream()
-                .sorted(Comparator.comparing((At at) -> at.spot().kind())
+                .sorted(Comparator.comparing((HeatResult.At at) -> at.spot().kind())
                         .thenComparingDouble(at -> at.spot().marginK()))
                 .forEach(at -> tooWarm(sheet, build, at));
         coldCells(sheet, build);
@@ -171,14 +171,11 @@ public final class HeatJudge implements Judge<HeatResult> {
         return sheet.findings();
     }
 
-    /** A spot in the use where it is nearest to its limit, or furthest beyond. */
-    private record At(HeatResult.Use use, HeatResult.Spot spot) {}
-
     /** Of each part, and of each wall with all that warms it, the gravest: one cause is one finding. */
-    private static Collection<At> worst(HeatResult heat) {
+    private static Collection<HeatResult.At> worst(HeatResult heat) {
         record Where(String subject, Optional<Face> wall) {}
-        Map<Where, At> worst = new LinkedHashMap<>();
-        for (At at : hottest(heat)) {
+        Map<Where, HeatResult.At> worst = new LinkedHashMap<>();
+        for (HeatResult.At at : heat.worst()) {
             worst.merge(
                     new Where(at.spot().subject(), at.spot().wall()),
                     at,
@@ -187,23 +184,7 @@ public final class HeatJudge implements Judge<HeatResult> {
         return worst.values();
     }
 
-    /** Each spot in its gravest use; every use has the same spots in the same order. */
-    private static List<At> hottest(HeatResult heat) {
-        List<At> hottest = new ArrayList<>();
-        for (HeatResult.Use use : heat.uses()) {
-            for (int i = 0; i < use.spots().size(); i++) {
-                HeatResult.Spot spot = use.spots().get(i);
-                if (i == hottest.size()) {
-                    hottest.add(new At(use, spot));
-                } else if (spot.marginK() < hottest.get(i).spot().marginK()) {
-                    hottest.set(i, new At(use, spot));
-                }
-            }
-        }
-        return hottest;
-    }
-
-    private static void tooWarm(Sheet sheet, Build build, At at) {
+    private static void tooWarm(Sheet sheet, Build build, HeatResult.At at) {
         HeatResult.Spot spot = at.spot();
         boolean cells = build.part(spot.subject()).filter(Part::isSource).isPresent();
         boolean close = spot.marginK() < build.brief().limits().heatMarginK();
@@ -211,7 +192,7 @@ public final class HeatJudge implements Judge<HeatResult> {
             sheet.add(
                     spot.kind() == HeatResult.Kind.WALL
                             ? "heat.touch"
-                            : cells && at.use().pluggedIn() && spot.limitC() <= Usual.CELLS_CHARGED_MOST_C
+                            : cells && at.when().pluggedIn() && spot.limitC() <= Usual.CELLS_CHARGED_MOST_C
                                     ? "heat.cells-charging"
                                     : "heat.part",
                     spot.marginK() < 0 ? Severity.STOP : Severity.WATCH,
@@ -254,7 +235,7 @@ public final class HeatJudge implements Judge<HeatResult> {
     private record HeatTelling(Build build, HeatResult heat) implements Telling {
 
         /** The wall or part that a finding is about; walls of one shell are told apart by their temperature. */
-        private At at(Noted f) {
+        private HeatResult.At at(Noted f) {
             return worst(heat).stream()
                     .filter(a -> a.spot().subject().equals(f.first())
                             && (a.spot().kind() == HeatResult.Kind.WALL)
@@ -272,11 +253,11 @@ public final class HeatJudge implements Judge<HeatResult> {
         public String sentence(Noted f) {
             return switch (f.code()) {
                 case "heat.touch", "heat.part", "heat.cells-charging" -> {
-                    At at = at(f);
+                    HeatResult.At at = at(f);
                     HeatResult.Spot spot = at.spot();
                     yield spot.name() + " gets" + (spot.marginK() < 0 ? " too warm" : " near its limit")
                             + (f.code().equals("heat.cells-charging") ? " to be charged" : "") + ": "
-                            + celsius(spot.celsius()) + ", limit " + celsius(spot.limitC()) + ", " + use(at.use())
+                            + celsius(spot.celsius()) + ", limit " + celsius(spot.limitC()) + ", " + use(at.when())
                             + (closedUp() ? "; the case is sealed." : ".");
                 }
                 case "heat.battery-warm" ->
@@ -312,7 +293,7 @@ public final class HeatJudge implements Judge<HeatResult> {
             List<String> words = new ArrayList<>();
             switch (f.code()) {
                 case "heat.touch", "heat.part", "heat.cells-charging" -> {
-                    HeatResult.Use use = at(f).use();
+                    HeatResult.Use use = heat.use(at(f).when());
                     if (f.code().equals("heat.part")) {
                         words.add(
                                 metal()
@@ -330,7 +311,7 @@ public final class HeatJudge implements Judge<HeatResult> {
                             closedUp()
                                     ? "Open it with two vents, low and high, if the brief allows"
                                     : "Add a fan or larger vents");
-                    if (use.closed()) {
+                    if (use.when().closed()) {
                         words.add("Let it sleep while the lid is closed");
                     }
                     words.add("Set a lower power limit: " + n(use.heatW()) + " W are set free inside");

@@ -1,6 +1,7 @@
 package boldsatchel.quantity;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -84,16 +85,31 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         return ofEffects(nominal, effects);
     }
 
-    /**
-     * One of several results of which the least counts.
-     *
-     * @param nominal at the best estimates
-     * @param effects change of it when an input is moved by one standard deviation
-     */
-    public record Candidate(double nominal, Map<Input, Double> effects) {
+    /** One of several results of which the least counts. */
+    public static final class Candidate {
+        private final double nominal;
+        private final double[] effects;
+
+        /**
+         * A result.
+         *
+         * @param nominal at the best estimates
+         * @param effects by place of the input, change of it when that is moved by one standard deviation; those beyond its end change
+         *     nothing; kept as it is
+         */
+        public Candidate(double nominal, double[] effects) {
+            this.nominal = nominal;
+            this.effects = effects;
+        }
+
+        /** At the best estimates. */
+        public double nominal() {
+            return nominal;
+        }
+
         /** Square of its standard deviation. */
         public double variance() {
-            return square(effects);
+            return together(effects, effects);
         }
     }
 
@@ -102,17 +118,18 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
      * and a variance in closed form, and follows each input as often as the one that follows it is the least; that is taken for a normal
      * distribution again and held against the next (Clark, Operations Research 9, 1961, 145).
      *
+     * @param inputs whose places the candidates' effects have
      * @param candidates at least one
      */
-    public static Spread least(List<Candidate> candidates) {
+    public static Spread least(Inputs inputs, List<Candidate> candidates) {
         List<Candidate> sorted = new ArrayList<>(candidates);
         sorted.sort(Comparator.comparingDouble(Candidate::nominal));
         double mean = sorted.getFirst().nominal();
         double variance = sorted.getFirst().variance();
-        Map<Input, Double> effects = new LinkedHashMap<>(sorted.getFirst().effects());
+        double[] effects = Arrays.copyOf(sorted.getFirst().effects, inputs.size());
         for (Candidate next : sorted.subList(1, sorted.size())) {
             double other = next.variance();
-            double apart = variance + other - 2 * together(effects, next.effects());
+            double apart = variance + other - 2 * together(effects, next.effects);
             if (!(apart > ALIKE * (variance + other))) {
                 continue;
             }
@@ -125,8 +142,9 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
             double square = (mean * mean + variance) * first
                     + (next.nominal() * next.nominal() + other) * second
                     - (mean + next.nominal()) * density;
-            effects.replaceAll((input, effect) -> effect * first);
-            next.effects().forEach((input, effect) -> effects.merge(input, effect * second, Double::sum));
+            for (int i = 0; i < effects.length; i++) {
+                effects[i] = effects[i] * first + (i < next.effects.length ? next.effects[i] * second : 0);
+            }
             mean = least;
             variance = Math.max(0, square - least * least);
         }
@@ -136,7 +154,7 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
                 Math.min(nominal, mean - half),
                 nominal,
                 Math.max(nominal, mean + half),
-                ofEffects(0, effects).blame());
+                ofEffects(0, inputs, effects).blame());
     }
 
     /** Share of a normal distribution that lies below so many standard deviations from its mean. */
@@ -144,20 +162,11 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         return (1 + Erf.erf(sigmas / Math.sqrt(2))) / 2;
     }
 
-    private static double together(Map<Input, Double> a, Map<Input, Double> b) {
+    private static double together(double[] a, double[] b) {
         double sum = 0;
-        for (Map.Entry<Input, Double> one : a.entrySet()) {
-            Double other = b.get(one.getKey());
-            double product = other == null ? 0 : one.getValue() * other;
+        for (int i = 0; i < Math.min(a.length, b.length); i++) {
+            double product = a[i] * b[i];
             sum += Double.isFinite(product) ? product : 0;
-        }
-        return sum;
-    }
-
-    private static double square(Map<Input, Double> effects) {
-        double sum = 0;
-        for (double effect : effects.values()) {
-            sum += Double.isFinite(effect) ? effect * effect : 0;
         }
         return sum;
     }
@@ -168,13 +177,24 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
      * @param effects change of the result when an input is moved by one standard deviation
      */
     public static Spread ofEffects(double nominal, Map<Input, Double> effects) {
-        double variance = square(effects);
+        Inputs inputs = new Inputs();
+        double[] byPlace = new double[effects.size()];
+        effects.forEach((input, effect) -> byPlace[inputs.place(input)] = effect);
+        return ofEffects(nominal, inputs, byPlace);
+    }
+
+    /**
+     * Adds effects in quadrature.
+     *
+     * @param effects by place of the input, change of the result when that is moved by one standard deviation
+     */
+    public static Spread ofEffects(double nominal, Inputs inputs, double[] effects) {
+        double variance = together(effects, effects);
         double half = SIGMAS_TO_95 * Math.sqrt(variance);
-        List<Blame> shares = new ArrayList<>(effects.size());
-        for (Map.Entry<Input, Double> one : effects.entrySet()) {
-            double effect = one.getValue();
-            if (Double.isFinite(effect) && effect != 0) {
-                shares.add(new Blame(one.getKey(), effect * effect / variance));
+        List<Blame> shares = new ArrayList<>(effects.length);
+        for (int i = 0; i < effects.length; i++) {
+            if (Double.isFinite(effects[i]) && effects[i] != 0) {
+                shares.add(new Blame(inputs.at(i), effects[i] * effects[i] / variance));
             }
         }
         shares.sort((a, b) -> Double.compare(b.share, a.share));

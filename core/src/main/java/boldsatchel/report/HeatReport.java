@@ -22,8 +22,8 @@ final class HeatReport {
 
     private static void use(ObjectNode node, HeatResult.Use use) {
         node.put("profile", use.profile());
-        node.put("pluggedIn", use.pluggedIn());
-        node.put("lidClosed", use.closed());
+        node.put("pluggedIn", use.when().pluggedIn());
+        node.put("lidClosed", use.when().closed());
         number(node, "minutes", use.minutes());
         number(node, "heatW", use.heatW());
         number(node, "sunW", use.sunW());

@@ -148,7 +148,7 @@ public class HeatTruthTest {
         assertThat(plugged.meanByPart().get("charger")).isCloseTo(57 * 0.15, within(1e-6));
         assertThat(plugged.meanByPart().get("pack")).isCloseTo(amps * amps * 2 * (4 * 0.03 + 0.02), within(1e-6));
         assertThat(heat(build).heatW()).isBetween(9.0, 11.5);
-        assertThat(heat(build).gravest().orElseThrow().pluggedIn()).isTrue();
+        assertThat(heat(build).gravest().orElseThrow().when().pluggedIn()).isTrue();
     }
 
     /** Of 5 W that come out of a bank of 80 %, 1.25 W more stay in it. */
@@ -425,7 +425,7 @@ public class HeatTruthTest {
     public void aLidThatIsClosedKeepsTheBaseWarmAndGetsWarmItself() {
         HeatResult open = heat(laptop(false));
         HeatResult closed = heat(laptop(true));
-        assertThat(closed.gravest().orElseThrow().closed()).isTrue();
+        assertThat(closed.gravest().orElseThrow().when().closed()).isTrue();
         double base = rise(closed, "box") / rise(open, "box");
         assertThat(base).isBetween(1.35, 1.6);
         assertThat(rise(open, "lid")).isLessThan(0.1);

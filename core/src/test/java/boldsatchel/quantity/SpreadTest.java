@@ -84,10 +84,11 @@ public class SpreadTest {
     /** Of four that are alike and independent: 1 − (1 − Φ)⁴ is 0.05 at −2.235 and 0.95 at 0.068. */
     @Test
     public void theLeastOfFourIsLessThanEach() {
+        Inputs inputs = new Inputs();
         List<Spread.Candidate> four = Stream.of("w", "x", "y", "z")
-                .map(owner -> new Spread.Candidate(3, Map.of(input(owner, "a", a), 1.0)))
+                .map(owner -> candidate(inputs, 3, input(owner, "a", a), 1))
                 .toList();
-        Spread least = Spread.least(four);
+        Spread least = Spread.least(inputs, four);
         assertThat(least.low()).isCloseTo(3 - 2.235, within(0.08));
         assertThat(least.high()).isCloseTo(3 + 0.068, within(0.08));
         assertThat(least.nominal()).isEqualTo(3);
@@ -97,13 +98,19 @@ public class SpreadTest {
     /** What moves with the same input is one result; what is far behind never is the least. */
     @Test
     public void theLeastOfOneIsItself() {
-        Map<Input, Double> effects = Map.of(input("x", "a", a), 1.0);
-        Spread alone = Spread.ofEffects(3, effects);
-        Spread.Candidate first = new Spread.Candidate(3, effects);
-        Spread.Candidate behind = new Spread.Candidate(40, Map.of(input("y", "b", b), 2.0));
-        assertThat(Spread.least(List.of(first, first)).low()).isCloseTo(alone.low(), within(1e-9));
-        Spread least = Spread.least(List.of(behind, first));
+        Inputs inputs = new Inputs();
+        Spread alone = Spread.ofEffects(3, Map.of(input("x", "a", a), 1.0));
+        Spread.Candidate first = candidate(inputs, 3, input("x", "a", a), 1);
+        Spread.Candidate behind = candidate(inputs, 40, input("y", "b", b), 2);
+        assertThat(Spread.least(inputs, List.of(first, first)).low()).isCloseTo(alone.low(), within(1e-9));
+        Spread least = Spread.least(inputs, List.of(behind, first));
         assertThat(least.low()).isCloseTo(alone.low(), within(1e-9));
         assertThat(least.high()).isCloseTo(alone.high(), within(1e-9));
+    }
+
+    private static Spread.Candidate candidate(Inputs inputs, double nominal, Input input, double effect) {
+        Inputs.Effects effects = inputs.new Effects();
+        effects.add(input, effect);
+        return new Spread.Candidate(nominal, effects.byPlace());
     }
 }
