@@ -71,13 +71,12 @@ public final class CellsEngine implements Engine<CellTemperatures> {
         double sum = 0;
         double minutes = 0;
         for (HeatResult.Use use : heat.uses()) {
-            if (use.profile().equals(profile) && !use.when().pluggedIn()) {
-                for (HeatResult.Spot spot : use.spots()) {
-                    if (spot.kind() == HeatResult.Kind.PART && spot.subject().equals(part)) {
-                        sum += spot.meanC() * use.minutes();
-                        minutes += use.minutes();
-                    }
-                }
+            Double here = use.profile().equals(profile) && !use.when().pluggedIn()
+                    ? use.partsMeanC().get().get(part)
+                    : null;
+            if (here != null) {
+                sum += here * use.minutes();
+                minutes += use.minutes();
             }
         }
         return minutes > 0 ? Optional.of(sum / minutes) : Optional.empty();

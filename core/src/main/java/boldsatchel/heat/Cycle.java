@@ -63,6 +63,9 @@ final class Cycle {
 
     /** Mean of what is put into each node, W. */
     static double[] mean(List<Leg> legs) {
+        if (legs.size() == 1) {
+            return legs.getFirst().watts();
+        }
         double[] mean = new double[legs.getFirst().watts().length];
         double seconds = 0;
         for (Leg leg : legs) {

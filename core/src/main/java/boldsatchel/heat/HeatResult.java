@@ -4,6 +4,7 @@ import boldsatchel.engine.Lazy;
 import boldsatchel.geometry.Face;
 import boldsatchel.quantity.Spread;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -55,10 +56,17 @@ public record HeatResult(
      * @param swings whether it has several steps, so that temperatures swing about their mean
      * @param heatW mean of all heat that is set free inside
      * @param sunW what the sun adds on the outside
+     * @param partsMeanC mean temperature of each part by its id, °C; worked out when somebody first looks
      * @param temperatures read off the network when somebody first looks
      */
     public record Use(
-            When when, double minutes, boolean swings, double heatW, double sunW, Lazy<Temperatures> temperatures) {
+            When when,
+            double minutes,
+            boolean swings,
+            double heatW,
+            double sunW,
+            Lazy<Map<String, Double>> partsMeanC,
+            Lazy<Temperatures> temperatures) {
         /** Name of its profile. */
         public String profile() {
             return when.profile();
