@@ -32,6 +32,14 @@ public interface Engine<R> {
     }
 
     /**
+     * Whether a result that is equal to the last one is that one, so that what needs it is not worked out again. Comparing looks at all of
+     * a result; it is worth it where one is rounded.
+     */
+    default boolean keepsEqual() {
+        return false;
+    }
+
+    /**
      * Works.
      *
      * @param results those it needs

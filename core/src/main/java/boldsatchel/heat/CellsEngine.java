@@ -44,6 +44,12 @@ public final class CellsEngine implements Engine<CellTemperatures> {
         return Set.of(HeatResult.class);
     }
 
+    /** A move changes temperatures, but seldom those of the cells by half a kelvin. */
+    @Override
+    public boolean keepsEqual() {
+        return true;
+    }
+
     @Override
     public CellTemperatures work(Build build, Results results) {
         return evaluate(build, results.of(HeatResult.class));

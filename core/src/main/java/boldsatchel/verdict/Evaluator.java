@@ -21,7 +21,7 @@ import java.util.Set;
 /**
  * Judges builds: runs the engines that are listed, then each one's judge. {@link #evaluate} is the door for one build; an object of this
  * class remembers its last answers and works out again only what an edit changed, told by the identity of sections and results, so that
- * moving a part costs no run of the power chain. A result that is equal to the last one is that one. What it remembers never shows in an answer: the same build gives the same evaluation,
+ * moving a part costs no run of the power chain. What it remembers never shows in an answer: the same build gives the same evaluation,
  * remembered or not.
  *
  * <p>An engine that cannot answer is a finding, {@code engine.cannot}, and its verdicts say stop; those that need it have no answer
@@ -158,7 +158,10 @@ public final class Evaluator {
         }
         try {
             R result = engine.work(build, new Results(needed));
-            return last != null && last.worked() && last.result().equals(result)
+            return engine.keepsEqual()
+                            && last != null
+                            && last.worked()
+                            && last.result().equals(result)
                     ? judged(judge, build, read, engine.result().cast(last.result()), seen)
                     : judged(judge, build, read, result, seen);
         } catch (RuntimeException | StackOverflowError e) {
