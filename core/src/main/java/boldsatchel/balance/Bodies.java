@@ -2,7 +2,6 @@ package boldsatchel.balance;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
-import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
@@ -12,12 +11,11 @@ import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.power.Copper;
 import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -106,32 +104,24 @@ final class Bodies {
         if (shell.isEmpty()) {
             return weight(mass, somewhere, loose);
         }
-        Body body = part.body();
+        Placement lies = placement.orElseThrow();
+        Vec centre = lies.place(
+                part.body().centreOfMass().orElse(part.body().bounds().centre()),
+                part.body().bounds());
         List<Input> inputs = part.sizes();
         List<Elsewhere> sizes = new ArrayList<>(3);
         for (int axis = 0; axis < 3; axis++) {
             Input size = inputs.get(axis);
             double sigma = size.figure().sigma();
             if (sigma > 0) {
-                double times = 1 + sigma / size.figure().value();
-                sizes.add(new Elsewhere(size, centre(body, placement.get(), axis, times)));
+                int along = lies.orientation().axis(axis);
+                double further = (centre.along(along) - lies.at().along(along))
+                        * sigma
+                        / size.figure().value();
+                sizes.add(new Elsewhere(size, centre.plus(Vec.on(along, further))));
             }
         }
-        return new Weight(
-                mass,
-                mass.figure().value(),
-                mass.figure().sigma(),
-                centre(body, placement.get(), 0, 1),
-                where(build, shell.get()),
-                sizes);
-    }
-
-    /** Centre of mass of a part where it lies, with one of its sizes so many times what it is. */
-    private static Vec centre(Body body, Placement placement, int axis, double times) {
-        Box bounds = body.bounds();
-        Vec at = body.centreOfMass().orElse(bounds.centre());
-        Box point = new Box(at.x(), at.y(), at.z(), 0, 0, 0).stretched(axis, times);
-        return placement.place(point.lowCorner(), bounds.stretched(axis, times));
+        return new Weight(mass, mass.figure().value(), mass.figure().sigma(), centre, where(build, shell.get()), sizes);
     }
 
     private static Weight weight(Build build, Shell shell) {
@@ -167,9 +157,12 @@ final class Bodies {
 
     /** The range of the mass: a sum moves by what its parts move. */
     Spread massRange() {
-        Map<Input, Double> effects = new LinkedHashMap<>();
-        weights.forEach(w -> effects.merge(w.input, w.sigmaG, Double::sum));
-        return Spread.ofEffects(totalG(), effects);
+        Inputs inputs = new Inputs();
+        Inputs.Effects effects = inputs.new Effects();
+        for (Weight w : weights) {
+            effects.add(w.input, w.sigmaG);
+        }
+        return Spread.ofEffects(totalG(), inputs, effects.byPlace());
     }
 
     /** Both bodies as one with the lid at an angle, in the base's frame. */
@@ -190,8 +183,9 @@ final class Bodies {
         Mass turned = new Mass(hinge.isPresent() ? lid.g() : 0, turn.apply(lid.at()));
         Vec centre = base.and(turned).at();
         double nominal = support.marginDeg(centre);
-        Map<Input, Double> effects = new LinkedHashMap<>();
-        effects.put(wall, thicker.marginDeg(centre) - nominal);
+        Inputs inputs = new Inputs();
+        Inputs.Effects effects = inputs.new Effects();
+        effects.add(wall, thicker.marginDeg(centre) - nominal);
         for (Weight w : weights) {
             if (w.where == Where.LOOSE || (w.where == Where.LID && hinge.isEmpty())) {
                 continue;
@@ -199,14 +193,14 @@ final class Bodies {
             Mass body = w.where == Where.LID ? lid : base;
             if (w.sigmaG != 0) {
                 double moved = marginDeg(support, w.where, body.and(w.more()), turned, turn);
-                effects.merge(w.input, moved - nominal, Double::sum);
+                effects.add(w.input, moved - nominal);
             }
             for (Elsewhere e : w.sizes) {
                 double moved = marginDeg(support, w.where, w.shifting(body, e.at), turned, turn);
-                effects.merge(e.input, moved - nominal, Double::sum);
+                effects.add(e.input, moved - nominal);
             }
         }
-        return Spread.ofEffects(nominal, effects);
+        return Spread.ofEffects(nominal, inputs, effects.byPlace());
     }
 
     /** The margin with one of the bodies changed. */

@@ -107,7 +107,7 @@ public final class FitEngine implements Engine<FitResult> {
         Tightest tightest = new Tightest(build, placed);
         found.outside.forEach(tightest::add);
         found.clashes.forEach(tightest::add);
-        found.gaps.forEach(tightest::add);
+        found.gaps.stream().limit(Tightest.MOST_MEETINGS).forEach(tightest::add);
         return tightest.range().or(() -> placed.size() > 1 ? Optional.of(Spread.exact(NEAR_MM)) : Optional.empty());
     }
 
@@ -317,7 +317,7 @@ public final class FitEngine implements Engine<FitResult> {
                     continue;
                 }
                 double beyond = 0;
-                for (Face face : Face.values()) {
+                for (Face face : Face.ALL) {
                     if (face == Face.TOP && shell.openTop()) {
                         continue;
                     }

@@ -87,14 +87,14 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
      * @param axis of the part as it is drawn
      */
     List<Box> solids(int axis, double byMm) {
-        Box bounds = part.body().bounds();
-        double times = Math.max(LEAST_MM, bounds.size(axis) + byMm) / bounds.size(axis);
-        Box changed = bounds.stretched(axis, times);
-        List<Box> solids = new ArrayList<>();
-        for (Box solid : part.body().solidBoxes()) {
-            solids.add(placement.place(solid.stretched(axis, times), changed));
+        int along = placement.orientation().axis(axis);
+        double size = bounds.size(along);
+        double times = Math.max(LEAST_MM, size + byMm) / size;
+        List<Box> changed = new ArrayList<>(solids.size());
+        for (Box solid : solids) {
+            changed.add(solid.stretched(along, times, bounds.low(along)));
         }
-        return solids;
+        return changed;
     }
 
     /** Id of the part. */

@@ -23,7 +23,7 @@ final class Tightest {
     /** About how far a place varies: the tightest may be the one that is known best. */
     private static final double USUAL_MM = 0.2;
     /** As many of the tightest meetings are looked at for the range of the least. */
-    private static final int MOST_MEETINGS = 8;
+    static final int MOST_MEETINGS = 8;
 
     /**
      * A meeting of a part with another, or with its tray.

@@ -16,7 +16,7 @@ final class Trays {
     static double toWall(List<Box> solids, Shell shell) {
         double least = Double.POSITIVE_INFINITY;
         Box cavity = shell.cavity();
-        for (Face face : Face.values()) {
+        for (Face face : Face.ALL) {
             double space = Double.POSITIVE_INFINITY;
             for (int i = 0; i < solids.size(); i++) {
                 space = Math.min(
@@ -54,7 +54,7 @@ final class Trays {
         double most = 0;
         Box cavity = shell.cavity();
         for (Box solid : solids) {
-            for (Face face : Face.values()) {
+            for (Face face : Face.ALL) {
                 if (face == Face.TOP && shell.openTop()) {
                     continue;
                 }

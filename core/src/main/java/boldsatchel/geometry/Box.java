@@ -115,12 +115,16 @@ public record Box(
         return deepest > 0 ? Math.sqrt(square) : deepest;
     }
 
-    /** Stretched along an axis from the origin. */
-    public Box stretched(int axis, double times) {
+    /**
+     * Stretched along an axis.
+     *
+     * @param from what keeps its place on that axis
+     */
+    public Box stretched(int axis, double times, double from) {
         return new Box(
-                x * (axis == 0 ? times : 1),
-                y * (axis == 1 ? times : 1),
-                z * (axis == 2 ? times : 1),
+                axis == 0 ? from + (x - from) * times : x,
+                axis == 1 ? from + (y - from) * times : y,
+                axis == 2 ? from + (z - from) * times : z,
                 dx * (axis == 0 ? times : 1),
                 dy * (axis == 1 ? times : 1),
                 dz * (axis == 2 ? times : 1));

@@ -1,5 +1,7 @@
 package boldsatchel.geometry;
 
+import java.util.List;
+
 /** The six faces of a box or walls of a shell; x runs right, y to the back, z up. */
 public enum Face {
     /** At low x. */
@@ -14,6 +16,9 @@ public enum Face {
     BOTTOM(2, -1),
     /** At high z. */
     TOP(2, 1);
+
+    /** All six, in this order. */
+    public static final List<Face> ALL = List.of(values());
 
     private final int axis;
     private final int sign;
@@ -36,7 +41,7 @@ public enum Face {
 
     /** The face that looks along an axis. */
     public static Face of(int axis, int sign) {
-        return values()[2 * axis + (sign > 0 ? 1 : 0)];
+        return ALL.get(2 * axis + (sign > 0 ? 1 : 0));
     }
 
     /** As written in a sentence. */

@@ -66,6 +66,11 @@ public record Orientation(
         throw new IllegalStateException("a turn keeps lengths");
     }
 
+    /** Along which axis of the shell an axis of the part lies. */
+    public int axis(int ofPart) {
+        return equals(AS_DRAWN) ? ofPart : turn(Face.of(ofPart, 1)).axis();
+    }
+
     /** In words, as shown beside a part. */
     public String words() {
         return up.words() + " up" + (quarterTurns == 0 ? "" : ", turned " + 90 * quarterTurns + "°");

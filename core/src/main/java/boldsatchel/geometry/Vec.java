@@ -22,6 +22,11 @@ public record Vec(
     /** The origin. */
     public static final Vec ZERO = new Vec(0, 0, 0);
 
+    /** A way along one axis. */
+    public static Vec on(int axis, double mm) {
+        return new Vec(axis == 0 ? mm : 0, axis == 1 ? mm : 0, axis == 2 ? mm : 0);
+    }
+
     /** Sum. */
     public Vec plus(Vec other) {
         return new Vec(x + other.x, y + other.y, z + other.z);

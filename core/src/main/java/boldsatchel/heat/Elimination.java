@@ -1,5 +1,6 @@
 package boldsatchel.heat;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
@@ -24,16 +25,43 @@ final class Elimination {
     /** Three a link: its two nodes, and its place in the column of the earlier; one beyond all at the surroundings. */
     private final int[] slots;
 
+    /** As many are kept as one machine has: with its lid open, and closed. */
+    private static final int KEPT = 2;
+
+    private static volatile List<Elimination> last = List.of();
+
     /**
-     * For nodes and links; node 0 is the surroundings.
+     * For nodes and links; node 0 is the surroundings. A part that is dragged changes how much goes where, but seldom what hangs on what:
+     * where that is as it was last time, order and fill are those of last time.
      *
      * @throws IllegalStateException when a node is linked to nothing
      */
-    Elimination(int nodes, List<Link> links) {
+    static Elimination of(int nodes, Ways ways) {
+        List<Elimination> before = last;
+        for (Elimination known : before) {
+            if (known.size() == nodes && known.joins(ways)) {
+                return known;
+            }
+        }
+        List<Elimination> kept = new ArrayList<>(before);
+        kept.addFirst(new Elimination(nodes, ways));
+        last = List.copyOf(kept.subList(0, Math.min(kept.size(), KEPT)));
+        return kept.getFirst();
+    }
+
+    private boolean joins(Ways ways) {
+        boolean same = slots.length == 3 * ways.size();
+        for (int l = 0; same && l < ways.size(); l++) {
+            same = slots[3 * l] == ways.from(l) && slots[3 * l + 1] == ways.to(l);
+        }
+        return same;
+    }
+
+    private Elimination(int nodes, Ways ways) {
         int[] degree = new int[nodes];
-        for (Link link : links) {
-            degree[link.from()]++;
-            degree[link.to()]++;
+        for (int l = 0; l < ways.size(); l++) {
+            degree[ways.from(l)]++;
+            degree[ways.to(l)]++;
         }
         order = byDegree(degree);
         int[] place = new int[nodes];
@@ -41,7 +69,7 @@ final class Elimination {
         for (int k = 0; k < order.length; k++) {
             place[order[k]] = k;
         }
-        Sets below = pattern(place, links);
+        Sets below = pattern(place, ways);
         begins = new int[order.length + 1];
         int pairs = 0;
         for (int k = 0; k < order.length; k++) {
@@ -60,13 +88,12 @@ final class Elimination {
                 }
             }
         }
-        slots = new int[3 * links.size()];
-        for (int l = 0; l < links.size(); l++) {
-            Link link = links.get(l);
-            int early = Math.min(place[link.from()], place[link.to()]);
-            int late = Math.max(place[link.from()], place[link.to()]);
-            slots[3 * l] = link.from();
-            slots[3 * l + 1] = link.to();
+        slots = new int[3 * ways.size()];
+        for (int l = 0; l < ways.size(); l++) {
+            int early = Math.min(place[ways.from(l)], place[ways.to(l)]);
+            int late = Math.max(place[ways.from(l)], place[ways.to(l)]);
+            slots[3 * l] = ways.from(l);
+            slots[3 * l + 1] = ways.to(l);
             slots[3 * l + 2] = early < 0 || early == late ? rows.length : begins[early] + below.before(early, late);
         }
         for (int a = 0; a < rows.length; a++) {
@@ -158,11 +185,11 @@ final class Elimination {
     }
 
     /** The links, and what elimination fills in: the rows of a column are handed on to the first of them. */
-    private Sets pattern(int[] place, List<Link> links) {
+    private Sets pattern(int[] place, Ways ways) {
         Sets below = new Sets(order.length);
-        for (Link link : links) {
-            int i = place[link.from()];
-            int j = place[link.to()];
+        for (int l = 0; l < ways.size(); l++) {
+            int i = place[ways.from(l)];
+            int j = place[ways.to(l)];
             if (i >= 0 && j >= 0 && i != j) {
                 below.add(Math.min(i, j), Math.max(i, j));
             }

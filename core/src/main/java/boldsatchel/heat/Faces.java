@@ -60,7 +60,7 @@ final class Faces {
             for (int b = a + 1; b < parts.size(); b++) {
                 meet(a, b, standing);
             }
-            for (Face face : Face.values()) {
+            for (Face face : Face.ALL) {
                 if (closeToWall(parts.get(a), face)) {
                     coveredM2[a] += parts.get(a).bounds().area(face) * MM2;
                 }
@@ -147,7 +147,7 @@ final class Faces {
     /** All of a part's surface, m². */
     double wholeM2(int part) {
         double whole = 0;
-        for (Face face : Face.values()) {
+        for (Face face : Face.ALL) {
             whole += parts.get(part).bounds().area(face) * MM2;
         }
         return Math.max(LEAST_M2, whole);

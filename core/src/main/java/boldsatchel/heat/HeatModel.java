@@ -188,7 +188,7 @@ final class HeatModel {
         rooms.put(shell.id(), room);
         air(room);
         List<Spot> spots = new ArrayList<>();
-        for (Face face : Face.values()) {
+        for (Face face : Face.ALL) {
             List<Spot> here = spots(room, face, out);
             double warmedM2 = 0;
             for (Spot spot : here) {
@@ -450,7 +450,7 @@ final class HeatModel {
 
     /** A face smaller than a finger warms the wall as a whole. */
     private void smallFaces(Room room, Placed placed, int node) {
-        for (Face face : Face.values()) {
+        for (Face face : Face.ALL) {
             double area = placed.bounds().area(face);
             if (Faces.closeToWall(placed, face)
                     && area < FINGER_MM2

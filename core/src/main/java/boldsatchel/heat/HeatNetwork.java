@@ -50,12 +50,9 @@ final class HeatNetwork {
      */
     private record Ready(Ways ways, Elimination elimination, Elimination.Factors usual) {
         static Ready of(HeatNetwork network) {
-            Elimination elimination = new Elimination(network.size(), network.links);
-            double[] perK = new double[network.links.size()];
-            for (int k = 0; k < perK.length; k++) {
-                perK[k] = network.links.get(k).watts(network.ambientC + USUAL_K, network.ambientC) / USUAL_K;
-            }
-            return new Ready(new Ways(network.links), elimination, elimination.of(perK));
+            Ways ways = new Ways(network.links);
+            Elimination elimination = Elimination.of(network.size(), ways);
+            return new Ready(ways, elimination, elimination.of(ways.perK(network.ambientC, USUAL_K)));
         }
 
         boolean fits(HeatNetwork network) {

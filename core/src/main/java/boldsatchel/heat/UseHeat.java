@@ -243,7 +243,7 @@ final class UseHeat {
     private static double wallMean(HeatModel.Room room, double[] meanC) {
         double sum = 0;
         double area = 0;
-        for (Face face : Face.values()) {
+        for (Face face : Face.ALL) {
             double a = room.shell.cavity().area(face);
             sum += a * meanC[room.outside(face)];
             area += a;

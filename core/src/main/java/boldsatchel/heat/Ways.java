@@ -23,6 +23,27 @@ final class Ways {
         return links.length;
     }
 
+    /** The node where a link begins. */
+    int from(int link) {
+        return from[link];
+    }
+
+    /** The node where it ends. */
+    int to(int link) {
+        return to[link];
+    }
+
+    /** What each link carries for a kelvin where it bears a difference above the surroundings, W/K. */
+    double[] perK(double ambientC, double differenceK) {
+        Link.Flow flow = new Link.Flow();
+        double[] perK = new double[links.length];
+        for (int k = 0; k < links.length; k++) {
+            links[k].cross(ambientC + differenceK, ambientC, flow);
+            perK[k] = flow.watts / differenceK;
+        }
+        return perK;
+    }
+
     /**
      * What crosses all links at given temperatures.
      *

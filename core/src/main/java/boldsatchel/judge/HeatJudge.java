@@ -146,10 +146,10 @@ public final class HeatJudge implements Judge<HeatResult> {
 
     private static List<Finding> findings(Build build, HeatResult heat) {
         Sheet sheet = new Sheet(new HeatTelling(build, heat));
-        worst(heat).stream()
-                .sorted(Comparator.comparing((HeatResult.At at) -> at.spot().kind())
-                        .thenComparingDouble(at -> at.spot().marginK()))
-                .forEach(at -> tooWarm(sheet, build, at));
+        List<HeatResult.At> warm = new ArrayList<>(worst(build, heat));
+        warm.sort(Comparator.comparing((HeatResult.At at) -> at.spot().kind())
+                .thenComparingDouble(at -> at.spot().marginK()));
+        warm.forEach(at -> tooWarm(sheet, build, at));
         coldCells(sheet, build);
         if (!heat.loose().isEmpty()) {
             sheet.add(
@@ -171,34 +171,46 @@ public final class HeatJudge implements Judge<HeatResult> {
         return sheet.findings();
     }
 
-    /** Of each part, and of each wall with all that warms it, the gravest: one cause is one finding. */
-    private static Collection<HeatResult.At> worst(HeatResult heat) {
+    /** Of each part, and of each wall with all that warms it, the gravest that is too warm: one cause is one finding. */
+    private static Collection<HeatResult.At> worst(Build build, HeatResult heat) {
         record Where(String subject, Optional<Face> wall) {}
         Map<Where, HeatResult.At> worst = new LinkedHashMap<>();
         for (HeatResult.At at : heat.worst()) {
-            worst.merge(
-                    new Where(at.spot().subject(), at.spot().wall()),
-                    at,
-                    (a, b) -> b.spot().marginK() < a.spot().marginK() ? b : a);
+            if (close(build, at.spot()) || warmCells(build, at.spot())) {
+                worst.merge(
+                        new Where(at.spot().subject(), at.spot().wall()),
+                        at,
+                        (a, b) -> b.spot().marginK() < a.spot().marginK() ? b : a);
+            }
         }
         return worst.values();
     }
 
+    private static boolean close(Build build, HeatResult.Spot spot) {
+        return spot.marginK() < build.brief().limits().heatMarginK();
+    }
+
+    private static boolean warmCells(Build build, HeatResult.Spot spot) {
+        return spot.celsius() > Usual.CELLS_CHARGED_MOST_C && cells(build, spot);
+    }
+
+    private static boolean cells(Build build, HeatResult.Spot spot) {
+        return build.part(spot.subject()).filter(Part::isSource).isPresent();
+    }
+
     private static void tooWarm(Sheet sheet, Build build, HeatResult.At at) {
         HeatResult.Spot spot = at.spot();
-        boolean cells = build.part(spot.subject()).filter(Part::isSource).isPresent();
-        boolean close = spot.marginK() < build.brief().limits().heatMarginK();
-        if (close) {
+        if (close(build, spot)) {
             sheet.add(
                     spot.kind() == HeatResult.Kind.WALL
                             ? "heat.touch"
-                            : cells && at.when().pluggedIn() && spot.limitC() <= Usual.CELLS_CHARGED_MOST_C
+                            : at.when().pluggedIn() && spot.limitC() <= Usual.CELLS_CHARGED_MOST_C && cells(build, spot)
                                     ? "heat.cells-charging"
                                     : "heat.part",
                     spot.marginK() < 0 ? Severity.STOP : Severity.WATCH,
                     List.of(spot.subject()),
                     numbers("celsius", spot.celsius(), "limitC", spot.limitC()));
-        } else if (cells && spot.celsius() > Usual.CELLS_CHARGED_MOST_C) {
+        } else {
             sheet.add(
                     "heat.battery-warm",
                     Severity.WATCH,
@@ -210,6 +222,9 @@ public final class HeatJudge implements Judge<HeatResult> {
     /** Cells begin as cold as the brief says, whatever warms them later. */
     private static void coldCells(Sheet sheet, Build build) {
         double celsius = build.brief().surroundings().packC();
+        if (celsius >= Usual.CELLS_CHARGED_LEAST_C) {
+            return;
+        }
         Set<String> charged = build.rungs()
                 .flatMap(r -> r.stage() instanceof Rung.Charging c ? Stream.of(c.store()) : Stream.empty())
                 .collect(Collectors.toSet());
@@ -236,7 +251,7 @@ public final class HeatJudge implements Judge<HeatResult> {
 
         /** The wall or part that a finding is about; walls of one shell are told apart by their temperature. */
         private HeatResult.At at(Noted f) {
-            return worst(heat).stream()
+            return worst(build, heat).stream()
                     .filter(a -> a.spot().subject().equals(f.first())
                             && (a.spot().kind() == HeatResult.Kind.WALL)
                                     == f.code().equals("heat.touch"))
