@@ -7,11 +7,9 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
-import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Input;
-import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -46,12 +44,17 @@ public final class BalanceEngine implements Engine<BalanceResult> {
 
     @Override
     public Set<Section> reads() {
-        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING);
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT);
+    }
+
+    @Override
+    public Set<Class<?>> needs() {
+        return Set.of(Weights.class);
     }
 
     @Override
     public BalanceResult work(Build build, Results results) {
-        return evaluate(build);
+        return evaluate(build, results.of(Weights.class));
     }
 
     @Override
@@ -73,8 +76,11 @@ public final class BalanceEngine implements Engine<BalanceResult> {
 
     /** Evaluates a build. */
     public static BalanceResult evaluate(Build build) {
-        Bodies bodies = Bodies.of(build);
-        Spread mass = bodies.massRange();
+        return evaluate(build, WeightsEngine.evaluate(build));
+    }
+
+    private static BalanceResult evaluate(Build build, Weights weights) {
+        Bodies bodies = Bodies.of(build, weights);
         Optional<Shell> base = build.casing().standing();
         Optional<Hinge> hinge = build.casing().hinge();
         List<BalanceResult.Margin> sweep = new ArrayList<>();
@@ -95,8 +101,8 @@ public final class BalanceEngine implements Engine<BalanceResult> {
         double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
         double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
         return new BalanceResult(
-                mass,
-                items(build),
+                weights.massG(),
+                weights.items(),
                 centre,
                 support.map(Support::corners).orElse(List.of()),
                 margin,
@@ -214,23 +220,5 @@ public final class BalanceEngine implements Engine<BalanceResult> {
         double hc = base.wallMm().value() + 5;
         double lever = dc - hc * tangent;
         return lever <= 0 ? -1 : all.g() * (h * tangent - d) / lever;
-    }
-
-    private static List<BalanceResult.Item> items(Build build) {
-        List<BalanceResult.Item> items = new ArrayList<>();
-        for (Part part : build.parts().list()) {
-            if (!part.staysOutside()) {
-                items.add(new BalanceResult.Item(part.name(), part.massG().value()));
-            }
-        }
-        for (Shell shell : build.casing().shells()) {
-            items.add(new BalanceResult.Item(shell.name(), Bodies.shellG(shell, Reading.NOMINAL)));
-        }
-        items.add(new BalanceResult.Item("wires of the power chain", Bodies.wireG(build)));
-        items.add(new BalanceResult.Item(
-                "screws, glue, sleeves", build.casing().sundriesG().value()));
-        items.removeIf(i -> i.massG() == 0);
-        items.sort((a, b) -> Double.compare(b.massG(), a.massG()));
-        return List.copyOf(items);
     }
 }

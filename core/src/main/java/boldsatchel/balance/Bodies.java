@@ -1,18 +1,13 @@
 package boldsatchel.balance;
 
-import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
-import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
-import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
-import boldsatchel.machine.Vent;
-import boldsatchel.power.Copper;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Inputs;
-import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,7 +23,6 @@ final class Bodies {
     private final List<Weight> weights;
     private final Mass base;
     private final Mass lid;
-    private final double looseG;
 
     /** Where a weight belongs. */
     private enum Where {
@@ -63,7 +57,6 @@ final class Bodies {
         this.weights = weights;
         this.base = inBase ? together(Where.BASE).and(wires) : together(Where.BASE);
         this.lid = together(Where.LID);
-        this.looseG = (inBase ? 0 : wires.g()) + together(Where.LOOSE).g();
     }
 
     private Mass together(Where where) {
@@ -76,42 +69,38 @@ final class Bodies {
         return Mass.together(masses);
     }
 
-    static Bodies of(Build build) {
+    static Bodies of(Build build, Weights known) {
         List<Weight> weights = new ArrayList<>();
         Optional<Vec> middle = build.casing().standing().map(s -> s.outside().centre());
         Where loose = middle.isPresent() ? Where.BASE : Where.LOOSE;
         Vec somewhere = middle.orElse(Vec.ZERO);
-        weights.add(weight(build.casing().sundriesInput(), somewhere, loose));
-        for (Part part : build.parts().list()) {
-            if (!part.staysOutside()) {
-                weights.add(weight(build, part, somewhere, loose));
-            }
+        weights.add(weight(known.sundries(), somewhere, loose));
+        for (Weights.OfPart part : known.parts()) {
+            weights.add(weight(build, part, somewhere, loose));
         }
-        for (Shell shell : build.casing().shells()) {
+        for (Weights.OfShell shell : known.shells()) {
             weights.add(weight(build, shell));
         }
-        return new Bodies(weights, new Mass(wireG(build), somewhere), middle.isPresent());
+        return new Bodies(weights, new Mass(known.wiresG(), somewhere), middle.isPresent());
     }
 
     private static Weight weight(Input massG, Vec at, Where where) {
         return new Weight(massG, massG.figure().value(), massG.figure().sigma(), at, where, List.of());
     }
 
-    private static Weight weight(Build build, Part part, Vec somewhere, Where loose) {
-        Input mass = part.input(Part.class, "massG", part.massG());
-        Optional<Placement> placement = build.placement(part.id());
+    private static Weight weight(Build build, Weights.OfPart known, Vec somewhere, Where loose) {
+        Input mass = known.massG();
+        Optional<Placement> placement = build.placement(known.part().id());
         Optional<Shell> shell = placement.flatMap(p -> build.shell(p.shell()));
         if (shell.isEmpty()) {
             return weight(mass, somewhere, loose);
         }
         Placement lies = placement.orElseThrow();
-        Vec centre = lies.place(
-                part.body().centreOfMass().orElse(part.body().bounds().centre()),
-                part.body().bounds());
-        List<Input> inputs = part.sizes();
+        Body body = known.part().body();
+        Vec centre = lies.place(body.centreOfMass().orElse(body.bounds().centre()), body.bounds());
         List<Elsewhere> sizes = new ArrayList<>(3);
         for (int axis = 0; axis < 3; axis++) {
-            Input size = inputs.get(axis);
+            Input size = known.sizes().get(axis);
             double sigma = size.figure().sigma();
             if (sigma > 0) {
                 int along = lies.orientation().axis(axis);
@@ -124,19 +113,15 @@ final class Bodies {
         return new Weight(mass, mass.figure().value(), mass.figure().sigma(), centre, where(build, shell.get()), sizes);
     }
 
-    private static Weight weight(Build build, Shell shell) {
-        Input input = shell.weighedG()
-                .map(weighed -> shell.input("weighedG", weighed))
-                .orElseGet(() -> shell.input("wallMm", shell.wallMm()));
-        double g = shellG(shell, Reading.NOMINAL);
-        double moved = shellG(shell, Reading.shifted(input, input.figure().sigma()));
+    private static Weight weight(Build build, Weights.OfShell known) {
+        Shell shell = known.shell();
         Vec at = shell.outside().centre();
         double sigma = shell.wallMm().sigma();
         List<Elsewhere> sizes = shell.openTop() && sigma > 0
                 ? List.of(new Elsewhere(
                         shell.input("wallMm", shell.wallMm()), new Vec(at.x(), at.y(), at.z() - sigma / 2)))
                 : List.of();
-        return new Weight(input, g, moved - g, at, where(build, shell), sizes);
+        return new Weight(known.input(), known.g(), known.sigmaG(), at, where(build, shell), sizes);
     }
 
     private static Where where(Build build, Shell shell) {
@@ -149,20 +134,6 @@ final class Bodies {
 
     Mass lid() {
         return lid;
-    }
-
-    double totalG() {
-        return base.g() + lid.g() + looseG;
-    }
-
-    /** The range of the mass: a sum moves by what its parts move. */
-    Spread massRange() {
-        Inputs inputs = new Inputs();
-        Inputs.Effects effects = inputs.new Effects();
-        for (Weight w : weights) {
-            effects.add(w.input, w.sigmaG);
-        }
-        return Spread.ofEffects(totalG(), inputs, effects.byPlace());
     }
 
     /** Both bodies as one with the lid at an angle, in the base's frame. */
@@ -207,38 +178,5 @@ final class Bodies {
     private double marginDeg(Support support, Where where, Mass changed, Mass turned, UnaryOperator<Vec> turn) {
         Mass all = where == Where.LID ? base.and(new Mass(changed.g(), turn.apply(changed.at()))) : changed.and(turned);
         return support.marginDeg(all.at());
-    }
-
-    /** Mass of a shell from its walls: outside less inside, less the vents, times density; or as weighed. */
-    static double shellG(Shell shell, Reading reading) {
-        if (shell.weighedG().isPresent()) {
-            return reading.of(shell.input("weighedG", shell.weighedG().get()));
-        }
-        double wall = reading.of(shell.input("wallMm", shell.wallMm()));
-        double w = shell.widthMm();
-        double d = shell.depthMm();
-        double h = shell.heightMm();
-        double outer = (w + 2 * wall) * (d + 2 * wall) * (h + wall + (shell.openTop() ? 0 : wall));
-        double ribs = 0;
-        for (Box rib : shell.ribs()) {
-            ribs += rib.dx() * rib.dy() * rib.dz();
-        }
-        double holes = 0;
-        for (Vent vent : shell.vents()) {
-            holes += vent.areaMm2();
-        }
-        return (outer - w * d * h + ribs - holes * wall)
-                * 1e-9
-                * shell.material().densityKgM3()
-                * 1e3;
-    }
-
-    /** Mass of the wires of the power chain, both ways, g. */
-    static double wireG(Build build) {
-        return build.rungs()
-                .filter(r -> r.stage() instanceof Rung.Wire)
-                .map(r -> (Rung.Wire) r.stage())
-                .mapToDouble(w -> Copper.pairMassG(w.awg(), w.lengthMm()))
-                .sum();
     }
 }

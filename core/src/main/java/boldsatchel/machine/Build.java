@@ -1,10 +1,9 @@
 package boldsatchel.machine;
 
 import boldsatchel.quantity.Label;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -62,10 +61,13 @@ public record Build(
 
     /** Parts that belong inside and have no place yet. */
     public List<Part> loose() {
-        Set<String> placed = layout.placements().stream().map(Placement::part).collect(Collectors.toSet());
-        return parts.list().stream()
-                .filter(p -> !p.staysOutside() && !placed.contains(p.id()))
-                .toList();
+        List<Part> loose = new ArrayList<>();
+        for (Part part : parts.list()) {
+            if (!part.staysOutside() && placement(part.id()).isEmpty()) {
+                loose.add(part);
+            }
+        }
+        return List.copyOf(loose);
     }
 
     /** All rungs of all chains, from the sources down. */

@@ -1,5 +1,6 @@
 package boldsatchel.plan;
 
+import boldsatchel.balance.WeightsEngine;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Packs;
 import boldsatchel.machine.Build;
@@ -7,7 +8,6 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
-import boldsatchel.machine.Rung;
 import boldsatchel.machine.Usual;
 import boldsatchel.power.PowerResult;
 import boldsatchel.shelf.Picks;
@@ -293,13 +293,6 @@ public final class Supplies {
                 .filter(Supplies::feeds)
                 .filter(p -> !p.staysOutside())
                 .toList();
-        double wireG = with.rungs()
-                .filter(r -> r.stage() instanceof Rung.Wire)
-                .mapToDouble(r -> {
-                    Rung.Wire w = (Rung.Wire) r.stage();
-                    return boldsatchel.power.Copper.pairMassG(w.awg(), w.lengthMm());
-                })
-                .sum();
         double largest = feeding.stream().mapToDouble(Part::labelWh).max().orElse(0);
         return new Option(
                 school,
@@ -309,7 +302,8 @@ public final class Supplies {
                                 ? "goes on"
                                 : c.run().end().kind().words())
                         .orElse("nothing runs"),
-                wireG + feeding.stream().mapToDouble(p -> p.massG().value()).sum(),
+                WeightsEngine.wiresG(with)
+                        + feeding.stream().mapToDouble(p -> p.massG().value()).sum(),
                 feeding.stream().mapToDouble(Supplies::cm3).sum(),
                 with.parts().list().stream()
                         .filter(Supplies::feeds)

@@ -1,5 +1,6 @@
 package boldsatchel.quantity;
 
+import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -39,9 +40,49 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
      */
     public record Blame(Input input, double share) {}
 
-    /** Copies the list. */
+    /** Keeps a list that nobody can change. */
     public Spread {
-        blame = List.copyOf(blame);
+        blame = blame instanceof Shares ? blame : List.copyOf(blame);
+    }
+
+    /** The inputs that have an effect, sorted when somebody first looks: a drag asks for the range alone. */
+    private static final class Shares extends AbstractList<Blame> {
+        private final Inputs inputs;
+        private final double[] effects;
+        private final double variance;
+        private List<Blame> sorted = List.of();
+        private boolean looked;
+
+        Shares(Inputs inputs, double[] effects, double variance) {
+            this.inputs = inputs;
+            this.effects = effects;
+            this.variance = variance;
+        }
+
+        private synchronized List<Blame> sorted() {
+            if (!looked) {
+                List<Blame> shares = new ArrayList<>(effects.length);
+                for (int i = 0; i < effects.length; i++) {
+                    if (Double.isFinite(effects[i]) && effects[i] != 0) {
+                        shares.add(new Blame(inputs.at(i), effects[i] * effects[i] / variance));
+                    }
+                }
+                shares.sort((a, b) -> Double.compare(b.share, a.share));
+                sorted = shares;
+                looked = true;
+            }
+            return sorted;
+        }
+
+        @Override
+        public Blame get(int index) {
+            return sorted().get(index);
+        }
+
+        @Override
+        public int size() {
+            return sorted().size();
+        }
     }
 
     /** A result that is known exactly. */
@@ -186,18 +227,11 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
     /**
      * Adds effects in quadrature.
      *
-     * @param effects by place of the input, change of the result when that is moved by one standard deviation
+     * @param effects by place of the input, change of the result when that is moved by one standard deviation; kept as it is
      */
     public static Spread ofEffects(double nominal, Inputs inputs, double[] effects) {
         double variance = together(effects, effects);
         double half = SIGMAS_TO_95 * Math.sqrt(variance);
-        List<Blame> shares = new ArrayList<>(effects.length);
-        for (int i = 0; i < effects.length; i++) {
-            if (Double.isFinite(effects[i]) && effects[i] != 0) {
-                shares.add(new Blame(inputs.at(i), effects[i] * effects[i] / variance));
-            }
-        }
-        shares.sort((a, b) -> Double.compare(b.share, a.share));
-        return new Spread(nominal - half, nominal, nominal + half, shares);
+        return new Spread(nominal - half, nominal, nominal + half, new Shares(inputs, effects, variance));
     }
 }
