@@ -34,7 +34,11 @@ final class Tightest {
      */
     private record Meeting(String a, String b, FitResult.Where where, double mm, boolean outside) {}
 
+    /** One of a part's sizes, and its solids with more and with less of it. */
+    private record Moved(Input input, List<Box> more, List<Box> less) {}
+
     private final Build build;
+    private final Map<String, List<Moved>> moved = new HashMap<>();
     private final Map<String, Placed> placed = new HashMap<>();
     private final List<Meeting> meetings = new ArrayList<>();
     private final Inputs inputs = new Inputs();
@@ -106,16 +110,25 @@ final class Tightest {
         if (part == null) {
             return;
         }
+        for (Moved size : moved.computeIfAbsent(id, known -> moved(part))) {
+            double up = distance.applyAsDouble(seen(part, size.more(), where)) - base;
+            double down = base - distance.applyAsDouble(seen(part, size.less(), where));
+            double effect = Math.copySign(Math.sqrt((up * up + down * down) / 2), up + down);
+            effects.add(size.input(), effect);
+        }
+    }
+
+    /** The doubtful sizes of a part, and its solids with each of them moved by a standard deviation. */
+    private static List<Moved> moved(Placed part) {
+        List<Moved> moved = new ArrayList<>(3);
         List<Input> sizes = part.part().sizes();
         for (int axis = 0; axis < sizes.size(); axis++) {
             double sigma = sizes.get(axis).figure().sigma();
             if (sigma > 0) {
-                double up = distance.applyAsDouble(seen(part, part.solids(axis, sigma), where)) - base;
-                double down = base - distance.applyAsDouble(seen(part, part.solids(axis, -sigma), where));
-                double effect = Math.copySign(Math.sqrt((up * up + down * down) / 2), up + down);
-                effects.add(sizes.get(axis), effect);
+                moved.add(new Moved(sizes.get(axis), part.solids(axis, sigma), part.solids(axis, -sigma)));
             }
         }
+        return moved;
     }
 
     /** Of a part, or what of a tray parts can hit. */

@@ -16,16 +16,20 @@ final class Trays {
     static double toWall(List<Box> solids, Shell shell) {
         double least = Double.POSITIVE_INFINITY;
         Box cavity = shell.cavity();
-        for (Face face : Face.ALL) {
-            double space = Double.POSITIVE_INFINITY;
-            for (int i = 0; i < solids.size(); i++) {
-                space = Math.min(
-                        space, face.sign() * (cavity.end(face) - solids.get(i).end(face)));
-            }
-            boolean open = face == Face.TOP && shell.openTop();
-            least = open || space < FitEngine.CONTACT_MM ? least : Math.min(least, space);
+        Box all = solids.getFirst();
+        for (int i = 1; i < solids.size(); i++) {
+            all = all.around(solids.get(i));
+        }
+        for (int axis = 0; axis < 3; axis++) {
+            boolean open = axis == Face.TOP.axis() && shell.openTop();
+            least = Math.min(least, space(all.low(axis) - cavity.low(axis), false));
+            least = Math.min(least, space(cavity.high(axis) - all.high(axis), open));
         }
         return least;
+    }
+
+    private static double space(double mm, boolean open) {
+        return open || mm < FitEngine.CONTACT_MM ? Double.POSITIVE_INFINITY : mm;
     }
 
     /** The side walls, whose upper edges are the rim. */

@@ -105,14 +105,15 @@ public record Box(
 
     /** Straight distance when apart, minus the least depth when overlapping, mm. */
     public double signedDistance(Box other) {
-        double square = 0;
-        double deepest = Double.NEGATIVE_INFINITY;
-        for (int axis = 0; axis < 3; axis++) {
-            double gap = gapAlong(axis, other);
-            square += gap > 0 ? gap * gap : 0;
-            deepest = Math.max(deepest, gap);
-        }
-        return deepest > 0 ? Math.sqrt(square) : deepest;
+        double alongX = Math.max(x, other.x) - Math.min(x + dx, other.x + other.dx);
+        double alongY = Math.max(y, other.y) - Math.min(y + dy, other.y + other.dy);
+        double alongZ = Math.max(z, other.z) - Math.min(z + dz, other.z + other.dz);
+        double deepest = Math.max(alongX, Math.max(alongY, alongZ));
+        return deepest > 0 ? Math.sqrt(square(alongX) + square(alongY) + square(alongZ)) : deepest;
+    }
+
+    private static double square(double gap) {
+        return gap > 0 ? gap * gap : 0;
     }
 
     /**

@@ -47,6 +47,9 @@ final class Faces {
     }
 
     private final List<Placed> parts;
+    /** By part and face, how far the wall is that it looks at, mm. */
+    private final double[] toWallMm;
+
     private final List<Opposite> opposites = new ArrayList<>();
     private final double[] coveredM2;
     private final double[] seenM2;
@@ -54,15 +57,19 @@ final class Faces {
     /** For the parts of one shell that take or give heat; others only stand between. */
     Faces(List<Placed> parts, List<Placed> standing) {
         this.parts = parts;
+        toWallMm = new double[parts.size() * Face.ALL.size()];
         coveredM2 = new double[parts.size()];
         seenM2 = new double[parts.size()];
         for (int a = 0; a < parts.size(); a++) {
             for (int b = a + 1; b < parts.size(); b++) {
                 meet(a, b, standing);
             }
+            Box bounds = parts.get(a).bounds();
+            Box cavity = parts.get(a).shell().cavity();
             for (Face face : Face.ALL) {
-                if (closeToWall(parts.get(a), face)) {
-                    coveredM2[a] += parts.get(a).bounds().area(face) * MM2;
+                toWallMm[a * Face.ALL.size() + face.ordinal()] = Math.abs(bounds.end(face) - cavity.end(face));
+                if (closeToWall(a, face)) {
+                    coveredM2[a] += bounds.area(face) * MM2;
                 }
             }
         }
@@ -130,14 +137,14 @@ final class Faces {
         return hidden;
     }
 
-    /** Whether a face lies close to its wall. */
-    static boolean closeToWall(Placed part, Face face) {
+    /** Whether a face of a part lies close to its wall. */
+    boolean closeToWall(int part, Face face) {
         return toWallMm(part, face) <= CLOSE_MM;
     }
 
-    /** Between a face and the wall it looks at, mm. */
-    static double toWallMm(Placed part, Face face) {
-        return Math.abs(part.bounds().end(face) - part.shell().cavity().end(face));
+    /** Between a face of a part and the wall it looks at, mm. */
+    double toWallMm(int part, Face face) {
+        return toWallMm[part * Face.ALL.size() + face.ordinal()];
     }
 
     List<Opposite> opposites() {

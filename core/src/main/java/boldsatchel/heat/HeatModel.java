@@ -27,7 +27,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleFunction;
-import java.util.stream.Collectors;
 
 /**
  * The thermal network of a build with its lid open or closed: parts, air and walls of each shell, the places where parts warm a wall,
@@ -173,7 +172,7 @@ final class HeatModel {
             build.casing().hinge().ifPresent(this::lidOnBase);
         }
         base = build.casing().standing().map(s -> rooms.get(s.id()));
-        base.ifPresent(room -> looseParts(room, placed));
+        base.ifPresent(this::looseParts);
     }
 
     private boolean matters(Part part) {
@@ -400,7 +399,7 @@ final class HeatModel {
         Part part = placed.part();
         int node = partNode(part);
         room.partNodes[place] = node;
-        smallFaces(room, placed, node);
+        smallFaces(room, place, node);
         double whole = room.faces.wholeM2(place);
         double free = room.faces.freeM2(place);
         if (!givenToAir(part, node, room, whole, free)) {
@@ -449,21 +448,22 @@ final class HeatModel {
     }
 
     /** A face smaller than a finger warms the wall as a whole. */
-    private void smallFaces(Room room, Placed placed, int node) {
+    private void smallFaces(Room room, int place, int node) {
+        Placed placed = room.parts.get(place);
         for (Face face : Face.ALL) {
             double area = placed.bounds().area(face);
-            if (Faces.closeToWall(placed, face)
+            if (room.faces.closeToWall(place, face)
                     && area < FINGER_MM2
                     && path(placed.part(), face).isEmpty()) {
-                network.link(new Link.Fixed(node, room.wall(face).inside(), acrossGap(placed, face)));
+                network.link(new Link.Fixed(node, room.wall(face).inside(), acrossGap(room, place, face)));
             }
         }
     }
 
     /** Still air and radiation between a face and the wall before it, W/K. */
-    private static double acrossGap(Placed placed, Face face) {
-        double area = placed.bounds().area(face) * MM2;
-        return throughGap(Faces.toWallMm(placed, face), area) + Air.INSIDE_RADIATION * area;
+    private static double acrossGap(Room room, int place, Face face) {
+        double area = room.parts.get(place).bounds().area(face) * MM2;
+        return throughGap(room.faces.toWallMm(place, face), area) + Air.INSIDE_RADIATION * area;
     }
 
     /** Two parts opposite one another. */
@@ -497,7 +497,7 @@ final class HeatModel {
         for (int i = 0; i < room.parts.size(); i++) {
             Placed placed = room.parts.get(i);
             Optional<HeatPath> path = path(placed.part(), face);
-            boolean close = Faces.closeToWall(placed, face) && placed.bounds().area(face) >= FINGER_MM2;
+            boolean close = room.faces.closeToWall(i, face) && placed.bounds().area(face) >= FINGER_MM2;
             if (path.isPresent() || close) {
                 spots.add(new Spot(placed, i, face, path, print(placed, face, out, path.flatMap(HeatPath::areaMm2))));
             }
@@ -533,17 +533,18 @@ final class HeatModel {
         double half = room.wallJKm2 / 2 * area;
         int inner = network.node(spot.part().id(), 0, half);
         int outer = network.node(spot.part().id(), sunW(shell, spot.face(), area), half);
-        double feeds = feed(spot, node, inner);
+        double feeds = feed(room, spot, node, inner);
         double perArea = 1 / (area / Math.max(1e-9, feeds) + wall.plate().half());
         through(wall.thick(), inner, outer, area, shell);
         Link.Along along = Link.Along.of(outer, wall.outside(), spot.print(), wall.plate(), perArea);
         network.link(along);
         Link.Along within = along.half(inner, wall.inside());
         network.link(within);
-        Link.Along.Wall thicker = wall.plate().thicker(wall.thick().figure().sigma() * MM);
-        Lazy<Link.Along> then = Lazy.of(() -> Link.Along.of(outer, wall.outside(), spot.print(), thicker, perArea));
-        network.moves(wall.thick(), along, then);
-        network.moves(wall.thick(), within, Lazy.of(() -> then.get().half(inner, wall.inside())));
+        double times = 1
+                + wall.thick().figure().sigma()
+                        / Math.max(THINNEST_MM, wall.thick().figure().value());
+        network.moves(wall.thick(), along, Lazy.of(() -> along.thicker(times)));
+        network.moves(wall.thick(), within, Lazy.of(() -> within.thicker(times)));
         outside(outer, area, wall.plate());
         watched.add(new Watched(
                 outer,
@@ -557,23 +558,22 @@ final class HeatModel {
     }
 
     /** Links a part to where it warms a wall; returns the conductance, W/K. */
-    private double feed(Spot spot, int node, int inner) {
+    private double feed(Room room, Spot spot, int node, int inner) {
         if (spot.path().isPresent()) {
             HeatPath path = spot.path().get();
             known(path.input(), ohms -> new Link.Fixed(node, inner, 1 / Math.max(1e-3, ohms)));
             return 1 / Math.max(1e-3, path.ohmsKW().value());
         }
-        double watts = acrossGap(spot.part(), spot.face());
+        double watts = acrossGap(room, spot.place(), spot.face());
         network.link(new Link.Fixed(node, inner, watts));
         return watts;
     }
 
     /** What is not placed yet is taken to lie free in the first shell. */
-    private void looseParts(Room first, List<Placed> placed) {
-        Set<String> lies = placed.stream().map(Placed::id).collect(Collectors.toSet());
+    private void looseParts(Room first) {
         for (Part part : build.parts().list()) {
             boolean beside = part.staysOutside();
-            if (!lies.contains(part.id()) && !beside && warm.contains(part.id())) {
+            if (!nodes.containsKey(part.id()) && !beside && warm.contains(part.id())) {
                 loose.add(part.id());
                 int node = partNode(part);
                 if (!givenToAir(part, node, first, 1, 1)) {

@@ -145,8 +145,17 @@ sealed interface Link {
      * @param feedWm2K what feeds the footprint
      * @param least conductance of this half where the outside gives off nothing, W/K
      * @param root how it grows with the root of what that gives off, W/K for a root of 1 W/(m²·K)
+     * @param power with which of the plate's thickness both go
      */
-    record Along(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K, double least, double root)
+    record Along(
+            int from,
+            int to,
+            Spreading.Footprint f,
+            Wall wall,
+            double feedWm2K,
+            double least,
+            double root,
+            double power)
             implements Link {
 
         /**
@@ -172,12 +181,6 @@ sealed interface Link {
                         conductivityWmK * thickM, thickM / 2 / conductivityWmK, free, stillWm2K, emissivity, ambientC);
             }
 
-            /** The same wall with more of its material. */
-            Wall thicker(double byM) {
-                double times = 1 + byM / Math.sqrt(2 * half * kt);
-                return new Wall(kt * times, half * times, free, stillWm2K, emissivity, ambientC);
-            }
-
             /** What its outside gives off, behind half its thickness, W/(m²·K). */
             double outsideWm2K(double celsius) {
                 if (!free) {
@@ -199,19 +202,26 @@ sealed interface Link {
 
         /** The other half of the same way. */
         Along half(int otherFrom, int otherTo) {
-            return new Along(otherFrom, otherTo, f, wall, feedWm2K, least, root);
+            return new Along(otherFrom, otherTo, f, wall, feedWm2K, least, root, power);
+        }
+
+        /** The same along a plate so many times as thick. */
+        Along thicker(double times) {
+            double grows = Math.pow(times, power);
+            return new Along(from, to, f, wall, feedWm2K, least * grows, root * grows, power);
         }
 
         static Along of(int from, int to, Spreading.Footprint f, Wall wall, double feedWm2K) {
-            double weak = conductance(f, wall, feedWm2K, wall.free() ? WEAK_WM2K : 0);
-            double strong = wall.free() ? conductance(f, wall, feedWm2K, STRONG_WM2K) : weak;
-            double root = Math.clamp(
-                    (strong - weak) / (Math.sqrt(STRONG_WM2K) - Math.sqrt(WEAK_WM2K)), 0, weak / Math.sqrt(WEAK_WM2K));
-            return new Along(from, to, f, wall, feedWm2K, weak - root * Math.sqrt(WEAK_WM2K), root);
-        }
-
-        private static double conductance(Spreading.Footprint f, Wall wall, double feed, double outside) {
-            return Spreading.conductance(f, wall.kt(), outside + INSIDE_WM2K, feed + outside) / 2;
+            double weakWm2K = wall.free() ? WEAK_WM2K : 0;
+            double strongWm2K = wall.free() ? STRONG_WM2K : WEAK_WM2K;
+            Spreading.Way weak = Spreading.way(f, wall.kt(), weakWm2K + INSIDE_WM2K, feedWm2K + weakWm2K);
+            Spreading.Way strong = Spreading.way(f, wall.kt(), strongWm2K + INSIDE_WM2K, feedWm2K + strongWm2K);
+            double low = weak.conductance() / 2;
+            double root = (strong.conductance() / 2 - low) / (Math.sqrt(strongWm2K) - Math.sqrt(weakWm2K));
+            root = wall.free() ? Math.clamp(root, 0, low / Math.sqrt(weakWm2K)) : 0;
+            double power =
+                    weak.powerOfThickness(strong, Math.log((strongWm2K + INSIDE_WM2K) / (weakWm2K + INSIDE_WM2K)));
+            return new Along(from, to, f, wall, feedWm2K, low - root * Math.sqrt(weakWm2K), root, power);
         }
 
         /** The conductance itself grows a little with the difference, as the natural convection in it does by a quarter of its power. */

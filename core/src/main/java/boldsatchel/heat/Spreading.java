@@ -73,25 +73,54 @@ final class Spreading {
     }
 
     /**
-     * Conductance from a footprint's mean temperature to that of the plate, W/K: what the fin bears less what the plate as a whole
-     * would, after the way from within the footprint to its rim.
+     * The way from a footprint's mean temperature to that of the plate: what the fin bears less what the plate as a whole would, after the
+     * way from within the footprint to its rim.
+     *
+     * @param unit 2π·k·t, W/K
+     * @param beyond resistance from the rim on, times that
+     * @param within resistance from within the footprint to its rim, times that
+     * @param falls by how much the latter falls when the plate is thicker by e times, times that
+     */
+    record Way(double unit, double beyond, double within, double falls) {
+        /** W/K. */
+        double conductance() {
+            return unit / (beyond + within);
+        }
+
+        /**
+         * With which power of the plate's thickness the conductance goes: what lies beyond the rim is the same where loss over thickness
+         * is, and so is known from another loss.
+         *
+         * @param other the same way with another loss
+         * @param byLog logarithm of how many times as great
+         */
+        double powerOfThickness(Way other, double byLog) {
+            return 1 + ((other.beyond - beyond) / byLog + falls) / (beyond + within);
+        }
+    }
+
+    /**
+     * The way out of a footprint.
      *
      * @param kt conductivity times thickness of the plate, W/K
      * @param h what both faces give off together beside the footprint, W/(m²·K)
      * @param held what holds the footprint's own temperature: what feeds it and what its outside gives off, W/(m²·K)
      */
-    static double conductance(Footprint f, double kt, double h, double held) {
+    static Way way(Footprint f, double kt, double h, double held) {
+        double x = Math.sqrt(held / kt) * f.radius();
+        return new Way(2 * Math.PI * kt, beyond(f, Math.sqrt(h / kt)), toRim(x), toRimFalls(x));
+    }
+
+    /** From the rim on, times 2π·k·t. */
+    private static double beyond(Footprint f, double m) {
         double rs = f.radius();
         double rp = f.plateRadius();
-        double m = Math.sqrt(h / kt);
-        double unit = 2 * Math.PI * kt;
-        double within = toRim(Math.sqrt(held / kt) * rs) + crowded(f, m);
         if (m * rp < SHORT_FIN) {
-            return unit / (narrowing(rs, rp) + within);
+            return narrowing(rs, rp) + crowded(f, m);
         }
         double fin = m * rs * ratio(m * rs, m * rp) * open(f, m);
         double whole = m * m * (rp * rp - rs * rs) / 2;
-        return unit / (Math.max(1 / fin - 1 / whole, 0) + within);
+        return Math.max(1 / fin - 1 / whole, 0) + crowded(f, m);
     }
 
     /**
@@ -109,6 +138,19 @@ final class Spreading {
     /** From the mean of an evenly fed disc to its rim: a disc with loss, times 2π·k·t. */
     private static double toRim(double x) {
         return x < FLAT ? 0.25 : x > LONG_FIN ? 1 / x : i0(x) / (x * i1(x)) - 2 / (x * x);
+    }
+
+    /** By how much that falls as the logarithm of k·t grows: x goes with its root downwards, and (I₀/I₁)' is 1 − (I₀/I₁)² + I₀/(x·I₁). */
+    private static double toRimFalls(double x) {
+        if (x < FLAT) {
+            return 0;
+        }
+        if (x > LONG_FIN) {
+            return -0.5 / x;
+        }
+        double r = i0(x) / i1(x);
+        double slope = (1 - r * r + r / x) / x - r / (x * x) + 4 / (x * x * x);
+        return 0.5 * x * slope;
     }
 
     /** Between a ring's rim and its mean without loss at the far end: ln and the ring's own share (Carslaw and Jaeger, 7.3). */

@@ -76,8 +76,8 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
 
     /** Those of its steps with the lid closed, or open, as a use of their own; nothing when there are none. */
     public Optional<Warmth> with(boolean closed) {
-        List<Step> those =
-                steps.stream().filter(s -> s.use().closed() == closed).toList();
+        List<Step> those = new ArrayList<>(steps);
+        those.removeIf(s -> s.use().closed() != closed);
         return those.isEmpty() ? Optional.empty() : Optional.of(new Warmth(profile, pluggedIn, those));
     }
 

@@ -89,8 +89,29 @@ public class SpotTest {
     @Test
     public void aWallThatConductsWellHasNoSpot() {
         Spreading.Footprint print = new Spreading.Footprint(0.08, 0.05, 0.06, 0.06, 0.035, 0.035);
-        double copper = Spreading.conductance(print, 390 * 0.02, 20, 100);
+        double copper = Spreading.way(print, 390 * 0.02, 20, 100).conductance();
         assertThat(1 / copper).isLessThan(0.03);
+    }
+
+    /** Thin plastic, a sheet of aluminium, and what stands on a table: as worked out anew for the thicker plate. */
+    @Test
+    public void aThickerPlateBearsAsMuchMoreAsAnotherWouldSay() {
+        Spreading.Footprint print = new Spreading.Footprint(0.06, 0.04, 0.02, 0.1, 0.03, 0.05);
+        for (double kt : new double[] {0.2 * 0.003, 0.3 * 0.01, 50 * 0.001, 170 * 0.003}) {
+            for (boolean free : new boolean[] {true, false}) {
+                for (double feed : new double[] {15, 200, 2000}) {
+                    Link.Along known = Link.Along.of(1, 2, print, plate(kt, free), feed);
+                    Link.Along anew = Link.Along.of(1, 2, print, plate(1.1 * kt, free), feed);
+                    double more = anew.watts(60, 40) / known.watts(60, 40) - 1;
+                    assertThat(known.thicker(1.1).watts(60, 40) / known.watts(60, 40) - 1)
+                            .isCloseTo(more, within(0.1 * more + 2e-4));
+                }
+            }
+        }
+    }
+
+    private static Link.Along.Wall plate(double kt, boolean free) {
+        return new Link.Along.Wall(kt, 1e-6, free, 3, 0.9, 25);
     }
 
     /** Round plate, no loss: between a rim and the mean of the ring about it (Carslaw and Jaeger), and the parabola within. */
@@ -103,9 +124,9 @@ public class SpotTest {
         double b = rp * rp;
         double ring = b * b / Math.pow(b - a, 2) * Math.log(rp / rs) - (3 * b - a) / (4 * (b - a));
         double expected = (ring + 0.25) / (2 * Math.PI * 0.5);
-        assertThat(1 / Spreading.conductance(print, 0.5, 1e-4, 1e-4))
+        assertThat(1 / Spreading.way(print, 0.5, 1e-4, 1e-4).conductance())
                 .isCloseTo(expected, Percentage.withPercentage(0.1));
-        assertThat(1 / Spreading.conductance(print, 0.5, 3, 1e-4))
+        assertThat(1 / Spreading.way(print, 0.5, 3, 1e-4).conductance())
                 .as("with a little loss nearly the same")
                 .isCloseTo(expected, Percentage.withPercentage(3));
     }
