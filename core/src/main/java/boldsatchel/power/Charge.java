@@ -10,7 +10,9 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Usual;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
@@ -281,14 +283,20 @@ public final class Charge {
                             .facet(Facet.PowerBank.class)
                             .map(b -> bankCellsA(b, given, busy))
                             .orElse(given - busy),
-                    offers(supply).stream()
-                            .map(o -> new OfferHours(
-                                    o,
-                                    o.equals(now)
-                                            ? off.hours()
-                                            : curve(given(o, supply, Optional.empty()), level -> 0)
-                                                    .hours()))
-                            .toList());
+                    byOffer(supply, idle, off));
+        }
+
+        /** Offers that let the charger take as much fill as fast. */
+        private List<OfferHours> byOffer(Part supply, double idle, Curve off) {
+            Map<Double, Double> hours = new HashMap<>(Map.of(idle, off.hours()));
+            List<OfferHours> byOffer = new ArrayList<>();
+            for (Facet.Offer offer : offers(supply)) {
+                double given = given(offer, supply, Optional.empty());
+                byOffer.add(new OfferHours(
+                        offer,
+                        hours.computeIfAbsent(given, g -> curve(g, level -> 0).hours())));
+            }
+            return List.copyOf(byOffer);
         }
 
         private List<Facet.Offer> offers(Part supply) {

@@ -1,7 +1,9 @@
 package boldsatchel.power;
 
+import boldsatchel.course.NoEnd;
 import boldsatchel.engine.CannotAnswer;
 import boldsatchel.engine.Engine;
+import boldsatchel.engine.Lazy;
 import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -9,6 +11,7 @@ import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
@@ -107,18 +110,27 @@ public final class PowerEngine implements Engine<PowerResult> {
 
     private static PowerResult.ChainResult chain(
             Build build, Points.Chain begun, Network network, CellTemperatures cells) {
-        Map<String, PowerResult.Profiled> others = new LinkedHashMap<>();
-        build.brief().profiles().stream().skip(1).forEach(p -> {
-            Discharge run = Discharge.run(network, p);
-            others.put(p.name(), new PowerResult.Profiled(run.hours(), run.end()));
-        });
         return new PowerResult.ChainResult(
                 begun,
                 cells,
                 Discharge.run(network, build.brief().profile()),
-                others,
+                Lazy.of(() -> others(build, network)),
                 offDays(build, network),
                 withoutOne(build, network, cells));
+    }
+
+    private static Map<String, PowerResult.Profiled> others(Build build, Network network) {
+        Map<String, PowerResult.Profiled> others = new LinkedHashMap<>();
+        List<UseProfile> profiles = build.brief().profiles();
+        for (UseProfile profile : profiles.subList(1, profiles.size())) {
+            try {
+                Discharge run = Discharge.run(network, profile);
+                others.put(profile.name(), new PowerResult.Profiled(run.hours(), run.end()));
+            } catch (NoEnd e) {
+                others.remove(profile.name());
+            }
+        }
+        return others;
     }
 
     /** Days on the shelf: what is drawn when off, what charger boards take back, and what the cells lose by themselves. */

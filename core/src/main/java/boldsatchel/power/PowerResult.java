@@ -1,5 +1,6 @@
 package boldsatchel.power;
 
+import boldsatchel.engine.Lazy;
 import boldsatchel.quantity.Spread;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +30,7 @@ public record PowerResult(
      * @param begun the chain with its cells as they begin
      * @param cells how warm they are in the runs
      * @param run of the brief's profile
-     * @param otherRuns the brief's other profiles, by name
+     * @param others the brief's other profiles, by name, run when somebody looks; one whose run comes to no end is not among them
      * @param offDays days until flat, switched off on the shelf; infinite for mains
      * @param withoutOne of several joined sources: hours when the one that is missed most has failed
      */
@@ -37,13 +38,18 @@ public record PowerResult(
             Points.Chain begun,
             CellTemperatures cells,
             Discharge run,
-            Map<String, Profiled> otherRuns,
+            Lazy<Map<String, Profiled>> others,
             double offDays,
             Optional<Double> withoutOne) {
 
         /** Id of its first rung. */
         public String source() {
             return begun.source();
+        }
+
+        /** The brief's other profiles, by name; takes as long as running them the first time it is asked. */
+        public Map<String, Profiled> otherRuns() {
+            return others.get();
         }
 
         /** Operating point of each demand of the brief's profile, half full. */

@@ -5,6 +5,7 @@ import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.edit.Edits;
 import boldsatchel.machine.Brief;
@@ -49,7 +50,8 @@ public final class BriefStage implements WorkStage {
     private final TextArea notes;
     private final VBox profiles = new VBox(8);
     private final List<Consumer<Evaluation>> feeds = new ArrayList<>();
-    private final List<Runnable> lasting = new ArrayList<>();
+    private final List<Consumer<Map<String, PowerResult.Profiled>>> lasting = new ArrayList<>();
+    private final Latest running = Latest.following();
     private Optional<List<UseProfile>> shown = Optional.empty();
 
     /** The stage on a desk. */
@@ -138,7 +140,13 @@ public final class BriefStage implements WorkStage {
             shown = Optional.of(brief().profiles());
             showProfiles();
         }
-        lasting.forEach(Runnable::run);
+        running.ask(
+                () -> evaluation
+                        .of(PowerResult.class)
+                        .shortest()
+                        .map(PowerResult.ChainResult::otherRuns)
+                        .orElse(Map.of()),
+                runs -> lasting.forEach(l -> l.accept(runs)));
     }
 
     private static void showText(TextArea area, String text) {
@@ -257,7 +265,9 @@ public final class BriefStage implements WorkStage {
         Button add = Ui.button(
                 "add-step-" + index, "Add a step", "Add a step to this profile", () -> addStep(index, profile));
         Label lasts = Ui.label("", "soft");
-        lasting.add(() -> lasts.setText(lasting(profile)));
+        lasting.add(runs -> lasts.setText(Optional.ofNullable(runs.get(profile.name()))
+                .map(r -> "lasts " + Verdict.Kind.LASTS.format(r.hours()))
+                .orElse("")));
         HBox foot = new HBox(12, add, lasts);
         foot.setAlignment(Pos.CENTER_LEFT);
         VBox box = new VBox(6, head, steps, foot);
@@ -268,18 +278,6 @@ public final class BriefStage implements WorkStage {
     private void addStep(int index, UseProfile profile) {
         UseProfile.Step next = new UseProfile.Step("next", Mode.IDLE, 10, 0.5);
         changeProfile(index, profile.name(), p -> p.and(next));
-    }
-
-    /** How long a profile that is not judged would last. */
-    private String lasting(UseProfile profile) {
-        return desk.session()
-                .evaluation()
-                .get()
-                .of(PowerResult.class)
-                .shortest()
-                .flatMap(c -> Optional.ofNullable(c.otherRuns().get(profile.name())))
-                .map(r -> "lasts " + Verdict.Kind.LASTS.format(r.hours()))
-                .orElse("");
     }
 
     private void step(GridPane grid, int index, UseProfile profile, int k) {
