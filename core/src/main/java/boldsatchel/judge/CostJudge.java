@@ -18,6 +18,8 @@ import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -95,7 +97,7 @@ public final class CostJudge implements Judge<CostResult> {
     }
 
     private static String money(double value) {
-        return String.format(java.util.Locale.ROOT, "%.2f", value);
+        return BigDecimal.valueOf(value).setScale(2, RoundingMode.HALF_UP).toPlainString();
     }
 
     private static List<Finding> findings(Build build, CostResult cost) {

@@ -18,7 +18,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Looks for figures that can be, but seldom are. What is usual stands beside each field and quantity once; what figures say together is
@@ -114,25 +113,41 @@ public final class PlausibleEngine implements Engine<Oddities> {
     private static void walk(List<Odd> found, String subject, Object record) {
         for (Form.Field field : LOOKED_AT.get(record.getClass())) {
             Object value = field.get(record);
-            look(found, subject, field, value instanceof Optional<?> o ? o.orElse(null) : value);
+            if (value instanceof Optional<?> o) {
+                o.ifPresent(held -> look(found, subject, field, held));
+            } else {
+                look(found, subject, field, value);
+            }
         }
     }
 
-    private static void look(List<Odd> found, String subject, Form.Field field, @Nullable Object value) {
-        switch (value) {
-            case Figure f -> {
-                usual(found, subject, field, f.value());
-                if (f.plusMinus() > Math.abs(f.value()) && f.value() != 0) {
-                    found.add(new Odd(
-                            Odd.Kind.DOUBTED, subject, field.label(), field.quantity(), f.value(), 0, f.plusMinus()));
+    private static void look(List<Odd> found, String subject, Form.Field field, Object value) {
+        switch (field.kind()) {
+            case FIGURE -> look(found, subject, field, (Figure) value);
+            case NUMBER, WHOLE -> usual(found, subject, field, ((Number) value).doubleValue());
+            case GROUP -> walk(found, subject, value);
+            case LIST -> {
+                // What is neither a list nor a record of its own, as a choice of stages or facets, is one record of
+                // several kinds.
+                for (Object element : value instanceof Iterable<?> list ? list : List.of(value)) {
+                    if (element instanceof Figure figure) {
+                        look(found, subject, field, figure);
+                    } else if (element instanceof Record inner) {
+                        walk(found, subject, inner);
+                    }
                 }
             }
-            case Number n -> usual(found, subject, field, n.doubleValue());
-            case Record inner -> walk(found, subject, inner);
-            case Iterable<?> list -> list.forEach(element -> look(found, subject, field, element));
-            case null, default -> {
+            default -> {
                 // Words and choices.
             }
+        }
+    }
+
+    private static void look(List<Odd> found, String subject, Form.Field field, Figure figure) {
+        usual(found, subject, field, figure.value());
+        if (figure.plusMinus() > Math.abs(figure.value()) && figure.value() != 0) {
+            found.add(new Odd(
+                    Odd.Kind.DOUBTED, subject, field.label(), field.quantity(), figure.value(), 0, figure.plusMinus()));
         }
     }
 

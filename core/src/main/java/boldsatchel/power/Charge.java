@@ -152,7 +152,7 @@ public final class Charge {
 
     /** Every charging of a build. */
     public static List<Result> all(Build build) {
-        return all(build, Network.plugged(build));
+        return all(build, Network.plugged(build, List.of()));
     }
 
     /**

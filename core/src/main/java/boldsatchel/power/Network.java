@@ -69,9 +69,18 @@ public final class Network {
         return of(build, root, root.sources(), new Modeller(build, reading, CellTemperatures.begin(build)));
     }
 
-    /** The same for every first rung of a build, each modelled once. */
-    static Function<Rung, Optional<Network>> plugged(Build build) {
+    /**
+     * The same for every first rung of a build, each modelled once.
+     *
+     * @param running chains as they run on their own; one that leaves no source out is the same when all is plugged in
+     */
+    static Function<Rung, Optional<Network>> plugged(Build build, List<Network> running) {
         Map<String, Optional<Network>> made = new HashMap<>();
+        for (Network network : running) {
+            if (network.supply.branches().size() == network.root.sources().size()) {
+                made.put(network.root(), Optional.of(network));
+            }
+        }
         return root -> made.computeIfAbsent(root.id(), id -> plugged(build, root, Reading.NOMINAL));
     }
 

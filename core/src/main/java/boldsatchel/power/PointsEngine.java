@@ -62,7 +62,7 @@ public final class PointsEngine implements Engine<Points> {
                 networks.add(network);
             });
         }
-        Function<Rung, Optional<Network>> plugged = Network.plugged(build);
+        Function<Rung, Optional<Network>> plugged = Network.plugged(build, networks);
         List<Warmth> warmths = Warmth.all(
                 build, networks, chains.stream().map(Points.Chain::points).toList(), plugged);
         return new Points(chains, Charge.all(build, plugged), warmths);
