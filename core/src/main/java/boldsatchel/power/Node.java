@@ -140,7 +140,7 @@ sealed interface Node {
 
     /**
      * Several branches on one voltage. What draws a fixed power, current or conductance is summed once; only the rest is asked
-     * again at every voltage.
+     * again at every voltage. Plain loops: this is visited thousands of times a run.
      */
     record Fork(List<Node> branches, double watts, double amps, double siemens, List<Node> rest) implements Node {
 
@@ -164,16 +164,16 @@ sealed interface Node {
 
         @Override
         public void start(double volts) {
-            for (Node branch : rest) {
-                branch.start(volts);
+            for (int i = 0; i < rest.size(); i++) {
+                rest.get(i).start(volts);
             }
         }
 
         @Override
         public double settle(double volts) {
             double change = 0;
-            for (Node branch : rest) {
-                change = Math.max(change, branch.settle(volts));
+            for (int i = 0; i < rest.size(); i++) {
+                change = Math.max(change, rest.get(i).settle(volts));
             }
             return change;
         }
@@ -191,15 +191,15 @@ sealed interface Node {
         @Override
         public void draw(double volts, Draw out) {
             out.add(watts / volts + amps + siemens * volts, siemens - watts / (volts * volts));
-            for (Node branch : rest) {
-                branch.draw(volts, out);
+            for (int i = 0; i < rest.size(); i++) {
+                rest.get(i).draw(volts, out);
             }
         }
 
         @Override
         public void readOff(double volts, Observer observer) {
-            for (Node branch : branches) {
-                branch.readOff(volts, observer);
+            for (int i = 0; i < branches.size(); i++) {
+                branches.get(i).readOff(volts, observer);
             }
         }
     }
@@ -291,6 +291,8 @@ sealed interface Node {
 
         private double lineAmps;
         private double lineSlope;
+        /** Scratch: what is drawn behind the row. */
+        private final Draw below = new Draw();
 
         Series(List<Resistor> row, Node next) {
             this.row = List.copyOf(row);
@@ -326,7 +328,7 @@ sealed interface Node {
         /** With I = I₀ + g·(u − u₀) behind and u = V − knee − R·I, the row draws (I₀ + g·(V − knee − u₀)) / (1 + R·g). */
         @Override
         public void draw(double volts, Draw out) {
-            Draw below = new Draw();
+            below.clear();
             if (behindV > 0) {
                 next.draw(behindV, below);
             }
@@ -349,7 +351,7 @@ sealed interface Node {
         /** With g the slope behind, the row draws (f·I)′ = (I′ − g·(knee′ + I·R′)) / (1 + R·g). */
         @Override
         public void sense(double volts, double weight, Num.Sink sink) {
-            Draw below = new Draw();
+            below.clear();
             next.draw(behindV, below);
             double passed = weight / (1 + ohms * below.slope);
             for (Resistor r : row) {

@@ -3,6 +3,7 @@ package boldsatchel.power;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Input;
+import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
@@ -31,7 +32,9 @@ final class RunSpread {
     /** What the profile asks for, by its share of the time: equal demands are solved once. */
     private final Map<Demand, Double> shares = new LinkedHashMap<>();
 
-    private final Map<Input, Double> slopes = new LinkedHashMap<>();
+    private final Inputs inputs = new Inputs();
+    /** How the hours move with each input, for one of its unit. */
+    private final Inputs.Effects slopes = inputs.new Effects();
 
     private RunSpread(Build build, CellTemperatures cells, Network network, Discharge run) {
         this.build = build;
@@ -63,7 +66,15 @@ final class RunSpread {
         spread.along();
         spread.charge();
         spread.end();
-        return Spread.linear(hours, spread.slopes);
+        return spread.around(hours);
+    }
+
+    private Spread around(double hours) {
+        double[] effects = slopes.byPlace();
+        for (int i = 0; i < effects.length; i++) {
+            effects[i] *= inputs.at(i).figure().sigma();
+        }
+        return Spread.ofEffects(hours, inputs, effects);
     }
 
     private double coarse(Reading reading) {
@@ -75,7 +86,7 @@ final class RunSpread {
     }
 
     private void add(Input input, double by) {
-        slopes.merge(input, by, Double::sum);
+        slopes.add(input, by);
     }
 
     private Store store() {
@@ -149,7 +160,8 @@ final class RunSpread {
                 return;
             }
             double base = circuit.margin(end, level);
-            for (Input input : List.copyOf(slopes.keySet())) {
+            for (int i = 0; i < inputs.size(); i++) {
+                Input input = inputs.at(i);
                 double sigma = input.figure().sigma();
                 if (sigma > 0) {
                     double moved = again(Reading.shifted(input, sigma))

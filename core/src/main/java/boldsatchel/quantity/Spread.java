@@ -114,18 +114,6 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         return ofEffects(nominal, effects);
     }
 
-    /**
-     * The range of a result whose slopes are known.
-     *
-     * @param slopes change of the result with each input, per the input's unit
-     */
-    public static Spread linear(double nominal, Map<Input, Double> slopes) {
-        Map<Input, Double> effects = new LinkedHashMap<>();
-        slopes.forEach(
-                (input, slope) -> effects.put(input, slope * input.figure().sigma()));
-        return ofEffects(nominal, effects);
-    }
-
     /** One of several results of which the least counts. */
     public static final class Candidate {
         private final double nominal;
