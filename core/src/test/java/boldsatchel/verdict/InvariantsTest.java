@@ -28,9 +28,11 @@ import boldsatchel.power.Points;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Reading;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -189,6 +191,38 @@ public class InvariantsTest {
                         .isCloseTo(step.inW() - step.storedW(), within(1e-6 * Math.max(1, step.inW())));
             }
         }
+    }
+
+    /** What is worked out only when somebody looks must not have been the one to tell of. */
+    @Test(dataProvider = "seeds")
+    public void noUseIsGraverAnywhereThanTheOneThatIsTold(long seed) {
+        Stream.of(RandomBuilds.of(seed), RandomBuilds.charged(seed))
+                .flatMap(b -> Stream.of(
+                        b, b.with(b.brief().withProfiles(calmAndBusy(b.brief().profiles())))))
+                .map(b -> Evaluator.evaluate(b).of(HeatResult.class))
+                .forEach(heat -> {
+                    for (HeatResult.Use use : heat.uses()) {
+                        for (int i = 0; i < use.spots().size(); i++) {
+                            assertThat(use.spots().get(i).marginK())
+                                    .as(use.when() + ", " + use.spots().get(i).name() + ", seed " + seed)
+                                    .isGreaterThanOrEqualTo(
+                                            heat.worst().get(i).spot().marginK() - 1e-3);
+                        }
+                    }
+                });
+    }
+
+    /** Profiles that put in less than others at any time, and such that now put in more and now less. */
+    private static List<UseProfile> calmAndBusy(List<UseProfile> profiles) {
+        List<UseProfile> all = new ArrayList<>(profiles);
+        all.add(new UseProfile("calm", List.of(step(Mode.IDLE, 20, 0.2), step(Mode.SLEEP, 40, 0.2))));
+        all.add(new UseProfile("always busy", List.of(step(Mode.BUSY, 60, 0.7))));
+        all.add(new UseProfile("bright and busy", List.of(step(Mode.BUSY, 5, 1), step(Mode.IDLE, 30, 1))));
+        return all;
+    }
+
+    private static UseProfile.Step step(Mode mode, double minutes, double brightness) {
+        return new UseProfile.Step(mode.words(), mode, minutes, brightness);
     }
 
     @Test(dataProvider = "seeds")
