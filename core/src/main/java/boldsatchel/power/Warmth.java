@@ -1,5 +1,6 @@
 package boldsatchel.power;
 
+import boldsatchel.engine.Lazy;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
@@ -41,7 +42,7 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
      * @param storedW of that, put into cells
      * @param byPart heat in each part by its id, W
      * @param wiresW heat in wires, contacts and diodes, W
-     * @param doubts what moves the heat
+     * @param doubted what moves the heat, worked out when somebody first looks
      */
     public record Step(
             UseProfile.Step use,
@@ -49,7 +50,12 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
             double storedW,
             Map<String, Double> byPart,
             double wiresW,
-            List<Doubt> doubts) {
+            Lazy<List<Doubt>> doubted) {
+        /** What moves the heat. */
+        public List<Doubt> doubts() {
+            return doubted.get();
+        }
+
         /** All heat, W. */
         public double heatW() {
             double sum = wiresW;
@@ -128,12 +134,45 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
                 points.get(k).rungs().forEach(sum::add);
             }
             UseProfile.Step step = profile.steps().get(k);
-            for (Network network : networks) {
-                sum.add(network.at(Demand.of(step)).moves(network.supply().levels(LEVEL)));
-            }
-            steps.add(new Step(step, sum.in, sum.stored, Map.copyOf(sum.byPart), sum.wires, sum.doubts()));
+            steps.add(new Step(
+                    step,
+                    sum.in,
+                    sum.stored,
+                    Map.copyOf(sum.byPart),
+                    sum.wires,
+                    Lazy.of(() -> doubts(rungs, networks, Demand.of(step)))));
         }
         return new Warmth(profile.name(), pluggedIn, steps);
+    }
+
+    /** An input, and the part whose heat it moves. */
+    private record Warmed(Input input, Optional<String> part) {}
+
+    /** Chains are solved again for it, one after the other whoever looks. */
+    private static List<Doubt> doubts(Map<String, Rung> rungs, List<Network> networks, Demand demand) {
+        Map<Warmed, Double> doubts = new LinkedHashMap<>();
+        for (Network network : networks) {
+            HeatMoves moves;
+            synchronized (network) {
+                moves = network.at(demand).moves(network.supply().levels(LEVEL));
+            }
+            for (HeatMoves.Move move : moves.all()) {
+                double sigma = move.input().figure().sigma();
+                if (sigma > 0 && move.watts() != 0) {
+                    doubts.merge(new Warmed(move.input(), partOf(rungs, move)), move.watts() * sigma, Double::sum);
+                }
+            }
+        }
+        List<Doubt> all = new ArrayList<>(doubts.size());
+        doubts.forEach((warmed, watts) -> all.add(new Doubt(warmed.input(), warmed.part(), watts)));
+        return List.copyOf(all);
+    }
+
+    private static Optional<String> partOf(Map<String, Rung> rungs, HeatMoves.Move move) {
+        Rung rung = Objects.requireNonNull(rungs.get(move.rung()));
+        return rung.stage() instanceof Rung.Charging c
+                ? Optional.of(move.store() ? c.store() : c.charger().orElse(c.store()))
+                : rung.part();
     }
 
     /**
@@ -189,38 +228,12 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
     private static final class Sum {
         private final Map<String, Rung> rungs;
         private final Map<String, Double> byPart = new HashMap<>();
-        private final Map<Warmed, Double> doubts = new LinkedHashMap<>();
         private double wires;
         private double in;
         private double stored;
 
         Sum(Map<String, Rung> rungs) {
             this.rungs = rungs;
-        }
-
-        /** An input, and the part whose heat it moves. */
-        private record Warmed(Input input, Optional<String> part) {}
-
-        List<Doubt> doubts() {
-            List<Doubt> all = new ArrayList<>(doubts.size());
-            doubts.forEach((warmed, watts) -> all.add(new Doubt(warmed.input(), warmed.part(), watts)));
-            return List.copyOf(all);
-        }
-
-        void add(HeatMoves moves) {
-            for (HeatMoves.Move move : moves.all()) {
-                double sigma = move.input().figure().sigma();
-                if (sigma > 0 && move.watts() != 0) {
-                    doubts.merge(new Warmed(move.input(), partOf(move)), move.watts() * sigma, Double::sum);
-                }
-            }
-        }
-
-        private Optional<String> partOf(HeatMoves.Move move) {
-            Rung rung = Objects.requireNonNull(rungs.get(move.rung()));
-            return rung.stage() instanceof Rung.Charging c
-                    ? Optional.of(move.store() ? c.store() : c.charger().orElse(c.store()))
-                    : rung.part();
         }
 
         void add(String id, OperatingPoint.RungState state) {

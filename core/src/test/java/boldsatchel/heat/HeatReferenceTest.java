@@ -5,6 +5,7 @@ import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.part;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.engine.Lazy;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -38,8 +39,8 @@ public class HeatReferenceTest {
                         shell, List.of(parts), java.util.Collections.nCopies(parts.length, new Vec(20, 20, 10)))
                 .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
         // All heat goes straight into the air, as wire heat does.
-        Warmth.Step step =
-                new Warmth.Step(UseProfile.always(Mode.BUSY).steps().getFirst(), watts, 0, Map.of(), watts, List.of());
+        Warmth.Step step = new Warmth.Step(
+                UseProfile.always(Mode.BUSY).steps().getFirst(), watts, 0, Map.of(), watts, Lazy.known(List.of()));
         Points points = new Points(List.of(), List.of(), List.of(new Warmth("always", false, List.of(step))));
         return HeatEngine.evaluate(build, FitEngine.evaluate(build), points);
     }
