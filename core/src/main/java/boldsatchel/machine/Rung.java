@@ -66,11 +66,6 @@ public record Rung(
             return new Wire(awg, lengthMm, Optional.of(change.apply(finish.orElse(Finish.USUAL))), readyMade);
         }
 
-        /** The same pair as a cable that was bought, or not. */
-        public Wire bought(boolean is) {
-            return new Wire(awg, lengthMm, finish, is);
-        }
-
         /** The same pair in another gauge. */
         public Wire gauge(int newAwg) {
             return new Wire(newAwg, lengthMm, finish, readyMade);

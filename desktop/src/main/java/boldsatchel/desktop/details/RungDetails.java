@@ -133,14 +133,6 @@ final class RungDetails extends VBox {
             finish(w -> w.sleeved(is));
         });
         Ui.across(special, sleeved);
-        CheckBox bought = new CheckBox("a ready-made cable");
-        bought.setId("wire-ready-made");
-        bought.setSelected(wire.readyMade());
-        bought.setOnAction(e -> {
-            boolean is = bought.isSelected();
-            change("the wire", Rung.Wire.class, w -> w.bought(is));
-        });
-        Ui.across(special, bought);
         if (wire.finish().isEmpty()) {
             Ui.across(special, Ui.words("Colours and joints are not said yet; these would be usual.", "soft"));
         }
