@@ -81,9 +81,12 @@ final class Tightest {
 
     /** A meeting with each size of its parts moved both ways; another side may come to count on either. */
     private Spread.Candidate candidate(Meeting meeting) {
-        Inputs.Effects effects = inputs.new Effects();
         List<Box> a = solids(meeting.a(), meeting.where());
         List<Box> b = solids(meeting.b(), meeting.where());
+        if (meeting.mm() < 0 && !meeting.outside()) {
+            return clash(meeting, a, b);
+        }
+        Inputs.Effects effects = inputs.new Effects();
         Optional<Shell> tray = meeting.where() == FitResult.Where.SHELL && !placed.containsKey(meeting.b())
                 ? build.shell(meeting.b())
                 : Optional.empty();
@@ -92,6 +95,35 @@ final class Tightest {
         move(meeting.a(), meeting.where(), base, ofFirst, effects);
         move(meeting.b(), meeting.where(), base, boxes -> distance(meeting, tray, a, boxes), effects);
         return new Spread.Candidate(meeting.mm(), effects.byPlace());
+    }
+
+    /** Two that are in the same place are so by the least of their depths along the axes, each of which varies by itself. */
+    private Spread.Candidate clash(Meeting meeting, List<Box> a, List<Box> b) {
+        int first = 0;
+        int second = 0;
+        double deepest = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < a.size(); i++) {
+            for (int j = 0; j < b.size(); j++) {
+                double apart = a.get(i).signedDistance(b.get(j));
+                if (apart < deepest) {
+                    deepest = apart;
+                    first = i;
+                    second = j;
+                }
+            }
+        }
+        int i = first;
+        int j = second;
+        List<Spread.Candidate> axes = new ArrayList<>(3);
+        for (int k = 0; k < 3; k++) {
+            int axis = k;
+            double apart = a.get(i).gapAlong(axis, b.get(j));
+            Inputs.Effects effects = inputs.new Effects();
+            move(meeting.a(), meeting.where(), apart, boxes -> boxes.get(i).gapAlong(axis, b.get(j)), effects);
+            move(meeting.b(), meeting.where(), apart, boxes -> a.get(i).gapAlong(axis, boxes.get(j)), effects);
+            axes.add(new Spread.Candidate(apart, effects.byPlace()));
+        }
+        return Spread.greatest(inputs, axes);
     }
 
     /**

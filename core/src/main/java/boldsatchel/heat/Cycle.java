@@ -15,6 +15,8 @@ final class Cycle {
     private static final int LOOKS = 8;
 
     private static final double GROWTH = 2;
+    /** Directions that an echo is followed in: what is put in near by is felt most, and found first. */
+    private static final int ECHO_DIRECTIONS = 4;
     /** The last step towards the state a swing is bent to; what is left after it is a tenth of it at most. */
     private static final double BEND_K = 0.5;
     /** A difference that nobody sees, K. */
@@ -79,18 +81,99 @@ final class Cycle {
         return mean;
     }
 
+    /** The highest of each node in the cycle. */
+    static final class Peaks {
+        private final double[] celsius;
+        /** When it is reached, s after the start of the cycle. */
+        private final double[] seconds;
+        /** What a kelvin more of a straight swing adds to it. */
+        private final double[] bent;
+
+        private Peaks(double[] celsius, double[] seconds, double[] bent) {
+            this.celsius = celsius;
+            this.seconds = seconds;
+            this.bent = bent;
+        }
+
+        /** Temperatures, °C. */
+        double[] celsius() {
+            return celsius;
+        }
+    }
+
     /**
-     * The highest temperature of each node in the cycle, °C.
+     * How far above its mean a node is at its highest, for a watt more anywhere in a leg.
+     */
+    static final class Echo {
+        /** Of what does not swing. */
+        static final Echo NONE = new Echo(new double[0][], new double[0][]);
+        /** By leg, how much of each direction. */
+        private final double[][] by;
+
+        private final double[][] directions;
+
+        private Echo(double[][] by, double[][] directions) {
+            this.by = by;
+            this.directions = directions;
+        }
+
+        /** For heat put into a node during a leg, K/W. */
+        double kelvinPerWatt(int leg, int node) {
+            double sum = 0;
+            if (leg < by.length) {
+                for (int j = 0; j < by[leg].length; j++) {
+                    sum += by[leg][j] * directions[j][node];
+                }
+            }
+            return sum;
+        }
+    }
+
+    /**
+     * The highest temperature of each node in the cycle.
      *
      * @param meanW mean of what is put in
      * @param mean the steady state at that mean
      */
-    static double[] peaks(HeatNetwork network, List<Leg> legs, double[] meanW, HeatNetwork.Steady mean) {
-        return legs.size() < 2 ? mean.celsius() : new Cycle(network, legs, meanW, mean).peaks();
+    static Peaks peaks(HeatNetwork network, List<Leg> legs, double[] meanW, HeatNetwork.Steady mean) {
+        double[] celsius = mean.celsius();
+        return legs.size() < 2
+                ? new Peaks(celsius, new double[celsius.length], new double[celsius.length])
+                : new Cycle(network, legs, meanW, mean).peaks();
     }
 
-    private double[] peaks() {
-        double[] swing = swing();
+    /**
+     * What heat in any leg does to a node at its highest, beside what it does to the mean. A network answers at one node to heat at another
+     * as it does at the other to heat at the one, so that the answer to heat at this node tells it of all (reciprocity).
+     */
+    static Echo echo(HeatNetwork network, List<Leg> legs, HeatNetwork.Steady mean, Peaks peaks, int node) {
+        if (legs.size() < 2) {
+            return Echo.NONE;
+        }
+        double[] unit = new double[network.size()];
+        unit[node] = peaks.bent[node];
+        Modes modes = new Modes(mean.answers(), network.capacities(), unit, ECHO_DIRECTIONS);
+        double whole = length(legs);
+        double[][] by = new double[legs.size()][];
+        double begins = 0;
+        for (int k = 0; k < by.length; k++) {
+            by[k] = new Pulse(modes, begins, legs.get(k).seconds(), whole).at(peaks.seconds[node]);
+            begins += legs.get(k).seconds();
+        }
+        return new Echo(by, modes.directions);
+    }
+
+    private static double length(List<Leg> legs) {
+        double whole = 0;
+        for (Leg leg : legs) {
+            whole += leg.seconds();
+        }
+        return whole;
+    }
+
+    private Peaks peaks() {
+        double[] seconds = new double[size];
+        double[] swing = swing(seconds);
         Leg warmest = legs.getFirst();
         for (Leg leg : legs) {
             warmest = sum(leg.watts()) > sum(warmest.watts()) ? leg : warmest;
@@ -99,13 +182,15 @@ final class Cycle {
         double[] steady =
                 network.settle(warmest.watts(), plus(meanC, straight), BEND_K).celsius();
         double[] peaks = new double[size];
+        double[] bent = new double[size];
         peaks[0] = meanC[0];
         for (int i = 1; i < size; i++) {
             double bend = straight[i] > LEAST_K ? 1 - (steady[i] - meanC[i]) / straight[i] : 0;
             double part = straight[i] > LEAST_K ? Math.min(1, swing[i] / straight[i]) : 0;
-            peaks[i] = meanC[i] + swing[i] * (1 - bend * part);
+            bent[i] = 1 - bend * part;
+            peaks[i] = meanC[i] + swing[i] * bent[i];
         }
-        return peaks;
+        return new Peaks(peaks, seconds, bent);
     }
 
     private static double[] plus(double[] a, double[] b) {
@@ -132,18 +217,20 @@ final class Cycle {
         return over;
     }
 
-    /** The highest of each node about its mean, K. */
-    private double[] swing() {
-        double whole = 0;
-        for (Leg leg : legs) {
-            whole += leg.seconds();
-        }
+    /**
+     * The highest of each node about its mean, K.
+     *
+     * @param when takes when each is reached, s
+     */
+    private double[] swing(double[] when) {
+        double whole = length(legs);
         Leg first = legs.getFirst();
         List<Pulse> pulses = new ArrayList<>();
         double begins = first.seconds();
         for (Leg leg : legs.subList(1, legs.size())) {
             double[] more = over(leg, first.watts());
-            pulses.add(new Pulse(answers, network.capacities(), more, begins, leg.seconds(), whole));
+            Modes modes = new Modes(answers, network.capacities(), more, Modes.MOST);
+            pulses.add(new Pulse(modes, begins, leg.seconds(), whole));
             begins += leg.seconds();
         }
         double[] most = new double[size];
@@ -152,11 +239,15 @@ final class Cycle {
         for (Leg leg : legs) {
             for (int look = 0; look < LOOKS; look++) {
                 Arrays.fill(swing, 0);
+                double seconds = begins + leg.seconds() / Math.pow(GROWTH, look);
                 for (Pulse pulse : pulses) {
-                    pulse.addTo(swing, begins + leg.seconds() / Math.pow(GROWTH, look));
+                    pulse.addTo(swing, seconds);
                 }
                 for (int i = 1; i < size; i++) {
-                    most[i] = Math.max(most[i], swing[i]);
+                    if (swing[i] > most[i]) {
+                        most[i] = swing[i];
+                        when[i] = seconds;
+                    }
                 }
             }
             begins += leg.seconds();

@@ -19,28 +19,32 @@ final class Effects {
     private final double[] convectedW;
 
     private final Leaves[] links;
-    private final Leaves[] heats;
+    private final Heat[] heats;
     /** As many places as its inputs have at most. */
     private final int places;
 
     /**
-     * What an input does.
+     * What an input does that moves a link.
      *
      * @param place of the input among all
-     * @param from the node that gives, if it is a link that is moved
+     * @param from the node that gives
      * @param to the node that takes
      * @param watts more that go there
-     * @param swing of how far nodes swing above their mean, the share by which it grows
      */
-    private record Leaves(int place, int from, int to, double watts, double swing) {}
+    private record Leaves(int place, int from, int to, double watts) {}
+
+    /** What an input does that moves the heat, by its place among all. */
+    private record Heat(int place, Warmed warmed) {}
 
     /**
      * What one input, moved by a standard deviation, does to the heat.
      *
-     * @param watts put into a node more, mean
-     * @param swing share by which nodes swing further above their mean
+     * @param node where it is put in
+     * @param leg of the cycle, in which it is
+     * @param share of the cycle's time that the leg has
+     * @param watts put in more meanwhile
      */
-    record Warmed(Input input, int node, double watts, double swing) {}
+    record Warmed(Input input, int node, int leg, double share, double watts) {}
 
     /**
      * About a steady state.
@@ -60,25 +64,24 @@ final class Effects {
         for (int k = 0; k < links.length; k++) {
             HeatNetwork.Moved m = moved.get(k);
             links[k] = new Leaves(
-                    inputs.place(m.input()), m.link().from(), m.link().to(), m.moreW(t), 0);
+                    inputs.place(m.input()), m.link().from(), m.link().to(), m.moreW(t));
         }
-        heats = new Leaves[warmed.size()];
+        heats = new Heat[warmed.size()];
         for (int k = 0; k < heats.length; k++) {
-            Warmed w = warmed.get(k);
-            heats[k] = new Leaves(inputs.place(w.input()), 0, w.node(), w.watts(), w.swing());
+            heats[k] = new Heat(inputs.place(warmed.get(k).input()), warmed.get(k));
         }
         places = inputs.size();
     }
 
     /**
      * On the highest temperature of a node, K for a standard deviation of each input, by its place. What moves links moves a peak as it moves the mean,
-     * rise for rise; what moves the heat of the warmest step moves how far the node swings as well.
+     * rise for rise; what moves the heat of a leg moves how far the node swings as well.
      *
      * @param rises what a kelvin more in the mean by a link is worth at the peak; negative for what it takes from a margin
      * @param place what a kelvin more at the node is worth where it is hottest; likewise
-     * @param swingK how far it swings above its mean
+     * @param echo how it swings above its mean for heat in any leg
      */
-    double[] on(int node, double rises, double place, double swingK) {
+    double[] on(int node, double rises, double place, Cycle.Echo echo) {
         double[] unit = new double[size];
         unit[node] = 1;
         double[] kelvinPerWatt = answers.to(unit);
@@ -89,8 +92,9 @@ final class Effects {
         for (Leaves l : links) {
             effects[l.place] += rises * l.watts * (kelvinPerWatt[l.to] - kelvinPerWatt[l.from]);
         }
-        for (Leaves h : heats) {
-            effects[h.place] += place * (h.watts * kelvinPerWatt[h.to] + h.swing * swingK);
+        for (Heat h : heats) {
+            Warmed w = h.warmed;
+            effects[h.place] += place * w.watts * (w.share * kelvinPerWatt[w.node] + echo.kelvinPerWatt(w.leg, w.node));
         }
         return effects;
     }

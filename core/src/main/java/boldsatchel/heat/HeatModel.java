@@ -615,23 +615,17 @@ final class HeatModel {
         return new Effects(inputs, network, mean, Doubt.INPUT, warmed(use));
     }
 
-    /** Heat moves the mean in any step; in the warmest it makes the swing above the mean larger too. */
     private List<Effects.Warmed> warmed(Warmth use) {
         List<Effects.Warmed> warmed = new ArrayList<>();
         int wires = base.map(room -> room.air).orElse(0);
-        Warmth.Step warmest = use.steps().getFirst();
-        for (Warmth.Step step : use.steps()) {
-            warmest = step.heatW() > warmest.heatW() ? step : warmest;
-        }
         double minutes = use.minutes();
-        double above = warmest.heatW() - use.meanW();
-        for (Warmth.Step step : use.steps()) {
+        for (int leg = 0; leg < use.steps().size(); leg++) {
+            Warmth.Step step = use.steps().get(leg);
             double share = step.use().minutes() / minutes;
-            double swings = above > 0 ? ((step.equals(warmest) ? 1 : 0) - share) / above : 0;
             for (Warmth.Doubt doubt : step.doubts()) {
                 int node = doubt.part().map(part -> nodes.getOrDefault(part, 0)).orElse(wires);
                 if (node > 0 && doubt.input().figure().sigma() > 0) {
-                    warmed.add(new Effects.Warmed(doubt.input(), node, share * doubt.watts(), swings * doubt.watts()));
+                    warmed.add(new Effects.Warmed(doubt.input(), node, leg, share, doubt.watts()));
                 }
             }
         }

@@ -54,7 +54,7 @@ final class UseHeat {
 
     /** At its hottest. */
     private static final class Peak {
-        private final double[] nodesC;
+        private final Cycle.Peaks nodes;
         /** What each watched spot reaches, °C. */
         private final double[] spotsC;
         /** What is left to its limit, K. */
@@ -62,8 +62,8 @@ final class UseHeat {
         /** Which of them is nearest to its limit, or furthest beyond; negative without limits. */
         private final int closest;
 
-        Peak(double[] nodesC, double[] spotsC, double[] marginsK) {
-            this.nodesC = nodesC;
+        Peak(Cycle.Peaks nodes, double[] spotsC, double[] marginsK) {
+            this.nodes = nodes;
             this.spotsC = spotsC;
             this.marginsK = marginsK;
             int nearest = -1;
@@ -79,14 +79,14 @@ final class UseHeat {
     }
 
     private Peak reach() {
-        double[] nodesC = Cycle.peaks(model.network, legs, meanW, mean.get());
+        Cycle.Peaks nodes = Cycle.peaks(model.network, legs, meanW, mean.get());
         double[] spotsC = new double[spots()];
         double[] marginsK = new double[spotsC.length];
         for (int i = 0; i < spotsC.length; i++) {
-            spotsC[i] = model.watched.get(i).celsius(nodesC);
+            spotsC[i] = model.watched.get(i).celsius(nodes.celsius());
             marginsK[i] = limitC(i) - spotsC[i];
         }
-        return new Peak(nodesC, spotsC, marginsK);
+        return new Peak(nodes, spotsC, marginsK);
     }
 
     HeatResult.When when() {
@@ -151,10 +151,10 @@ final class UseHeat {
         Peak at = peak.get();
         int node = model.watched.get(which).node();
         double meanC = mean.get().celsius()[node];
-        double place = rises(at.spotsC[which], at.nodesC[node]);
+        double place = rises(at.spotsC[which], at.nodes.celsius()[node]);
         double links = rises(at.spotsC[which], meanC);
-        return new Spread.Candidate(
-                at.marginsK[which], effects.get().on(node, -links, -place, at.nodesC[node] - meanC));
+        Cycle.Echo echo = Cycle.echo(model.network, legs, mean.get(), at.nodes, node);
+        return new Spread.Candidate(at.marginsK[which], effects.get().on(node, -links, -place, echo));
     }
 
     /** Ratio of two rises above the surroundings. */

@@ -21,6 +21,12 @@ import java.util.Optional;
 final class RunSpread {
     /** Middles of intervals at which J is sensed; the ranges are good to a hundredth. */
     private static final int LEVELS = 8;
+
+    private static final double MINUTES_PER_HOUR = 60;
+    /** Cycles shorter than this share of half the range leave no stairs in it. */
+    private static final double SMOOTH_SHARE = 0.05;
+    /** A charge smaller than this share of the best estimate is not run down again. */
+    private static final double LEAST_CHARGE = 0.05;
     /** Step in level for the slope of the margin at the end. */
     private static final double LEVEL_STEP = 1e-4;
 
@@ -74,7 +80,30 @@ final class RunSpread {
         for (int i = 0; i < effects.length; i++) {
             effects[i] *= inputs.at(i).figure().sigma();
         }
-        return Spread.ofEffects(hours, inputs, effects);
+        return inSteps(Spread.ofEffects(hours, inputs, effects));
+    }
+
+    /**
+     * A cycle that changes between light and heavy lets runs end with a heavy step much more often than between: its few hours lie on
+     * stairs. A charge that is larger by a factor makes a run as much longer as a cycle that is shorter by it.
+     */
+    private Spread inSteps(Spread smooth) {
+        double half = smooth.high() - smooth.nominal();
+        if (shares.size() == 1 || profile.minutes() / MINUTES_PER_HOUR < SMOOTH_SHARE * half) {
+            return smooth;
+        }
+        return new Spread(
+                Math.min(smooth.nominal(), onStairs(smooth.low())),
+                smooth.nominal(),
+                Math.max(smooth.nominal(), onStairs(smooth.high())),
+                smooth.blame());
+    }
+
+    private double onStairs(double hours) {
+        double longer = hours / run.hours();
+        return longer > LEAST_CHARGE
+                ? longer * Discharge.run(network, profile.lasting(1 / longer)).hours()
+                : hours;
     }
 
     private double coarse(Reading reading) {

@@ -117,6 +117,7 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
     /** One of several results of which the least counts. */
     public static final class Candidate {
         private final double nominal;
+        private final double mean;
         private final double[] effects;
 
         /**
@@ -127,7 +128,12 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
          *     nothing; kept as it is
          */
         public Candidate(double nominal, double[] effects) {
+            this(nominal, nominal, effects);
+        }
+
+        private Candidate(double nominal, double mean, double[] effects) {
             this.nominal = nominal;
+            this.mean = mean;
             this.effects = effects;
         }
 
@@ -140,50 +146,99 @@ public record Spread(double low, double nominal, double high, List<Blame> blame)
         public double variance() {
             return together(effects, effects);
         }
+
+        /** What is least when this is most. */
+        private Candidate mirrored() {
+            double[] turned = new double[effects.length];
+            for (int i = 0; i < turned.length; i++) {
+                turned[i] = -effects[i];
+            }
+            return new Candidate(-nominal, -mean, turned);
+        }
     }
 
     /**
-     * The range of the least of several results that share their inputs. The least of two that vary as normal distributions has a mean
-     * and a variance in closed form, and follows each input as often as the one that follows it is the least; that is taken for a normal
-     * distribution again and held against the next (Clark, Operations Research 9, 1961, 145).
+     * The range of the least of several results that share their inputs. It is nowhere beyond the range of any of them, for the least is
+     * never more than each.
      *
      * @param inputs whose places the candidates' effects have
      * @param candidates at least one
      */
     public static Spread least(Inputs inputs, List<Candidate> candidates) {
-        List<Candidate> sorted = new ArrayList<>(candidates);
-        sorted.sort(Comparator.comparingDouble(Candidate::nominal));
-        double mean = sorted.getFirst().nominal();
-        double variance = sorted.getFirst().variance();
-        double[] effects = Arrays.copyOf(sorted.getFirst().effects, inputs.size());
-        for (Candidate next : sorted.subList(1, sorted.size())) {
+        Least least = new Least(inputs, candidates);
+        double half = SIGMAS_TO_95 * Math.sqrt(least.variance);
+        double low = least.mean - half;
+        double high = least.mean + half;
+        for (Candidate candidate : candidates) {
+            double its = SIGMAS_TO_95 * Math.sqrt(candidate.variance());
+            low = Math.min(low, candidate.mean - its);
+            high = Math.min(high, candidate.mean + its);
+        }
+        return new Spread(
+                Math.min(least.nominal, low),
+                least.nominal,
+                Math.max(least.nominal, high),
+                ofEffects(0, inputs, least.effects).blame());
+    }
+
+    /** The greatest of several results that share their inputs, as one that varies with them alike. */
+    public static Candidate greatest(Inputs inputs, List<Candidate> candidates) {
+        Least least =
+                new Least(inputs, candidates.stream().map(Candidate::mirrored).toList());
+        double sum = together(least.effects, least.effects);
+        double scale = sum > 0 ? -Math.sqrt(least.variance / sum) : 0;
+        double[] effects = new double[least.effects.length];
+        for (int i = 0; i < effects.length; i++) {
+            effects[i] = least.effects[i] * scale;
+        }
+        return new Candidate(-least.nominal, -least.mean, effects);
+    }
+
+    /**
+     * The least of several results. The least of two that vary as normal distributions has a mean
+     * and a variance in closed form, and follows each input as often as the one that follows it is the least; that is taken for a normal
+     * distribution again and held against the next (Clark, Operations Research 9, 1961, 145).
+     */
+    private static final class Least {
+        private final double nominal;
+        private double mean;
+        private double variance;
+        private final double[] effects;
+
+        Least(Inputs inputs, List<Candidate> candidates) {
+            List<Candidate> sorted = new ArrayList<>(candidates);
+            sorted.sort(Comparator.comparingDouble(Candidate::nominal));
+            Candidate first = sorted.getFirst();
+            nominal = first.nominal;
+            mean = first.mean;
+            variance = first.variance();
+            effects = Arrays.copyOf(first.effects, inputs.size());
+            for (int i = 1; i < sorted.size(); i++) {
+                holdAgainst(sorted.get(i));
+            }
+        }
+
+        private void holdAgainst(Candidate next) {
             double other = next.variance();
             double apart = variance + other - 2 * together(effects, next.effects);
             if (!(apart > ALIKE * (variance + other))) {
-                continue;
+                return;
             }
             double root = Math.sqrt(apart);
-            double alpha = (next.nominal() - mean) / root;
+            double alpha = (next.mean - mean) / root;
             double first = below(alpha);
             double second = 1 - first;
             double density = root * Math.exp(-alpha * alpha / 2) / Math.sqrt(2 * Math.PI);
-            double least = mean * first + next.nominal() * second - density;
+            double least = mean * first + next.mean * second - density;
             double square = (mean * mean + variance) * first
-                    + (next.nominal() * next.nominal() + other) * second
-                    - (mean + next.nominal()) * density;
+                    + (next.mean * next.mean + other) * second
+                    - (mean + next.mean) * density;
             for (int i = 0; i < effects.length; i++) {
                 effects[i] = effects[i] * first + (i < next.effects.length ? next.effects[i] * second : 0);
             }
             mean = least;
             variance = Math.max(0, square - least * least);
         }
-        double half = SIGMAS_TO_95 * Math.sqrt(variance);
-        double nominal = sorted.getFirst().nominal();
-        return new Spread(
-                Math.min(nominal, mean - half),
-                nominal,
-                Math.max(nominal, mean + half),
-                ofEffects(0, inputs, effects).blame());
     }
 
     /** Share of a normal distribution that lies below so many standard deviations from its mean. */

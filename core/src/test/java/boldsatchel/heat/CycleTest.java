@@ -27,7 +27,7 @@ public class CycleTest {
                 List.of(new Cycle.Leg(busy, new double[] {0, 22}), new Cycle.Leg(idle, new double[] {0, 5}));
         double[] meanW = Cycle.mean(legs);
         HeatNetwork.Steady mean = network.settle(meanW);
-        double peak = Cycle.peaks(network, legs, meanW, mean)[node];
+        double peak = Cycle.peaks(network, legs, meanW, mean).celsius()[node];
         double a = busy / 500;
         double b = idle / 500;
         double exact = 5 * 5 + 17 * 5 * Math.expm1(-a) / Math.expm1(-(a + b));
@@ -53,6 +53,46 @@ public class CycleTest {
         return network;
     }
 
+    /** The board's peak with some heat more in one leg, against what its echo and its mean say of that heat. */
+    @Test
+    public void anEchoTellsWhatHeatInALegDoesToAPeak() {
+        HeatNetwork network = machine();
+        double[] unit = new double[network.size()];
+        unit[1] = 1;
+        for (int leg = 0; leg < 2; leg++) {
+            for (int node : new int[] {1, 3}) {
+                HeatNetwork.Steady mean = network.settle(Cycle.mean(legs(network, -1, 0)));
+                Cycle.Peaks peaks = peaks(network, legs(network, -1, 0));
+                double share = legs(network, -1, 0).get(leg).seconds() / 4800;
+                double told = share * mean.answers().to(unit)[node]
+                        + Cycle.echo(network, legs(network, -1, 0), mean, peaks, 1)
+                                .kelvinPerWatt(leg, node);
+                double moved = peaks(network, legs(network, leg, node)).celsius()[1] - peaks.celsius()[1];
+                assertThat(told * MORE_W)
+                        .as("heat at " + node + " in leg " + leg)
+                        .isCloseTo(moved, Percentage.withPercentage(6));
+            }
+        }
+    }
+
+    private static final double MORE_W = 0.5;
+
+    /** Twenty minutes busy and an hour idle, with more heat at one node in one leg. */
+    private static List<Cycle.Leg> legs(HeatNetwork network, int moreIn, int node) {
+        double[][] watts = {network.heat(), network.heat()};
+        watts[0][1] = 9;
+        watts[1][1] = 5;
+        if (moreIn >= 0) {
+            watts[moreIn][node] += MORE_W;
+        }
+        return List.of(new Cycle.Leg(1200, watts[0]), new Cycle.Leg(3600, watts[1]));
+    }
+
+    private static Cycle.Peaks peaks(HeatNetwork network, List<Cycle.Leg> legs) {
+        double[] meanW = Cycle.mean(legs);
+        return Cycle.peaks(network, legs, meanW, network.settle(meanW));
+    }
+
     @DataProvider
     Object[][] cycles() {
         return new Object[][] {{5, 15}, {20, 60}, {60, 180}, {2, 2}, {90, 10}, {10, 240}};
@@ -71,7 +111,7 @@ public class CycleTest {
                 List.of(new Cycle.Leg(busyMinutes * 60.0, busy), new Cycle.Leg(idleMinutes * 60.0, idle));
         double[] meanW = Cycle.mean(legs);
         HeatNetwork.Steady mean = network.settle(meanW);
-        double[] peaks = Cycle.peaks(network, legs, meanW, mean);
+        double[] peaks = Cycle.peaks(network, legs, meanW, mean).celsius();
         double[] stepped = stepped(network, busy, idle, busyMinutes * 60, idleMinutes * 60, mean.celsius());
         for (int i = 1; i < peaks.length; i++) {
             assertThat(peaks[i] - 25)
@@ -107,6 +147,6 @@ public class CycleTest {
         watts[1] = 12;
         List<Cycle.Leg> legs = List.of(new Cycle.Leg(600, watts));
         HeatNetwork.Steady mean = network.settle(watts);
-        assertThat(Cycle.peaks(network, legs, watts, mean)).isEqualTo(mean.celsius());
+        assertThat(Cycle.peaks(network, legs, watts, mean).celsius()).isEqualTo(mean.celsius());
     }
 }

@@ -159,7 +159,7 @@ public class HeatEngineTest {
         double[] t = network.solve();
         assertThat(t[b]).isCloseTo(22, within(1e-6));
         assertThat(t[a]).isCloseTo(25, within(1e-6));
-        assertThat(moves(network, a, new Effects.Warmed(Doubted.WATTS, a, 2, 0)))
+        assertThat(moves(network, a, new Effects.Warmed(Doubted.WATTS, a, 0, 1, 2)))
                 .isCloseTo(2 * (0.5 + 1 / 3.0), within(1e-6));
     }
 
@@ -182,7 +182,7 @@ public class HeatEngineTest {
         Inputs inputs = new Inputs();
         Effects effects =
                 new Effects(inputs, network, network.settle(network.heat()), Doubted.CONVECTION, List.of(warmed));
-        return effects.on(node, 1, 1, 0)[inputs.place(Doubted.WATTS)];
+        return effects.on(node, 1, 1, Cycle.Echo.NONE)[inputs.place(Doubted.WATTS)];
     }
 
     private static HeatNetwork row(double wattsPerK) {

@@ -108,6 +108,28 @@ public class SpreadTest {
         assertThat(least.high()).isCloseTo(alone.high(), within(1e-9));
     }
 
+    /** Of two that are alike and independent: Φ² is 0.05 at −0.760 and 0.95 at 1.955. */
+    @Test
+    public void theGreatestOfTwoIsMoreThanEach() {
+        Inputs inputs = new Inputs();
+        Spread.Candidate greatest = Spread.greatest(
+                inputs,
+                List.of(candidate(inputs, 3, input("x", "a", a), 1), candidate(inputs, 3, input("y", "a", a), 1)));
+        Spread range = Spread.least(inputs, List.of(greatest));
+        assertThat(range.high() - range.low()).isCloseTo(1.955 + 0.760, within(0.03));
+        assertThat(range.high()).isCloseTo(3 + 1.955, within(0.05));
+    }
+
+    /** One that cannot vary stands in the way of another, which is more or less as often. */
+    @Test
+    public void theLeastIsNeverMoreThanWhatIsKnown() {
+        Inputs inputs = new Inputs();
+        Spread.Candidate known = new Spread.Candidate(3, new double[0]);
+        Spread least = Spread.least(inputs, List.of(known, candidate(inputs, 3, input("x", "a", a), 1)));
+        assertThat(least.high()).isEqualTo(3);
+        assertThat(least.low()).isCloseTo(3 - 1.6449, within(1e-9));
+    }
+
     private static Spread.Candidate candidate(Inputs inputs, double nominal, Input input, double effect) {
         Inputs.Effects effects = inputs.new Effects();
         effects.add(input, effect);

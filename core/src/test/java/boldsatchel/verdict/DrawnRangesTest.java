@@ -68,7 +68,7 @@ public class DrawnRangesTest {
                 ratios.computeIfAbsent(v.kind().id(), k -> new ArrayList<>()).add(ratio);
                 assertThat(ratio)
                         .as(name + ", " + v.kind().id() + " " + v.low() + " … " + v.high())
-                        .isBetween(0.85 * (1 - 3.5 * NOISE), 1.2 * (1 + 3.5 * NOISE));
+                        .isBetween(0.9 * (1 - 3.5 * NOISE), 1.1 * (1 + 3.5 * NOISE));
             }
         }
     }
