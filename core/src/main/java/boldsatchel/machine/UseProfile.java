@@ -187,12 +187,6 @@ public record UseProfile(
                         .toList());
     }
 
-    /** The same profile with every step longer by a factor. */
-    public UseProfile lasting(double times) {
-        return new UseProfile(
-                name, steps.stream().map(s -> s.lasting(s.minutes() * times)).toList());
-    }
-
     /** Length of one cycle, minutes. */
     public double minutes() {
         double sum = 0;

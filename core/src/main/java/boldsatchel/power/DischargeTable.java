@@ -7,11 +7,17 @@ final class DischargeTable implements Drain {
     /** The end of a run is located to this share of an interval. */
     private static final double CLOSE_SHARE = 1e-4;
 
+    /** Rates that differ by less than this share are one. */
+    private static final double STRAIGHT = 1e-6;
+
     private final Network.Circuit circuit;
     private final int intervals;
     private final double[] amps;
     private final double[] volts;
     private final double[] perHour;
+
+    /** Hours of this demand from full to each line; filled when somebody first asks. */
+    private double[] hoursTo = {};
 
     private double endLevel;
     private Optional<Breach> end;
@@ -84,6 +90,54 @@ final class DischargeTable implements Drain {
         rates[0] = -between(perHour, i, share);
         return new Seen(
                 between(volts, i, share), between(amps, i, share), level <= endLevel ? end : Optional.empty(), 0);
+    }
+
+    /** Hours of this demand alone from full to a level. */
+    double hoursTo(double level) {
+        if (hoursTo.length == 0) {
+            addUp();
+        }
+        double at = (1 - level) * intervals;
+        int i = Math.clamp((int) at, 0, intervals - 1);
+        double rate = between(perHour, i, at - i);
+        return hoursTo[i] + (at - i) / intervals * perRate(perHour[i], rate);
+    }
+
+    /** Level after some hours of this demand alone, from full; zero where that is beyond the table. */
+    double levelAfter(double hours) {
+        if (hoursTo.length == 0) {
+            addUp();
+        }
+        int i = 0;
+        while (i < intervals && hoursTo[i + 1] <= hours) {
+            i++;
+        }
+        if (i == intervals || Double.isNaN(hoursTo[i + 1])) {
+            return 0;
+        }
+        double bends = (perHour[i + 1] - perHour[i]) * intervals;
+        double left = hours - hoursTo[i];
+        double down =
+                Math.abs(bends * left) < STRAIGHT ? perHour[i] * left : perHour[i] * Math.expm1(bends * left) / bends;
+        return levelAt(i) - down;
+    }
+
+    /** The level at which it ends. */
+    double endLevel() {
+        return endLevel;
+    }
+
+    private void addUp() {
+        double[] sum = new double[intervals + 1];
+        for (int i = 0; i < intervals; i++) {
+            sum[i + 1] = sum[i] + perRate(perHour[i], perHour[i + 1]) / intervals;
+        }
+        hoursTo = sum;
+    }
+
+    /** Mean of one over a rate that goes from one value to another in a straight line. */
+    private static double perRate(double from, double to) {
+        return Math.abs(to - from) < STRAIGHT * from ? 2 / (from + to) : Math.log(to / from) / (to - from);
     }
 
     private static double between(double[] of, int i, double share) {

@@ -117,10 +117,12 @@ public final class Network {
 
     /** What a demand does to the sources; for a single one a table, made once, whichever profiles ask for it. */
     Drain drain(Demand demand, int intervals) {
-        return supply.isJoined()
-                ? new Drain.Joined(at(demand))
-                : tables.computeIfAbsent(
-                        new TableOf(demand, intervals), t -> new DischargeTable(this, demand, intervals));
+        return supply.isJoined() ? new Drain.Joined(at(demand)) : table(demand, intervals);
+    }
+
+    /** The table of a single source. */
+    DischargeTable table(Demand demand, int intervals) {
+        return tables.computeIfAbsent(new TableOf(demand, intervals), t -> new DischargeTable(this, demand, intervals));
     }
 
     private record TableOf(Demand demand, int intervals) {}

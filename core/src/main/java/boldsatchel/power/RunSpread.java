@@ -24,7 +24,7 @@ final class RunSpread {
 
     private static final double MINUTES_PER_HOUR = 60;
     /** Cycles shorter than this share of half the range leave no stairs in it. */
-    private static final double SMOOTH_SHARE = 0.05;
+    private static final double SMOOTH_SHARE = 0.1;
     /** A charge smaller than this share of the best estimate is not run down again. */
     private static final double LEAST_CHARGE = 0.05;
     /** Step in level for the slope of the margin at the end. */
@@ -99,11 +99,28 @@ final class RunSpread {
                 smooth.blame());
     }
 
-    private double onStairs(double hours) {
-        double longer = hours / run.hours();
-        return longer > LEAST_CHARGE
-                ? longer * Discharge.run(network, profile.lasting(1 / longer)).hours()
-                : hours;
+    /** Where on the stairs a run ends that would be so long without them. */
+    private double onStairs(double smooth) {
+        double longer = smooth / run.hours();
+        if (!(longer > LEAST_CHARGE)) {
+            return smooth;
+        }
+        double hours = 0;
+        double level = 1;
+        while (hours < Discharge.FOREVER_HOURS) {
+            for (UseProfile.Step step : profile.steps()) {
+                DischargeTable table = network.table(Demand.of(step), Discharge.FINE);
+                double begins = table.hoursTo(level);
+                double lasts = step.minutes() / MINUTES_PER_HOUR / longer;
+                double after = level > table.endLevel() ? table.levelAfter(begins + lasts) : level;
+                if (!(after > table.endLevel())) {
+                    return longer * (hours + Math.max(0, table.hoursTo(table.endLevel()) - begins));
+                }
+                level = after;
+                hours += lasts;
+            }
+        }
+        return smooth;
     }
 
     private double coarse(Reading reading) {
