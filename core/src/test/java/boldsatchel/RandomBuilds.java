@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Builds with a fixed seed: a pack, a tree of wires, converters and loads, and everything thrown into a box. */
 public final class RandomBuilds {
@@ -74,6 +75,31 @@ public final class RandomBuilds {
                                 new Rung.Charging(
                                         Optional.of(charger.id()),
                                         random.parts.getFirst().id())))));
+        return build.with(new Parts(random.parts)).withChain(chain);
+    }
+
+    /** The same with a board whose sockets feed others: two on a rail that it makes, one that passes its input on. */
+    public static Build plugged(long seed) {
+        RandomBuilds random = new RandomBuilds(seed);
+        Build build = random.build(false);
+        Rung board = random.load(9, 18, 6);
+        Part part = random.parts.getLast();
+        random.parts.set(
+                random.parts.size() - 1,
+                Samples.socketed(part, exact(random.between(0.7, 0.95)), exact(random.between(0, 0.3))));
+        List<Rung> sockets = new ArrayList<>();
+        for (String port : Samples.SOCKETS) {
+            boolean made = !port.equals(Samples.SOCKETS.getLast());
+            Rung load = made ? random.load(3, 5.6, 1.5) : random.load(9, 18, 3);
+            sockets.add(Rung.of("s" + random.next++, new Rung.Socket(part.id(), port), random.passive(load)));
+        }
+        Rung whole = board.feeding(sockets);
+        List<Rung> chain = build.wiring().chain().stream()
+                .map(r -> r.map(x -> x.id().equals("main")
+                        ? x.feeding(Stream.concat(x.feeds().stream(), Stream.of(whole))
+                                .toList())
+                        : x))
+                .toList();
         return build.with(new Parts(random.parts)).withChain(chain);
     }
 

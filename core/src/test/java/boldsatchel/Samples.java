@@ -1,11 +1,13 @@
 package boldsatchel;
 
+import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
+import boldsatchel.machine.Connector;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Layout;
@@ -14,6 +16,7 @@ import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Placement;
+import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
@@ -68,6 +71,30 @@ public final class Samples {
                 exact(startWatts),
                 exact(1),
                 exact(0));
+    }
+
+    /** Two sockets on a rail of 5 V that their part makes, and one that passes its input on. */
+    public static final List<String> SOCKETS = List.of("USB 1", "USB 2", "DC out");
+
+    /** The same part with {@link #SOCKETS}: 0.9 A each, 1.5 A of both on the rail, 2 A passed on. */
+    public static Part socketed(Part part, Figure efficiency, Figure ohms) {
+        List<Port> ports = new ArrayList<>();
+        for (String name : SOCKETS) {
+            boolean made = !name.equals(SOCKETS.getLast());
+            ports.add(new Port(
+                    name,
+                    made ? Connector.USB_A : Connector.BARREL,
+                    Face.RIGHT,
+                    new Vec(part.body().widthMm().value(), 10.0 * ports.size(), 3),
+                    Port.Use.UNUSED,
+                    Optional.of(new Port.Gives(made ? "5 V" : "", made ? 0.9 : 2, ohms))));
+        }
+        Body b = part.body();
+        return part.withBody(new Body(
+                        b.widthMm(), b.depthMm(), b.heightMm(), b.solids(), b.zones(), ports, b.centreOfMass()))
+                .withFacet(new Facet.FeedsOthers(
+                        List.of(new Facet.Rail("5 V", 5, 1.5, Facet.Live.ON, Optional.of(efficiency))),
+                        Optional.empty()));
     }
 
     /** A load that draws another figure when busy. */

@@ -157,6 +157,10 @@ public final class PowerDrawings {
                 case Rung.Contact c -> Optional.of(state.ampsIn() / c.ratedA());
                 case Rung.Diode d -> Optional.of(state.ampsIn() / d.ratedA());
                 case Rung.OfPart of -> build.part(of.part()).flatMap(p -> limitA(p, state));
+                case Rung.Socket plug ->
+                    build.part(plug.part())
+                            .flatMap(p -> p.outlet(plug.port()))
+                            .map(o -> state.ampsOut() / o.gives().amps());
                 case Rung.Capacitor c -> Optional.empty();
                 case Rung.Charging c -> Optional.empty();
                 case Rung.Join j -> Optional.empty();

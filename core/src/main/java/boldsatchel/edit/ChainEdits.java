@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Building a power chain, rung by rung. Each attempt gives an edit, or says why it cannot be. */
 public final class ChainEdits {
@@ -76,6 +77,64 @@ public final class ChainEdits {
                                 charger.name(),
                                 fresh ? Optional.of(charger) : Optional.empty(),
                                 new Rung.Charging(Optional.of(charger.id()), store.id()))));
+    }
+
+    /** Sockets of a part that give power and have nothing plugged in. */
+    public static List<Part.Outlet> freeOutlets(Build build, Part part) {
+        Set<String> taken = build.rungs()
+                .flatMap(r -> r.stage() instanceof Rung.Socket s && s.part().equals(part.id())
+                        ? Stream.of(s.port())
+                        : Stream.of())
+                .collect(Collectors.toSet());
+        return part.outlets().stream()
+                .filter(o -> !taken.contains(o.port().name()))
+                .toList();
+    }
+
+    /** Plugs what hangs on a socket into another one of the same part. */
+    public static Edit plug(String rung, String port) {
+        return change("the socket", rung, Rung.Socket.class, s -> new Rung.Socket(s.part(), port));
+    }
+
+    /**
+     * What is hung on a part with sockets goes into one of them: of the free ones the first whose voltage what is hung bears; the first
+     * where none does, and a finding will say so.
+     */
+    private static Rung pluggedInto(Build build, Rung above, Rung hung) {
+        Optional<Part> owner = build.partOf(above);
+        if (hung.stage() instanceof Rung.Socket
+                || owner.isEmpty()
+                || owner.get().outlets().isEmpty()) {
+            return hung;
+        }
+        List<Part.Outlet> free = freeOutlets(build, owner.get());
+        Optional<Facet.DrawsPower> draws = hung.walk()
+                .flatMap(r -> build.partOf(r).stream())
+                .flatMap(p -> p.facet(Facet.DrawsPower.class).stream())
+                .findFirst();
+        return free.stream()
+                .filter(o -> o.madeV()
+                        .filter(v ->
+                                draws.filter(d -> v < d.lowV() || v > d.highV()).isPresent())
+                        .isEmpty())
+                .findFirst()
+                .or(() -> free.stream().findFirst())
+                .map(o -> {
+                    Rung.Socket socket =
+                            new Rung.Socket(owner.get().id(), o.port().name());
+                    return Rung.of(build.freeId(Rung.word(socket)), socket, hung);
+                })
+                .orElse(hung);
+    }
+
+    /** Whether all sockets of a part that gives power are taken. */
+    private static Optional<String> noSocketLeft(Build build, String rung) {
+        return build.rung(rung)
+                .flatMap(build::partOf)
+                .filter(p -> !p.outlets().isEmpty() && freeOutlets(build, p).isEmpty())
+                .map(p ->
+                        "All sockets of " + p.name() + " that give power are taken. Hang a hub on one of them, or add a"
+                                + " socket to it in its details.");
     }
 
     /** Whether something in the build fills a store. */
@@ -175,15 +234,17 @@ public final class ChainEdits {
                 .anyMatch(r -> r.id().equals(above));
         return inRow
                 ? insertBelow(build, above, piece)
-                : put(
-                        build,
-                        "hang",
-                        piece,
-                        p -> p.build.withChain(Chains.with(p.build.wiring().chain(), above, r -> {
-                            List<Rung> feeds = new ArrayList<>(r.feeds());
-                            feeds.add(p.rung);
-                            return r.feeding(feeds);
-                        })));
+                : noSocketLeft(build, above)
+                        .<Attempt>map(Attempt.Refused::new)
+                        .orElseGet(() -> put(build, "hang", piece, p -> hung(p.build, above, p.rung)));
+    }
+
+    private static Build hung(Build build, String above, Rung rung) {
+        return build.withChain(Chains.with(build.wiring().chain(), above, r -> {
+            List<Rung> feeds = new ArrayList<>(r.feeds());
+            feeds.add(pluggedInto(build, r, rung));
+            return r.feeding(feeds);
+        }));
     }
 
     /** Puts a piece between a rung and all that it feeds. */
@@ -226,19 +287,21 @@ public final class ChainEdits {
         if (moved.get().walk().anyMatch(r -> r.id().equals(to))) {
             return new Attempt.Refused(moved.get().name(build) + " cannot hang below itself.");
         }
-        return Attempt.on(
-                build,
-                new Edit(
-                        "move " + moved.get().name(build) + " to "
-                                + target.get().name(build),
-                        b -> {
-                            List<Rung> without = Chains.pruned(b.wiring().chain(), r -> r.id().equals(rung));
-                            return b.withChain(Chains.with(without, to, r -> {
-                                List<Rung> feeds = new ArrayList<>(r.feeds());
-                                feeds.add(moved.get());
-                                return r.feeding(feeds);
-                            }));
-                        }));
+        if (moved.get().stage() instanceof Rung.Socket) {
+            return new Attempt.Refused("A socket stays on its part. Move what is plugged into it instead.");
+        }
+        Optional<String> full = noSocketLeft(build, to);
+        return full.isPresent()
+                ? new Attempt.Refused(full.get())
+                : Attempt.on(
+                        build,
+                        new Edit(
+                                "move " + moved.get().name(build) + " to "
+                                        + target.get().name(build),
+                                b -> hung(
+                                        b.withChain(Chains.pruned(b.wiring().chain(), r -> r.id().equals(rung))),
+                                        to,
+                                        moved.get())));
     }
 
     /** Lets a rung change places with the one that feeds it; what they fed stays where it was. */
@@ -275,6 +338,10 @@ public final class ChainEdits {
         Optional<Rung> gone = build.rung(rung);
         if (gone.isEmpty()) {
             return new Attempt.Refused("Select a rung first.");
+        }
+        if (gone.get().stage() instanceof Rung.Socket) {
+            return new Attempt.Refused(
+                    "A socket belongs to its part. Move or remove what is plugged into it; the socket's rung goes with it.");
         }
         boolean begins = build.wiring().chain().stream().anyMatch(r -> r.id().equals(rung));
         String name = gone.get().name(build);

@@ -14,7 +14,7 @@ final class Chains {
     private Chains() {}
 
     /**
-     * Every rung, leaves first, replaced by any number of rungs. A joint that is left with one source gives way to it, one without any to
+     * Every rung, leaves first, replaced by any number of rungs. A socket that nothing is plugged into any more goes. A joint that is left with one source gives way to it, one without any to
      * what it fed.
      */
     static List<Rung> rewrite(List<Rung> rungs, Function<Rung, List<Rung>> change) {
@@ -29,7 +29,11 @@ final class Chains {
                 }
                 inner = inner.as(new Rung.Join(sources));
             }
-            kept.addAll(change.apply(inner));
+            for (Rung now : change.apply(inner)) {
+                if (!(now.stage() instanceof Rung.Socket) || !now.feeds().isEmpty()) {
+                    kept.add(now);
+                }
+            }
         }
         return kept;
     }

@@ -137,8 +137,8 @@ final class BreachRules {
                             numbers("amps", b.value(), "limitA", b.limit()));
                 }
             }
-            case SHUTS_OFF, EMPTY -> {
-                // Told with the sleeping machine, and by the run time.
+            case SOCKET_LIMIT, RAIL_LIMIT, SHUTS_OFF, EMPTY -> {
+                // Told with the sockets, with the sleeping machine, and by the run time.
             }
         }
     }

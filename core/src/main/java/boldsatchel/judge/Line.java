@@ -72,20 +72,41 @@ final class Line {
     private Rail railOf(String rung) {
         Rail rail = sourceRail;
         Optional<Facet.DrawsPower> draws = build.rung(rung).flatMap(this::draws);
-        for (Rung above : root.pathTo(rung)) {
-            if (!above.id().equals(rung)) {
-                Rail before = rail;
-                Optional<Rail> socket = draws(above)
-                        .filter(o -> draws.filter(o::converts).isPresent())
-                        .flatMap(o -> draws)
-                        .map(d -> new Rail(d.nominalV(), d.nominalV(), Optional.empty()));
-                rail = build.partOf(above)
-                        .flatMap(p -> p.facet(Facet.Converts.class).map(c -> rail(above, p, c)))
-                        .or(() -> socket)
-                        .orElse(before);
-            }
+        List<Rung> path = root.pathTo(rung);
+        for (int i = 0; i + 1 < path.size(); i++) {
+            rail = after(path.get(i), path.get(i + 1), rail, draws);
         }
         return rail;
+    }
+
+    /** The voltages behind a rung, on the way to the next. */
+    private Rail after(Rung above, Rung next, Rail before, Optional<Facet.DrawsPower> draws) {
+        Optional<Part> part = build.partOf(above);
+        Optional<Facet.Converts> converts = part.flatMap(p -> p.facet(Facet.Converts.class));
+        if (converts.isPresent()) {
+            return rail(above, part.orElseThrow(), converts.get());
+        }
+        if (above.stage() instanceof Rung.Socket) {
+            return outlet(above)
+                    .flatMap(Part.Outlet::madeV)
+                    .map(v -> new Rail(v, v, Optional.of(above)))
+                    .orElse(before);
+        }
+        boolean unsaid = !(next.stage() instanceof Rung.Socket)
+                && draws(above)
+                        .filter(o -> draws.filter(o::converts).isPresent())
+                        .isPresent();
+        return unsaid
+                ? draws.map(d -> new Rail(d.nominalV(), d.nominalV(), Optional.empty()))
+                        .orElse(before)
+                : before;
+    }
+
+    /** The socket that a rung is. */
+    Optional<Part.Outlet> outlet(Rung rung) {
+        return rung.stage() instanceof Rung.Socket s
+                ? build.part(s.part()).flatMap(p -> p.outlet(s.port()))
+                : Optional.empty();
     }
 
     private Optional<Facet.DrawsPower> draws(Rung rung) {

@@ -212,6 +212,7 @@ public final class PowerJudge implements Judge<PowerResult> {
         for (Line line : lines) {
             findings.addAll(BreachRules.judge(line));
             findings.addAll(SourceRules.judge(line));
+            findings.addAll(SocketRules.judge(line));
             findings.addAll(WiringRules.judge(line));
             findings.addAll(UseRules.judge(line));
         }

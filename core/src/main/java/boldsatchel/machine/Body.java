@@ -75,9 +75,7 @@ public record Body(
                 zones.stream()
                         .map(z -> new Zone(z.kind(), scaled(z.box(), sx, sy, sz)))
                         .toList(),
-                ports.stream()
-                        .map(p -> new Port(p.name(), p.connector(), p.face(), scaled(p.at(), sx, sy, sz), p.use()))
-                        .toList(),
+                ports.stream().map(p -> p.at(scaled(p.at(), sx, sy, sz))).toList(),
                 centreOfMass.map(v -> scaled(v, sx, sy, sz)));
     }
 

@@ -19,7 +19,8 @@ public final class ChainRules {
     /** Every rule that a build's chains break, in words. */
     public static Stream<String> refusals(Build build) {
         return Stream.<Optional<String>>concat(
-                        Stream.of(twice(build)), build.wiring().chain().stream().flatMap(root -> ofChain(build, root)))
+                        Stream.of(twice(build), sharedSocket(build)),
+                        build.wiring().chain().stream().flatMap(root -> ofChain(build, root)))
                 .flatMap(Optional::stream);
     }
 
@@ -39,6 +40,15 @@ public final class ChainRules {
                 .filter(p -> !seen.add(p.id()))
                 .findFirst()
                 .map(p -> p.name() + " is in the chain already; it can hang in one place only.");
+    }
+
+    private static Optional<String> sharedSocket(Build build) {
+        Set<Rung.Stage> seen = new HashSet<>();
+        return build.rungs()
+                .filter(r -> r.stage() instanceof Rung.Socket && !seen.add(r.stage()))
+                .findFirst()
+                .map(r -> "Two things are plugged into " + r.name(build)
+                        + ": one socket takes one plug. Use another, or" + " a hub.");
     }
 
     private static Optional<String> beginning(Build build, Rung source) {
@@ -73,6 +83,7 @@ public final class ChainRules {
                 build.part(of.part())
                         .flatMap(p -> p.facet(Facet.ShowsLevel.class))
                         .isPresent();
+            case Rung.Socket s -> false;
             case Rung.Capacitor c -> false;
             case Rung.Charging c -> false;
             case Rung.Join j -> false;
@@ -92,6 +103,15 @@ public final class ChainRules {
             if (fed.stage() instanceof Rung.Join) {
                 return Optional.of("A joint begins a chain; it cannot hang below " + rung.name(build) + ".");
             }
+        }
+        Optional<String> plugged = below.stream()
+                .filter(fed ->
+                        fed.stage() instanceof Rung.Socket s && !rung.part().equals(Optional.of(s.part())))
+                .findFirst()
+                .map(fed ->
+                        "A " + fed.name(build) + " belongs below its own part, not below " + rung.name(build) + ".");
+        if (plugged.isPresent()) {
+            return plugged;
         }
         return switch (rung.stage()) {
             case Rung.OfPart of -> build.part(of.part()).flatMap(p -> part(p, below));
@@ -118,7 +138,8 @@ public final class ChainRules {
         boolean ends = part.facet(Facet.DrawsPower.class).isPresent()
                 && part.facet(Facet.Converts.class).isEmpty()
                 && !part.family().passesPowerOn();
-        return ends && !below.isEmpty()
+        boolean plugged = below.stream().allMatch(r -> r.stage() instanceof Rung.Socket);
+        return ends && !plugged
                 ? Optional.of(part.name() + " uses power and passes none on. Hang this beside it, on the rung above.")
                 : Optional.empty();
     }

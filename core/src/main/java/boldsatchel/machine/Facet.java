@@ -511,6 +511,83 @@ public sealed interface Facet {
             double noLoadV)
             implements Facet {}
 
+    /** In which states of its part a rail is live. */
+    enum Live {
+        /** Only while the part is on. */
+        ON("on"),
+        /** On and asleep. */
+        ASLEEP("on and asleep"),
+        /** Off as well, as long as the part is fed. */
+        ALWAYS("always");
+
+        private final String words;
+
+        Live(String words) {
+            this.words = words;
+        }
+
+        /** As shown in a choice. */
+        public String words() {
+            return words;
+        }
+
+        /** Whether it is live in a mode of the part. */
+        public boolean in(Mode mode) {
+            return switch (mode) {
+                case OFF -> this == ALWAYS;
+                case SLEEP -> this != ON;
+                case IDLE, BUSY, START -> true;
+            };
+        }
+    }
+
+    /**
+     * A voltage that a part makes or passes on for others; its sockets hang on it.
+     *
+     * @param name as its sockets call it
+     * @param volts it holds; what it passes on instead when it makes none of its own
+     * @param amps the most of all its sockets together
+     * @param live when there is anything on it
+     * @param efficiency of what makes it from the part's input; absent when the input is passed on as it is
+     */
+    record Rail(
+            @Label("name") String name,
+
+            @Label(value = "voltage", in = Quantity.VOLTAGE, absent = 5, least = 0.1)
+            double volts,
+
+            @Label(value = "most of all sockets", in = Quantity.CURRENT, absent = 2)
+            double amps,
+
+            @Label("live when its part is") Live live,
+
+            @Label(value = "made with an efficiency of", in = Quantity.SHARE, least = 0.05, usualLeast = 0.6)
+            Optional<Figure> efficiency) {}
+
+    /**
+     * Has sockets that feed others.
+     *
+     * @param rails what they hang on
+     * @param inA the most it takes in, for itself and all that it feeds
+     */
+    @Label("Feeds others through its sockets")
+    record FeedsOthers(
+            @Label("rails") List<Rail> rails,
+
+            @Label(value = "takes in at most", in = Quantity.CURRENT)
+            Optional<Double> inA)
+            implements Facet {
+        /** Copies the list. */
+        public FeedsOthers {
+            rails = List.copyOf(rails);
+        }
+
+        /** The rail of a name. */
+        public Optional<Rail> rail(String name) {
+            return rails.stream().filter(r -> r.name().equals(name)).findFirst();
+        }
+    }
+
     /**
      * Has a temperature that matters.
      *

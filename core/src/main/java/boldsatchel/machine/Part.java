@@ -174,6 +174,41 @@ public record Part(
                 .orElse(0.0);
     }
 
+    /**
+     * A socket that gives power.
+     *
+     * @param port the socket
+     * @param gives what it gives
+     * @param rail what it hangs on; absent for what the part itself is fed with
+     */
+    public record Outlet(Port port, Port.Gives gives, Optional<Facet.Rail> rail) {
+        /** Its voltage, where its part makes it. */
+        public Optional<Double> madeV() {
+            return rail.filter(r -> r.efficiency().isPresent()).map(Facet.Rail::volts);
+        }
+
+        /** Whether there is anything on it in a mode of its part. */
+        public boolean live(Mode mode) {
+            return rail.map(r -> r.live().in(mode)).orElse(true);
+        }
+    }
+
+    /** Its sockets that give power. */
+    public List<Outlet> outlets() {
+        Optional<Facet.FeedsOthers> feeds = facet(Facet.FeedsOthers.class);
+        List<Outlet> outlets = new ArrayList<>();
+        for (Port port : body.ports()) {
+            port.gives()
+                    .ifPresent(gives -> outlets.add(new Outlet(port, gives, feeds.flatMap(f -> f.rail(gives.rail())))));
+        }
+        return outlets;
+    }
+
+    /** The socket of a name, if it gives power. */
+    public Optional<Outlet> outlet(String port) {
+        return outlets().stream().filter(o -> o.port().name().equals(port)).findFirst();
+    }
+
     /** Voltages and currents it can be asked for; empty when it has only the one in use. */
     public List<Facet.Offer> offers() {
         return facet(Facet.Offers.class).map(Facet.Offers::offers).orElse(List.of());

@@ -3,7 +3,10 @@ package boldsatchel.machine;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
+import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
+import java.util.Optional;
 
 /**
  * A socket of a part.
@@ -13,13 +16,37 @@ import boldsatchel.quantity.Label;
  * @param face of the part it opens on
  * @param at centre of its mouth in the part's frame
  * @param use what this build does with it
+ * @param gives what it feeds to what is plugged in, if anything
  */
 public record Port(
         @Label("name") String name,
         @Label("connector") Connector connector,
         @Label("opens on the") Face face,
         @Label("centre of its mouth") Vec at,
-        @Label("use") Use use) {
+        @Label("use") Use use,
+        @Label("gives power") Optional<Gives> gives) {
+
+    /**
+     * What a socket feeds to what is plugged in.
+     *
+     * @param rail name of the rail of its part that it hangs on, see {@link Facet.FeedsOthers}; what its part is fed with when there is
+     *     none of that name
+     * @param amps the most it gives by itself
+     * @param ohms of its switch, traces and contacts
+     */
+    public record Gives(
+            @Label("from the rail") String rail,
+
+            @Label(value = "at most", in = Quantity.CURRENT, absent = 0.9)
+            double amps,
+
+            @Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.05, usualMost = 0.5)
+            Figure ohms) {}
+
+    /** A socket that gives no power. */
+    public Port(String name, Connector connector, Face face, Vec at, Use use) {
+        this(name, connector, face, at, use, Optional.empty());
+    }
 
     /** What a build does with a socket. */
     public enum Use {
@@ -46,7 +73,12 @@ public record Port(
 
     /** The same socket used differently. */
     public Port withUse(Use newUse) {
-        return new Port(name, connector, face, at, newUse);
+        return new Port(name, connector, face, at, newUse, gives);
+    }
+
+    /** The same socket elsewhere. */
+    public Port at(Vec newAt) {
+        return new Port(name, connector, face, newAt, use, gives);
     }
 
     /** The room a plug takes in front of the socket, in the part's frame; flat when none is needed. */

@@ -34,6 +34,16 @@ public record Rung(
             @Label(value = "part", needed = true) String part) implements Stage {}
 
     /**
+     * A socket of the part above, through which it feeds what is plugged in.
+     *
+     * @param part id of the part above
+     * @param port name of the socket
+     */
+    public record Socket(
+            @Label(value = "part", needed = true) String part,
+            @Label(value = "socket", needed = true) String port) implements Stage {}
+
+    /**
      * A pair of copper wires.
      *
      * @param awg gauge number, 0 to 40
@@ -309,10 +319,16 @@ public record Rung(
         return stage instanceof OfPart of ? Optional.of(of.part()) : Optional.empty();
     }
 
+    /** The part that its heat warms: itself, or the one whose socket it is. */
+    public Optional<String> warms() {
+        return stage instanceof Socket socket ? Optional.of(socket.part()) : part();
+    }
+
     /** Ids of all parts it names. */
     public List<String> parts() {
         return switch (stage) {
             case OfPart of -> List.of(of.part());
+            case Socket s -> List.of(s.part());
             case Charging c -> c.charger().map(id -> List.of(id, c.store())).orElse(List.of(c.store()));
             default -> List.of();
         };
@@ -322,6 +338,7 @@ public record Rung(
     public String name(Build build) {
         return switch (stage) {
             case OfPart of -> partName(build, of.part());
+            case Socket s -> "socket “" + s.port() + "”";
             case Wire w -> "wire AWG " + w.awg() + ", " + Units.format(w.lengthMm()) + " mm";
             case Contact c -> c.kind().words() + ", " + Units.format(c.ratedA()) + " A";
             case Diode d -> (d.kneeV().value() == 0 ? "ideal diode, " : "diode, ") + Units.format(d.ratedA()) + " A";
@@ -341,6 +358,7 @@ public record Rung(
     public static String word(Stage stage) {
         return switch (stage) {
             case OfPart of -> "rung-" + of.part();
+            case Socket s -> "socket";
             case Wire w -> "wire";
             case Contact c -> c.kind().words().replace(' ', '-');
             case Diode d -> "diode";

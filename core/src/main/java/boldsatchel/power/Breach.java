@@ -32,6 +32,10 @@ public record Breach(Kind kind, String rung, double value, double limit) {
         ABOVE_INPUT("the converter's input is above its range", false, false),
         /** A step-up converter has more at its input than it puts out: it passes straight through. */
         ABOVE_OUTPUT("more comes in than the converter puts out, and passes through", false, false),
+        /** A socket is asked for more than it gives. */
+        SOCKET_LIMIT("a socket is asked for more current than it gives", true, false),
+        /** The sockets of one rail are asked for more than it gives. */
+        RAIL_LIMIT("sockets are asked for more current together than their rail gives", true, false),
         /** A wire, fuse, switch or plug carries more than it is made for. */
         OVER_RATING("it carries more than it is made for", false, false),
         /** A power bank sees too little load. */

@@ -5,6 +5,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Facet.LoadKind;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Figure;
@@ -13,6 +14,7 @@ import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -325,18 +327,93 @@ public final class Network {
         }
 
         Node feeds(Rung rung, Demand demand) {
-            List<Rung> feeds = rung.feeds();
-            if (feeds.isEmpty()) {
-                return new Node.Open();
+            return together(branches(rung, demand));
+        }
+
+        private static Node together(List<Node> nodes) {
+            return switch (nodes.size()) {
+                case 0 -> new Node.Open();
+                case 1 -> nodes.getFirst();
+                default -> Node.Fork.of(nodes);
+            };
+        }
+
+        /** What hangs on a rung; sockets of one rail together. */
+        private List<Node> branches(Rung rung, Demand demand) {
+            List<Node> nodes = new ArrayList<>(rung.feeds().size());
+            Map<Facet.Rail, List<Rung>> rails = new LinkedHashMap<>();
+            for (Rung next : rung.feeds()) {
+                Optional<Part.Outlet> outlet = outlet(next);
+                Optional<Facet.Rail> rail = outlet.flatMap(Part.Outlet::rail);
+                if (rail.isPresent()) {
+                    rails.computeIfAbsent(rail.get(), r -> new ArrayList<>()).add(next);
+                } else {
+                    nodes.add(outlet.map(o -> plugged(next, o, demand)).orElseGet(() -> node(next, demand)));
+                }
             }
-            if (feeds.size() == 1) {
-                return node(feeds.getFirst(), demand);
+            rails.forEach((rail, sockets) -> nodes.add(rail(rail, sockets, demand)));
+            return nodes;
+        }
+
+        private Optional<Part.Outlet> outlet(Rung rung) {
+            return rung.stage() instanceof Rung.Socket s
+                    ? build.part(s.part()).flatMap(p -> p.outlet(s.port()))
+                    : Optional.empty();
+        }
+
+        private Node rail(Facet.Rail rail, List<Rung> sockets, Demand demand) {
+            List<Node> nodes = new ArrayList<>(sockets.size());
+            double made = 0;
+            for (Rung socket : sockets) {
+                Node node = plugged(socket, outlet(socket).orElseThrow(), demand);
+                made += node instanceof Node.Outlet o ? o.amps() : 0;
+                nodes.add(node);
             }
-            List<Node> nodes = new ArrayList<>(feeds.size());
-            for (Rung next : feeds) {
-                nodes.add(node(next, demand));
+            return new Node.Watched(
+                    Breach.Kind.RAIL_LIMIT,
+                    sockets.getFirst().id(),
+                    rail.amps(),
+                    rail.efficiency().isPresent() ? made : Double.NaN,
+                    together(nodes));
+        }
+
+        /** What is plugged into a socket; nothing flows where it is dead. */
+        private Node plugged(Rung socket, Part.Outlet outlet, Demand demand) {
+            if (!outlet.live(demand.mode())) {
+                return new Node.Idle(socket.id());
             }
-            return Node.Fork.of(nodes);
+            Part part = build.part(((Rung.Socket) socket.stage()).part()).orElseThrow();
+            Num ohms = read(part, Port.Gives.class, "ohms", outlet.gives().ohms());
+            Node next = feeds(socket, demand);
+            Optional<Figure> efficiency = outlet.rail().flatMap(Facet.Rail::efficiency);
+            if (efficiency.isEmpty()) {
+                double never = Double.POSITIVE_INFINITY;
+                return new Node.Series(
+                        List.of(new Node.Resistor(
+                                socket.id(),
+                                NOTHING,
+                                ohms,
+                                never,
+                                outlet.gives().amps(),
+                                false,
+                                Breach.Kind.SOCKET_LIMIT)),
+                        next);
+            }
+            return Node.Outlet.of(
+                    socket.id(),
+                    outlet.rail().orElseThrow().volts(),
+                    read(part, Facet.Rail.class, "efficiency", efficiency.get()),
+                    ohms,
+                    outlet.gives().amps(),
+                    next);
+        }
+
+        /** What a load takes in, for itself and others, may have a limit. */
+        private static Node inlet(Rung rung, Part part, Node all) {
+            return part.facet(Facet.FeedsOthers.class)
+                    .flatMap(Facet.FeedsOthers::inA)
+                    .<Node>map(most -> new Node.Watched(Breach.Kind.OVER_RATING, rung.id(), most, Double.NaN, all))
+                    .orElse(all);
         }
 
         private Node node(Rung rung, Demand demand) {
@@ -352,6 +429,8 @@ public final class Network {
                 case Rung.Wire w -> row(rung, demand);
                 case Rung.Contact c -> row(rung, demand);
                 case Rung.Diode d -> row(rung, demand);
+                // The socket of a part that has no such socket any more.
+                case Rung.Socket s -> feeds(rung, demand);
             };
         }
 
@@ -408,6 +487,7 @@ public final class Network {
                                             never,
                                             never,
                                             false)));
+                case Rung.Socket s -> Optional.empty();
                 case Rung.Capacitor c -> Optional.empty();
                 case Rung.Charging c -> Optional.empty();
                 case Rung.Join j -> Optional.empty();
@@ -466,20 +546,27 @@ public final class Network {
                     watts,
                     demand.mode() != Mode.OFF);
             if (rung.feeds().isEmpty()) {
-                return load;
+                return inlet(rung, part, load);
             }
             List<Node> all = new ArrayList<>(List.of(load));
             for (Rung fed : rung.feeds()) {
-                all.add(socket(fed, draws, demand));
+                if (!(fed.stage() instanceof Rung.Socket)) {
+                    all.add(unsaidSocket(fed, draws, demand));
+                }
             }
-            return Node.Fork.of(all);
+            all.addAll(branches(
+                    rung.feeding(rung.feeds().stream()
+                            .filter(f -> f.stage() instanceof Rung.Socket)
+                            .toList()),
+                    demand));
+            return inlet(rung, part, Node.Fork.of(all));
         }
 
         /**
-         * What hangs on a socket of a load. Where it bears what the load itself bears, the socket may pass its input on; where it does not,
+         * What hangs on a load by a socket of which nothing is said. Where it bears what the load itself bears, the socket may pass its input on; where it does not,
          * the load must have a converter for it inside, of which nothing is known: it is taken to give what is asked for, without loss.
          */
-        private Node socket(Rung fed, Facet.DrawsPower owner, Demand demand) {
+        private Node unsaidSocket(Rung fed, Facet.DrawsPower owner, Demand demand) {
             Node node = node(fed, demand);
             return fed.walk()
                     .flatMap(r -> build.partOf(r).stream())

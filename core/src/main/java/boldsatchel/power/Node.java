@@ -249,8 +249,18 @@ sealed interface Node {
         }
     }
 
-    /** One rung that only loses voltage; a diode lets current through one way. */
-    record Resistor(String rung, Num knee, Num resistance, double ratedA, double tripA, boolean blocks) {
+    /**
+     * One rung that only loses voltage; a diode lets current through one way.
+     *
+     * @param trips what it is when it carries more than {@code tripA}
+     */
+    record Resistor(
+            String rung, Num knee, Num resistance, double ratedA, double tripA, boolean blocks, Breach.Kind trips) {
+
+        /** One that trips as fuses do. */
+        Resistor(String rung, Num knee, Num resistance, double ratedA, double tripA, boolean blocks) {
+            this(rung, knee, resistance, ratedA, tripA, blocks, Breach.Kind.OVER_CURRENT);
+        }
 
         double kneeV() {
             return knee.value();
@@ -272,7 +282,7 @@ sealed interface Node {
         double readOff(double volts, double amps, Observer observer) {
             double after = volts - (amps > 0 ? kneeV() : 0) - ohms() * amps;
             observer.rung(rung, volts, after, amps, amps, (volts - after) * amps);
-            observer.limit(Breach.Kind.OVER_CURRENT, rung, amps, tripA);
+            observer.limit(trips, rung, amps, tripA);
             if (amps <= tripA) {
                 observer.limit(Breach.Kind.OVER_RATING, rung, amps, ratedA);
             }
@@ -579,6 +589,118 @@ sealed interface Node {
             observer.rung(load.rung, volts, volts, amps, 0, in - reached);
             observer.stores(load.rung, reached - warms, warms);
             load.watch(volts, observer);
+        }
+    }
+
+    /**
+     * A current that is watched against a limit, on its way down.
+     *
+     * @param kind of the limit
+     * @param rung whose it is
+     * @param limitA the most
+     * @param amps that flow, whatever is drawn here; not a number for what is drawn here
+     */
+    record Watched(Breach.Kind kind, String rung, double limitA, double amps, Node next) implements Node {
+        @Override
+        public void start(double volts) {
+            next.start(volts);
+        }
+
+        @Override
+        public double settle(double volts) {
+            return next.settle(volts);
+        }
+
+        @Override
+        public void draw(double volts, Draw out) {
+            next.draw(volts, out);
+        }
+
+        @Override
+        public void sense(double volts, double weight, Num.Sink sink) {
+            next.sense(volts, weight, sink);
+        }
+
+        @Override
+        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            next.warm(volts, up, moves);
+        }
+
+        @Override
+        public void readOff(double volts, Observer observer) {
+            observer.limit(kind, rung, Double.isNaN(amps) ? Node.amps(next, volts) : amps, limitA);
+            next.readOff(volts, observer);
+        }
+    }
+
+    /**
+     * A socket on a rail that its part makes: a source of a voltage and a resistance, for which the part draws by its efficiency. What it
+     * feeds does not depend on the part's input, so it is solved once.
+     *
+     * @param volts of the rail
+     * @param efficiency of what makes it
+     * @param resistance of the socket
+     * @param limitA the most it gives
+     * @param behindV what is left at the plug
+     * @param amps it gives; not a number on a collapse
+     */
+    record Outlet(
+            String rung,
+            double volts,
+            Num efficiency,
+            Num resistance,
+            double limitA,
+            Node next,
+            double behindV,
+            double amps)
+            implements Node {
+
+        static Outlet of(String rung, double volts, Num efficiency, Num resistance, double limitA, Node next) {
+            Draw draw = new Draw();
+            double behind = Node.solve(volts, resistance.value(), next, draw);
+            double amps = draw.collapsed ? Double.NaN : Node.amps(next, behind);
+            return new Outlet(rung, volts, efficiency, resistance, limitA, next, behind, amps);
+        }
+
+        private double watts() {
+            return volts * amps / efficiency.value();
+        }
+
+        @Override
+        public void draw(double in, Draw out) {
+            if (Double.isNaN(amps) || in <= 0) {
+                out.collapsed = true;
+                return;
+            }
+            out.add(watts() / in, -watts() / (in * in));
+        }
+
+        @Override
+        public void sense(double in, double weight, Num.Sink sink) {
+            Draw below = new Draw();
+            next.draw(behindV, below);
+            double passed = weight * volts / efficiency.value() / in / (1 + resistance.value() * below.slope);
+            efficiency.tell(-weight * watts() / efficiency.value() / in, sink);
+            resistance.tell(-passed * below.slope * amps, sink);
+            next.sense(behindV, passed, sink);
+        }
+
+        /** Of V·I/η, all but what goes on behind the plug is heat in the part. */
+        @Override
+        public void warm(double in, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            moves.add(efficiency, -watts() / efficiency.value(), rung, up);
+            moves.add(resistance, amps * amps, rung, up);
+            double perAmp = volts / efficiency.value() - volts + 2 * resistance.value() * amps;
+            double passes = Math.max(LEAST_PIVOT, volts - 2 * resistance.value() * amps);
+            next.warm(behindV, new HeatMoves.Upstream(up, rung, perAmp / passes), moves);
+        }
+
+        @Override
+        public void readOff(double in, Observer observer) {
+            double drawn = watts() / in;
+            observer.rung(rung, in, behindV, drawn, amps, in * drawn - behindV * amps);
+            observer.limit(Breach.Kind.SOCKET_LIMIT, rung, amps, limitA);
+            next.readOff(behindV, observer);
         }
     }
 

@@ -172,7 +172,7 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
         Rung rung = Objects.requireNonNull(rungs.get(move.rung()));
         return rung.stage() instanceof Rung.Charging c
                 ? Optional.of(move.store() ? c.store() : c.charger().orElse(c.store()))
-                : rung.part();
+                : rung.warms();
     }
 
     /**
@@ -243,8 +243,8 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
             if (rung.stage() instanceof Rung.Charging c) {
                 byPart.merge(c.store(), state.storeHeatW(), Double::sum);
                 byPart.merge(c.charger().orElse(c.store()), state.heatW(), Double::sum);
-            } else if (rung.part().isPresent()) {
-                byPart.merge(rung.part().get(), state.heatW(), Double::sum);
+            } else if (rung.warms().isPresent()) {
+                byPart.merge(rung.warms().get(), state.heatW(), Double::sum);
             } else {
                 wires += state.heatW();
             }

@@ -55,6 +55,7 @@ final class PowerReport {
         rungs(rungs.putArray("full"), chain.full());
         rungs(rungs.putArray("half"), chain.half());
         rungs(rungs.putArray("nearlyEmpty"), chain.low());
+        sockets(node.putArray("sockets"), build, chain);
     }
 
     private static void profile(ObjectNode node, String name, double hours, boldsatchel.power.Breach end) {
@@ -72,6 +73,29 @@ final class PowerReport {
             number(rung, "amps", Math.max(state.ampsIn(), state.ampsOut()));
             number(rung, "watts", state.voltsIn() * state.ampsIn());
             number(rung, "heatW", state.heatW());
+        });
+    }
+
+    /** What every socket that feeds something gives, in the hardest step at full charge. */
+    private static void sockets(ArrayNode array, Build build, ChainResult chain) {
+        build.rungs().filter(r -> r.stage() instanceof Rung.Socket).forEach(rung -> {
+            Rung.Socket socket = (Rung.Socket) rung.stage();
+            chain.full().rung(rung.id()).ifPresent(state -> {
+                ObjectNode node = array.addObject();
+                node.put("rung", rung.id());
+                node.put("part", socket.part());
+                node.put("socket", socket.port());
+                number(node, "volts", state.voltsOut());
+                number(node, "amps", state.ampsOut());
+                build.part(socket.part()).flatMap(p -> p.outlet(socket.port())).ifPresent(o -> {
+                    number(node, "mostA", o.gives().amps());
+                    o.rail().ifPresent(r -> {
+                        node.put("rail", r.name());
+                        number(node, "railMostA", r.amps());
+                        node.put("live", r.live().words());
+                    });
+                });
+            });
         });
     }
 

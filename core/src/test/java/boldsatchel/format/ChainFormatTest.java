@@ -114,7 +114,7 @@ public class ChainFormatTest {
     @Test
     public void randomChainsSurviveAFile() throws FormatException {
         for (long seed = 0; seed < 40; seed++) {
-            Build build = seed % 2 == 0 ? RandomBuilds.of(seed) : RandomBuilds.joined(seed);
+            Build build = seed % 2 == 0 ? RandomBuilds.plugged(seed) : RandomBuilds.joined(seed);
             assertThat(throughAFile(build)).as("seed " + seed).isEqualTo(build);
         }
     }

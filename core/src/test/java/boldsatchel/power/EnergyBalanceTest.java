@@ -24,7 +24,11 @@ public class EnergyBalanceTest {
         int run = 0;
         int joined = 0;
         for (long seed = 0; run < CHAINS; seed++) {
-            Build build = seed % 3 == 0 ? RandomBuilds.joined(seed) : RandomBuilds.of(seed);
+            Build build = switch ((int) (seed % 3)) {
+                case 0 -> RandomBuilds.joined(seed);
+                case 1 -> RandomBuilds.plugged(seed);
+                default -> RandomBuilds.of(seed);
+            };
             Network network = Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
                     .orElseThrow();
             Discharge discharge = Discharge.run(network, build.brief().profile());

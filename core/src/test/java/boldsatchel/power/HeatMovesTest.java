@@ -30,6 +30,7 @@ public class HeatMovesTest {
         }
         for (long seed = 0; seed < 10; seed++) {
             builds.add(new Object[] {"alone " + seed, Draws.doubtful(RandomBuilds.of(seed), 0.2, seed)});
+            builds.add(new Object[] {"plugged " + seed, Draws.doubtful(RandomBuilds.plugged(seed), 0.2, seed)});
             builds.add(new Object[] {"charged " + seed, Draws.doubtful(RandomBuilds.charged(seed), 0.2, seed)});
         }
         return builds.toArray(Object[][]::new);

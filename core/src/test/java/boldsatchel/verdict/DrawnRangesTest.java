@@ -40,6 +40,9 @@ public class DrawnRangesTest {
             if (seed % 2 == 0) {
                 builds.add(new Object[] {"joined " + seed, Draws.doubtful(RandomBuilds.joined(seed), 0.2, seed)});
             }
+            if (seed % 2 == 1) {
+                builds.add(new Object[] {"plugged " + seed, Draws.doubtful(RandomBuilds.plugged(seed), 0.2, seed)});
+            }
             builds.add(new Object[] {"charged " + seed, Draws.doubtful(RandomBuilds.charged(seed), 0.2, seed)});
         }
         return builds.toArray(Object[][]::new);

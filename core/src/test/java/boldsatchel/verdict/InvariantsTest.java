@@ -167,6 +167,7 @@ public class InvariantsTest {
     public void heatPutInIsThePowerDrawn(long seed) {
         heatIsWhatComesInLessWhatIsStored(Evaluator.evaluate(RandomBuilds.of(seed)), seed);
         heatIsWhatComesInLessWhatIsStored(Evaluator.evaluate(RandomBuilds.joined(seed)), seed);
+        heatIsWhatComesInLessWhatIsStored(Evaluator.evaluate(RandomBuilds.plugged(seed)), seed);
         Evaluation charged = Evaluator.evaluate(RandomBuilds.charged(seed));
         heatIsWhatComesInLessWhatIsStored(charged, seed);
         Warmth plugged = charged.of(Points.class).warmths().getLast();

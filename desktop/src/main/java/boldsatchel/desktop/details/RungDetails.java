@@ -76,6 +76,7 @@ final class RungDetails extends VBox {
                                 + " one can weld a screwdriver.");
             case Rung.Charging charging -> charging(charging);
             case Rung.Join join -> join(join);
+            case Rung.Socket socket -> socket(socket);
             case Rung.OfPart part -> {
                 // A part shows its own details.
             }
@@ -171,6 +172,47 @@ final class RungDetails extends VBox {
                                 "Show the charger's figures",
                                 () -> desk.session().selection().set(c.id())))
                         .orElseGet(() -> Ui.words("By its own charger.", "soft")));
+    }
+
+    private void socket(Rung.Socket socket) {
+        title("Socket", "Feeds what is plugged in, with what its part makes or passes on.");
+        Optional<Part> owner = build().part(socket.part());
+        ComboBox<String> plugged = Ui.choice("plugged-into", port -> port);
+        owner.ifPresent(p -> {
+            p.outlet(socket.port())
+                    .ifPresent(o -> plugged.getItems().add(o.port().name()));
+            ChainEdits.freeOutlets(build(), p)
+                    .forEach(o -> plugged.getItems().add(o.port().name()));
+        });
+        plugged.setValue(socket.port());
+        plugged.setOnAction(e -> desk.session().does(ChainEdits.plug(rung.id(), plugged.getValue())));
+        Ui.row(special, "plugged into", plugged);
+        owner.flatMap(p -> p.outlet(socket.port())).ifPresent(o -> {
+            Ui.row(
+                    special,
+                    "gives at most",
+                    Ui.label(Units.format(Quantity.CURRENT, o.gives().amps())));
+            Ui.row(
+                    special,
+                    "voltage",
+                    Ui.label(o.madeV()
+                            .map(v -> Units.format(Quantity.VOLTAGE, v))
+                            .orElse("as its part is fed")));
+            o.rail().ifPresent(r -> {
+                Ui.row(
+                        special,
+                        "rail",
+                        Ui.label(r.name() + ", " + Units.format(Quantity.CURRENT, r.amps()) + " together"));
+                Ui.row(special, "live when its part is", Ui.label(r.live().words()));
+            });
+        });
+        owner.ifPresent(p -> Ui.across(
+                special,
+                Ui.button(
+                        "show-owner",
+                        p.name(),
+                        "Show the part whose socket it is",
+                        () -> desk.session().selection().set(p.id()))));
     }
 
     private void join(Rung.Join join) {
