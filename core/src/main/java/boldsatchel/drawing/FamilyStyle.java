@@ -26,6 +26,10 @@ public record FamilyStyle(Ink tint, double degrees, double spacingMm) {
             case DRIVE -> new FamilyStyle(Ink.OTHER, 45, 4);
             case RADIO -> new FamilyStyle(Ink.OTHER, 135, 6);
             case SOUND -> new FamilyStyle(Ink.OTHER, 90, 4);
+            case CONTROL -> new FamilyStyle(Ink.KEYS, 45, 3);
+            case MICROCONTROLLER -> new FamilyStyle(Ink.BOARD, 135, 4);
+            case CABLE -> new FamilyStyle(Ink.OTHER, 45, 2);
+            case ELECTRICAL -> new FamilyStyle(Ink.POWER, 0, 3);
             case MECHANICS -> new FamilyStyle(Ink.WALL, 45, 2.5);
         };
     }

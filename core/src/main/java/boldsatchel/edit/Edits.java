@@ -3,6 +3,7 @@ package boldsatchel.edit;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
+import boldsatchel.machine.Case;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Layout;
@@ -10,7 +11,6 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -111,7 +111,7 @@ public final class Edits {
     }
 
     /** Takes another case; parts stay where they are in shells of the same id, the others go back on the table. */
-    public static Edit takeCase(Library.Case taken) {
+    public static Edit takeCase(Case taken) {
         return new Edit("take " + taken.name(), b -> {
             Set<String> ids = taken.shells().stream().map(Shell::id).collect(Collectors.toSet());
             return b.with(b.casing().withShells(taken.shells()).withHinge(taken.hinge()))

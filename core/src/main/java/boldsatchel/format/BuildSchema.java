@@ -18,7 +18,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * The JSON Schema (draft 2020-12) of a build file, derived from the records themselves so that it cannot fall behind them. Unknown
+ * The JSON Schema (draft 2020-12) of build and library files, derived from the records themselves so that it cannot fall behind them. Unknown
  * fields are allowed: a newer minor version may have written them, and they survive.
  */
 public final class BuildSchema {
@@ -29,23 +29,42 @@ public final class BuildSchema {
 
     private BuildSchema() {}
 
-    /** The schema as JSON text. */
+    /** The schema of a build file as JSON text. */
     public static String text() {
-        return BuildMapper.MAPPER.writeValueAsString(new BuildSchema().root()) + "\n";
+        BuildSchema schema = new BuildSchema();
+        ObjectNode root = schema.root("Bold Satchel build", BuildFormat.FORMAT);
+        ((ObjectNode) root.get("properties")).set("build", schema.of(Build.class));
+        ((ArrayNode) root.get("required")).add("build");
+        return schema.done(root);
     }
 
-    private ObjectNode root() {
-        ObjectNode root = NODES.objectNode();
-        root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
-        root.put("title", "Bold Satchel build");
-        root.put("type", "object");
-        ObjectNode properties = root.putObject("properties");
-        properties.putObject("format").put("const", BuildFormat.FORMAT);
-        properties.putObject("version").put("type", "integer").put("minimum", 1);
-        properties.set("build", of(Build.class));
-        root.putArray("required").add("format").add("version").add("build");
+    /** The schema of a library file as JSON text. */
+    public static String library() {
+        BuildSchema schema = new BuildSchema();
+        ObjectNode root = schema.root("Bold Satchel library", LibraryFormat.FORMAT);
+        for (Form.Field field : Form.of(LibraryFormat.Contents.class).fields()) {
+            ObjectNode list = NODES.objectNode().put("type", "array");
+            list.set("items", schema.of(field.holds()));
+            ((ObjectNode) root.get("properties")).set(field.name(), list);
+        }
+        return schema.done(root);
+    }
+
+    private String done(ObjectNode root) {
         ObjectNode defs = root.putObject("$defs");
         definitions.forEach(defs::set);
+        return BuildMapper.MAPPER.writeValueAsString(root) + "\n";
+    }
+
+    private ObjectNode root(String title, String format) {
+        ObjectNode root = NODES.objectNode();
+        root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+        root.put("title", title);
+        root.put("type", "object");
+        ObjectNode properties = root.putObject("properties");
+        properties.putObject("format").put("const", format);
+        properties.putObject("version").put("type", "integer").put("minimum", 1);
+        root.putArray("required").add("format").add("version");
         return root;
     }
 

@@ -28,8 +28,16 @@ public enum Family {
     SOUND("sound"),
     /** Fans, heat sinks, spreaders. */
     COOLING("cooling"),
-    /** Hinges and other mechanics. */
-    MECHANICS("mechanics");
+    /** Hinges, feet, magnets, screws and other mechanics. */
+    MECHANICS("mechanics"),
+    /** Sticks, triggers, buttons and their boards. */
+    CONTROL("controls"),
+    /** Small boards that watch pins and drive lamps. */
+    MICROCONTROLLER("microcontroller"),
+    /** Cables, adapters and panel sockets. */
+    CABLE("cable or adapter"),
+    /** Switches, fuses, plugs and clamps. */
+    ELECTRICAL("switch, fuse or plug");
 
     private final String words;
 

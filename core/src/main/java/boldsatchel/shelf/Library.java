@@ -1,10 +1,11 @@
 package boldsatchel.shelf;
 
 import boldsatchel.format.BuildFormat;
+import boldsatchel.format.LibraryFormat;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Case;
+import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Shell;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -14,7 +15,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The parts and cases that ship with the program, all made up, with figures as such parts usually have.
+ * Parts and cases to take from. Those that ship with the program are all made up, with figures as such parts usually have.
  *
  * @param parts what can be added to a build
  * @param cases what it can be packed in
@@ -24,16 +25,6 @@ public record Library(List<Part> parts, List<Case> cases) {
     /** Names of the demo builds. */
     public static final List<String> DEMOS = List.of("cave-survey", "orchard-ledger", "harbour-watch");
 
-    /**
-     * A case.
-     *
-     * @param name for people
-     * @param note what it is
-     * @param shells its trays
-     * @param hinge joining them, if it has a lid
-     */
-    public record Case(String name, String note, List<Shell> shells, Optional<Hinge> hinge) {}
-
     /** Copies the lists; every part knows its entry. */
     public Library {
         parts = parts.stream().map(Part::onShelf).toList();
@@ -42,7 +33,29 @@ public record Library(List<Part> parts, List<Case> cases) {
 
     /** The library as shipped. */
     public static Library shipped() {
-        return BuildFormat.readTrusted(resource("library.json"), Library.class);
+        List<Part> parts = new ArrayList<>();
+        for (Family family : Family.values()) {
+            String name = family.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+            parts.addAll(LibraryFormat.readTrusted(resource(name + ".json")).parts());
+        }
+        return new Library(
+                parts, LibraryFormat.readTrusted(resource("cases.json")).cases());
+    }
+
+    /** The contents of a library file as a library. */
+    public static Library of(LibraryFormat.Contents contents) {
+        return new Library(contents.parts(), contents.cases());
+    }
+
+    /** Both, the other one first; what it has under the same id or name stands for both. */
+    public Library and(Library other) {
+        List<Part> all = new ArrayList<>(other.parts);
+        parts.stream().filter(p -> other.part(p.id()).isEmpty()).forEach(all::add);
+        List<Case> both = new ArrayList<>(other.cases);
+        cases.stream()
+                .filter(c -> other.cases.stream().noneMatch(o -> o.name().equals(c.name())))
+                .forEach(both::add);
+        return new Library(all, both);
     }
 
     /** The part with an id. */

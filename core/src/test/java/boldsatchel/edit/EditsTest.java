@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Case;
 import boldsatchel.machine.Cooling;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Material;
@@ -95,10 +96,9 @@ public class EditsTest {
 
     @Test
     public void anotherCaseKeepsPartsInShellsOfTheSameId() {
-        Library.Case slab = new Library.Case(
-                "Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());
+        Case slab = new Case("Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());
         assertThat(after(Edits.takeCase(slab)).layout().placements()).hasSize(2);
-        Library.Case other = Library.shipped().cases().getFirst();
+        Case other = Library.shipped().cases().getFirst();
         assertThat(after(Edits.takeCase(other)).layout().placements()).isEmpty();
     }
 

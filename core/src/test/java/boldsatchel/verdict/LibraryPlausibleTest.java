@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Connector;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
@@ -19,6 +21,47 @@ public class LibraryPlausibleTest {
     @DataProvider
     Object[][] parts() {
         return Library.shipped().parts().stream().map(p -> new Object[] {p}).toArray(Object[][]::new);
+    }
+
+    @Test
+    public void theShelfIsWide() {
+        Library shipped = Library.shipped();
+        assertThat(shipped.parts()).hasSizeGreaterThan(120);
+        assertThat(shipped.parts().stream().map(Part::family).distinct()).hasSize(Family.values().length);
+        assertThat(shipped.parts().stream().map(Part::id).distinct()).hasSameSizeAs(shipped.parts());
+        assertThat(shipped.cases()).hasSizeGreaterThanOrEqualTo(8);
+    }
+
+    @Test(dataProvider = "parts")
+    public void everyPartCostsAndWeighsSomething(Part part) {
+        assertThat(part.price().value()).isGreaterThanOrEqualTo(part.standing().costs() ? 0.1 : 0);
+        assertThat(part.massG().value()).isPositive();
+        assertThat(part.name()).isNotBlank();
+    }
+
+    /** Usual current of one contact pair of such plugs, A. */
+    private static double usualA(Connector connector) {
+        return switch (connector) {
+            case USB_C, BARREL -> 5;
+            case USB_A, PIN_HEADER -> 3;
+            case USB_MICRO -> 1.8;
+            case EDP, FLAT_CABLE -> 1;
+            default -> 0.5;
+        };
+    }
+
+    @Test(dataProvider = "parts")
+    public void socketsGiveWhatTheirPlugBears(Part part) {
+        for (Part.Outlet outlet : part.outlets()) {
+            assertThat(outlet.gives().amps())
+                    .as(outlet.port().name())
+                    .isBetween(0.05, usualA(outlet.port().connector()));
+            assertThat(outlet.rail()).as(outlet.gives().rail()).isPresent();
+            assertThat(outlet.gives().amps())
+                    .isLessThanOrEqualTo(outlet.rail().orElseThrow().amps());
+        }
+        assertThat(part.body().ports().stream().map(Port::name).distinct())
+                .hasSameSizeAs(part.body().ports());
     }
 
     @Test(dataProvider = "parts")
@@ -64,7 +107,12 @@ public class LibraryPlausibleTest {
                 .mapToDouble(b -> b.dx() * b.dy() * b.dz())
                 .sum();
         double gramsPerCm3 = part.massG().value() / solid * 1000;
-        assertThat(gramsPerCm3).as(part.name()).isBetween(0.1, 5.0);
+        assertThat(gramsPerCm3).as(part.name()).isBetween(0.1, metal(part) ? 9.0 : 5.0);
+    }
+
+    /** Copper and magnets are denser than anything with a board in it. */
+    private static boolean metal(Part part) {
+        return part.facets().isEmpty() && (part.family() == Family.COOLING || part.family() == Family.MECHANICS);
     }
 
     @Test(dataProvider = "parts")

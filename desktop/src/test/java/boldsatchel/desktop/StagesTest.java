@@ -7,6 +7,7 @@ import boldsatchel.cost.CostResult;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.edit.Edits;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Case;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Material;
@@ -184,7 +185,7 @@ public class StagesTest extends WindowHarness {
     @Test
     public void anotherCaseIsTaken() {
         open("shelf");
-        Library.Case steel = app().desk().library().cases().stream()
+        Case steel = app().desk().library().cases().stream()
                 .filter(c -> c.name().startsWith("Steel"))
                 .findFirst()
                 .orElseThrow();

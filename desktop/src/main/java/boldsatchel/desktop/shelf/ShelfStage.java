@@ -8,10 +8,10 @@ import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.PartDrawing;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.machine.Case;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.quantity.Units;
-import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
@@ -52,7 +52,7 @@ public final class ShelfStage implements WorkStage {
             "Replace the selected part",
             "Put the chosen part in its place, rung and name",
             this::replace);
-    private final ComboBox<Library.Case> cases = Ui.choice("cases", Library.Case::name);
+    private final ComboBox<Case> cases = Ui.choice("cases", Case::name);
     private final Latest trying = Latest.only();
     private boolean selecting;
     private boolean filled;
