@@ -1,5 +1,6 @@
 package boldsatchel.edit;
 
+import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
@@ -89,11 +90,14 @@ public final class Edits {
                         .orElse(b));
     }
 
-    /** Takes a part from the table into a shell. */
+    /** Takes a part from the table into a shell, where there is room; into its corner when there is none. */
     public static Edit place(Part part, Shell shell) {
         return new Edit(
                 "place " + part.name(),
-                b -> b.with(new Placement(part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of())));
+                b -> b.with(b.shell(shell.id())
+                        .flatMap(s -> new FreePlace(b, s, b.brief().limits().gapMm()).of(part))
+                        .orElse(new Placement(
+                                part.id(), shell.id(), new Vec(0, 0, 0), Orientation.AS_DRAWN, Set.of()))));
     }
 
     /** Puts a part back on the table. */

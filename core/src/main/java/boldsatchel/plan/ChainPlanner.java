@@ -2,6 +2,7 @@ package boldsatchel.plan;
 
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Connector;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
@@ -14,11 +15,14 @@ import boldsatchel.quantity.Units;
 import boldsatchel.shelf.Picks;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Works out a chain from sources to the loads of a build: protection, fuse, switch, wires, one rail for each voltage that the loads need,
@@ -37,6 +41,9 @@ final class ChainPlanner {
     /** Resistance from a bank's cells to a board: output, diode, switch, plugs, wires; a guess. */
     private static final double PATH_OHMS = 0.08;
 
+    /** A socket is not planned to give more than this share of its most. */
+    private static final double SOCKET_SHARE = 0.9;
+
     private static final double STEADY_DROP_SHARE = 0.008;
 
     private final Build base;
@@ -44,6 +51,11 @@ final class ChainPlanner {
     private final Set<String> ids = new HashSet<>();
     private final List<String> reasons = new ArrayList<>();
     private final List<Part> loads;
+    /** Ids of the loads that sockets of others feed. */
+    private final Set<String> plugged = new HashSet<>();
+
+    /** By the id of a board, its sockets with what is plugged in. */
+    private final Map<String, List<Rung>> sockets = new HashMap<>();
 
     private double lowV;
     private double highV;
@@ -155,12 +167,27 @@ final class ChainPlanner {
         return Math.max(d.startW().value(), d.busyW().value()) + d.backlightW().value();
     }
 
+    /** What a load draws and passes on to what is plugged into it. */
+    private double whole(Part load, ToDoubleFunction<Part> watts) {
+        double fed = sockets.getOrDefault(load.id(), List.of()).stream()
+                .flatMap(Rung::walk)
+                .flatMap(r -> r.part().stream())
+                .flatMap(id -> loads.stream().filter(p -> p.id().equals(id)))
+                .mapToDouble(watts)
+                .sum();
+        return watts.applyAsDouble(load) + fed / Usual.CHAIN_EFFICIENCY;
+    }
+
     /** Loads straight on the sources, and a rail for each voltage that the rest need. */
     private List<Rung> feeds() {
         List<Rung> feeds = new ArrayList<>();
         List<Part> rest = new ArrayList<>();
         double peakA = loads.stream().mapToDouble(ChainPlanner::mostW).sum() / lowV;
+        plugIn();
         for (Part load : loads) {
+            if (plugged.contains(load.id())) {
+                continue;
+            }
             Facet.DrawsPower d = draws(load);
             boolean straight = highV - lowV >= STEADY_V && d.lowV() <= lowV * 1.001 && d.highV() >= highV * 0.999;
             boolean steady = highV - lowV < STEADY_V && d.lowV() <= lowV - peakA * PATH_OHMS && d.highV() >= highV;
@@ -177,6 +204,53 @@ final class ChainPlanner {
             feeds.add(rail(rest));
         }
         return feeds;
+    }
+
+    /** What sockets of boards can feed is plugged in there, the lightest first: it has to be connected to the board anyway. */
+    private void plugIn() {
+        Map<Facet.Rail, Double> left = new HashMap<>();
+        List<Part> light = loads.stream()
+                .filter(p -> !p.family().computes())
+                .sorted(Comparator.comparingDouble(ChainPlanner::mostW))
+                .toList();
+        for (Part board : loads.stream().filter(p -> p.family().computes()).toList()) {
+            for (Part.Outlet outlet : board.outlets()) {
+                double volts = outlet.madeV().orElse(draws(board).nominalV());
+                double amps = Math.min(
+                                outlet.gives().amps(),
+                                outlet.rail()
+                                        .map(r -> left.computeIfAbsent(r, Facet.Rail::amps))
+                                        .orElse(outlet.gives().amps()))
+                        * SOCKET_SHARE;
+                light.stream()
+                        .filter(p -> !plugged.contains(p.id()) && suits(p, outlet, volts) && mostW(p) / volts <= amps)
+                        .findFirst()
+                        .ifPresent(p -> {
+                            plugged.add(p.id());
+                            outlet.rail().ifPresent(r -> left.merge(r, -mostW(p) / volts, Double::sum));
+                            String socket = outlet.port().name();
+                            sockets.computeIfAbsent(board.id(), b -> new ArrayList<>())
+                                    .add(Rung.of(
+                                            free("socket"),
+                                            new Rung.Socket(board.id(), socket),
+                                            Rung.of(rungId(p), new Rung.OfPart(p.id()))));
+                            reasons.add(p.name() + " is fed by the socket “" + socket + "” of " + board.name()
+                                    + ": it draws up to " + n(mostW(p) / volts) + " A of the "
+                                    + n(outlet.gives().amps()) + " A there.");
+                        });
+            }
+        }
+    }
+
+    /** Whether a load bears a socket's voltage and its plug fits: panels have a plug of their own, all else comes by any other. */
+    private static boolean suits(Part load, Part.Outlet outlet, double volts) {
+        Facet.DrawsPower d = draws(load);
+        boolean panel = outlet.port().connector() == Connector.EDP;
+        boolean wantsPanel = load.body().ports().stream().anyMatch(p -> p.connector() == Connector.EDP);
+        return panel == wantsPanel
+                && d.lowV() <= volts * Usual.RAIL_LOW
+                && d.highV() >= volts
+                && load.facet(Facet.Charges.class).isEmpty();
     }
 
     /** A converter for the heaviest load left and all others that bear its voltage. */
@@ -197,13 +271,14 @@ final class ChainPlanner {
             }
         }
         double volts = Math.clamp(nominal, low * 1.03, high * 0.98);
-        double watts = group.stream().mapToDouble(ChainPlanner::mostW).sum();
+        double watts =
+                group.stream().mapToDouble(p -> whole(p, ChainPlanner::mostW)).sum();
         Part converter = add(Picks.converter(new Picks.Conversion(lowV, highV, low, volts, high, watts)));
         Facet.Converts c = converter.facet(Facet.Converts.class).orElseThrow();
         double loss = Sizing.lossWatts(
                 c,
                 (lowV + highV) / 2,
-                group.stream().mapToDouble(ChainPlanner::busyW).sum() / c.outV());
+                group.stream().mapToDouble(p -> whole(p, ChainPlanner::busyW)).sum() / c.outV());
         reasons.add(converter.name() + " for " + names(group) + ": they share " + n(low) + " to " + n(high)
                 + " V, start with " + n(watts) + " W, and the converter then loses about " + n(loss) + " W when busy.");
         return new Rung(
@@ -218,10 +293,10 @@ final class ChainPlanner {
 
     /** A load, with a pair of wires of its own when it draws enough to need one. */
     private Rung hung(Part load, double volts) {
-        Rung rung = Rung.of(rungId(load), new Rung.OfPart(load.id()));
-        return mostW(load) < SMALL_W
-                ? rung
-                : wire("wire", busyW(load) / volts, mostW(load) / volts, LOAD_WIRE_MM, List.of(rung));
+        Rung rung = new Rung(rungId(load), new Rung.OfPart(load.id()), sockets.getOrDefault(load.id(), List.of()));
+        double busy = whole(load, ChainPlanner::busyW);
+        double most = whole(load, ChainPlanner::mostW);
+        return most < SMALL_W ? rung : wire("wire", busy / volts, most / volts, LOAD_WIRE_MM, List.of(rung));
     }
 
     private Rung wire(String id, double steadyA, double peakA, double lengthMm, List<Rung> feeds) {
