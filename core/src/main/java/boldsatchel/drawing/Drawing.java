@@ -18,4 +18,15 @@ public record Drawing(String title, double widthMm, double heightMm, double orig
     public Drawing {
         marks = List.copyOf(marks);
     }
+
+    /** The same without anything written: for a picture too small to read. */
+    public Drawing wordless() {
+        return new Drawing(
+                title,
+                widthMm,
+                heightMm,
+                originX,
+                originY,
+                marks.stream().filter(m -> !(m instanceof Mark.Text)).toList());
+    }
 }

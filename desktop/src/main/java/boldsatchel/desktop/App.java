@@ -27,6 +27,7 @@ public final class App {
     private final Desk desk;
     private final Frame frame;
     private final Scene scene;
+    private boolean closing;
     private final PauseTransition keeping = new PauseTransition(KEEP_AFTER);
 
     /** Makes the window's contents for a document. */
@@ -79,7 +80,18 @@ public final class App {
         session.standing()
                 .subscribe(standing ->
                         stage.setTitle((standing.changed() ? "• " : "") + standing.name() + " – Bold Satchel"));
-        stage.setOnCloseRequest(e -> close());
+        stage.setOnCloseRequest(e -> {
+            if (session.isChanged() && !closing) {
+                e.consume();
+                frame.files().unlessUnsaved(() -> {
+                    closing = true;
+                    close();
+                    stage.close();
+                });
+            } else {
+                close();
+            }
+        });
         stage.show();
     }
 

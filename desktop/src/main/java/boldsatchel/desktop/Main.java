@@ -5,8 +5,10 @@ import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.AppFolders;
 import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.desktop.document.Recents;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.machine.Build;
 import boldsatchel.report.Report;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
@@ -157,10 +159,7 @@ public final class Main implements Callable<Integer> {
     }
 
     private static int window(
-            Supplier<BuildFormat.Document> reading,
-            Session.Origin origin,
-            Consumer<Session> atFirst,
-            WindowOptions options)
+            Supplier<BuildFormat.Document> reading, Session.Origin origin, Consumer<App> atFirst, WindowOptions options)
             throws UserException {
         options.check();
         // Read while the toolkit starts.
@@ -178,7 +177,7 @@ public final class Main implements Callable<Integer> {
                         + String.join(", ", app.frame().stageTitles()) + ".");
                 return;
             }
-            atFirst.accept(app.desk().session());
+            atFirst.accept(app);
             if (options.shot.isEmpty()) {
                 app.frame().offerRecovered();
             } else {
@@ -214,23 +213,40 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() throws UserException {
-            return window(demo(name), Session.Origin.DEMO, session -> {}, options);
+            return window(demo(name), Session.Origin.DEMO, app -> {}, options);
         }
     }
 
-    @Command(name = "open", description = "Opens a build file.", mixinStandardHelpOptions = true)
+    @Command(
+            name = "open",
+            description = "Opens a build file, or the start sheet when none is named.",
+            mixinStandardHelpOptions = true)
     static final class Open implements Callable<Integer> {
-        @Parameters(paramLabel = "FILE", description = "a file ending in .satchel.json")
+        @Parameters(arity = "0..1", paramLabel = "FILE", description = "a file ending in .satchel.json")
         @SuppressWarnings("NullAway.Init")
-        private Path file;
+        private Optional<Path> file;
 
         @CommandLine.Mixin
         private final WindowOptions options = new WindowOptions();
 
         @Override
         public Integer call() throws UserException {
-            BuildStore.Opened opened = opened(file);
-            return window(opened::document, Session.Origin.NEW, session -> session.replaceBy(opened, file), options);
+            if (file.isEmpty()) {
+                return window(
+                        () -> new BuildFormat.Document(Build.empty("New build"), Extras.NONE),
+                        Session.Origin.NEW,
+                        app -> app.frame().begin(),
+                        options);
+            }
+            BuildStore.Opened opened = opened(file.get());
+            return window(
+                    opened::document,
+                    Session.Origin.NEW,
+                    app -> {
+                        app.desk().session().replaceBy(opened, file.get());
+                        Recents.remember(file.get());
+                    },
+                    options);
         }
     }
 

@@ -4,6 +4,7 @@ import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.machine.Build;
 import boldsatchel.plan.Supplies;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Verdict;
@@ -23,6 +24,7 @@ import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBox;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -46,6 +48,7 @@ final class Shots {
     private record Shot(String file, String demo, String stage, boolean dark, Consumer<App> prepare) {}
 
     private static final List<Shot> MANUAL = List.of(
+            new Shot("start.png", "cave-survey", "Pack", false, Shots::begin),
             new Shot(
                     "brief.png",
                     "cave-survey",
@@ -87,6 +90,23 @@ final class Shots {
                     true,
                     a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
             new Shot("book.png", "orchard-ledger", "Book", false, a -> {}));
+
+    /** The start sheet with a machine said. */
+    private static void begin(App app) {
+        app.desk()
+                .session()
+                .replaceBy(new BuildFormat.Document(Build.empty("New build"), Extras.NONE), Session.Origin.NEW);
+        app.frame().begin();
+        choose(app, "#begin-board", 2);
+        choose(app, "#begin-screen", 1);
+        choose(app, "#begin-input", 1);
+    }
+
+    private static void choose(App app, String box, int place) {
+        if (app.scene().lookup(box) instanceof ComboBox<?> found) {
+            found.getSelectionModel().select(place);
+        }
+    }
 
     /** Takes another supply over. */
     private static void feed(App app, Supplies.School school) {

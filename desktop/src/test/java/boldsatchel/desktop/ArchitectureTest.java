@@ -42,6 +42,7 @@ public class ArchitectureTest {
             "boldsatchel.desktop.controls",
             "boldsatchel.desktop.desk",
             "boldsatchel.desktop.details",
+            "boldsatchel.desktop.begin",
             "boldsatchel.desktop.brief",
             "boldsatchel.desktop.shelf",
             "boldsatchel.desktop.power",

@@ -526,13 +526,13 @@ public class WindowTest extends WindowHarness {
     }
 
     @Test
-    public void aNewBuildSaysSoEverywhereAndBeginsWithTheBrief() {
+    public void aNewBuildSaysSoEverywhereAndBeginsAtTheSheet() {
         open("power");
         keys(KeyCode.CONTROL, KeyCode.N);
         Stage stage = onFx(() -> (Stage) app().scene().getWindow());
         assertThat(stage.getTitle()).isEqualTo("New build – Bold Satchel");
         assertThat(text("#save-state")).isEqualTo("new, in no file");
-        assertThat(robot.lookup("#limit-hours").tryQuery()).isPresent();
+        assertThat(robot.lookup("#begin-name").tryQuery()).isPresent();
         assertThat(robot.lookup("#ladder").tryQuery()).isEmpty();
     }
 

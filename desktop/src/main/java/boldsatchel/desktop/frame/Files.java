@@ -5,6 +5,7 @@ import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.desktop.document.Recents;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.machine.Build;
@@ -66,6 +67,7 @@ public final class Files {
             try {
                 BuildStore.Opened opened = BuildStore.open(file);
                 desk.session().replaceBy(opened, file);
+                Recents.remember(file);
                 messages.tell("Opened " + file.getFileName() + ".");
             } catch (BuildStore.StoreException e) {
                 LOG.info("open failed: {}", e.getMessage());
@@ -74,8 +76,19 @@ public final class Files {
         });
     }
 
+    /** Opens the first build among files that were let go over the window, or says what they should be. */
+    public void dropped(List<Path> dropped) {
+        dropped.stream()
+                .filter(f -> f.toString().endsWith(BuildStore.ENDING))
+                .findFirst()
+                .ifPresentOrElse(
+                        this::open,
+                        () -> messages.complain(
+                                "This is no build", "Let go of a file whose name ends in " + BuildStore.ENDING + "."));
+    }
+
     /** Does something that takes another build in place of this one; asks first where there is unsaved work. */
-    void unlessUnsaved(Runnable action) {
+    public void unlessUnsaved(Runnable action) {
         if (desk.session().isChanged()) {
             messages.ask(
                     "There are unsaved changes to " + desk.session().build().name() + ".",
@@ -108,6 +121,7 @@ public final class Files {
     public void saveTo(Path file, boolean overwrite) {
         try {
             desk.session().saveTo(file, overwrite);
+            Recents.remember(file);
             messages.tell("Saved " + file.getFileName() + ".");
         } catch (BuildStore.ChangedOnDiskException e) {
             messages.ask(e.getMessage(), "Overwrite it", () -> saveTo(file, true), "Leave it as it is", () -> {});

@@ -1,24 +1,32 @@
 package boldsatchel.desktop.frame;
 
+import boldsatchel.desktop.begin.StartSheet;
 import boldsatchel.desktop.book.BookStage;
 import boldsatchel.desktop.brief.BriefStage;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.desktop.document.Recents;
 import boldsatchel.desktop.pack.PackStage;
 import boldsatchel.desktop.power.PowerStage;
 import boldsatchel.desktop.shelf.ShelfStage;
 import boldsatchel.edit.Edits;
+import boldsatchel.machine.Build;
 import boldsatchel.shelf.Library;
+import java.io.File;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
@@ -26,6 +34,9 @@ import javafx.scene.layout.VBox;
 
 /** The window's frame: top bar, strap of stages, the stage, the side panel, the verdict strip. */
 public final class Frame extends StackPane {
+
+    /** Width of the build's name that is left where the bar is full. */
+    private static final double LEAST_NAME = 90;
 
     private static final PseudoClass DARK = PseudoClass.getPseudoClass("dark");
 
@@ -36,13 +47,16 @@ public final class Frame extends StackPane {
     private final Commands commands = new Commands(this::libraryCommands);
     private final CommandSearch search = new CommandSearch(commands);
     private final BorderPane layout = new BorderPane();
+    private final SidePanel side;
     private final List<WorkStage> stages;
     private final StageStrap strap;
+    private final StartSheet sheet;
 
     /** Frames a desk. */
     public Frame(Desk desk) {
         this.desk = desk;
         this.files = new Files(desk, messages);
+        this.side = new SidePanel(desk);
         this.recovered = new RecoveredBar(desk.session(), files, messages);
         // Where stages are listed: a new stage is one package and one line here.
         this.stages = List.of(
@@ -52,17 +66,74 @@ public final class Frame extends StackPane {
                 new PackStage(desk),
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);
+        this.sheet = new StartSheet(desk, new Ways());
         getStyleClass().add("frame");
         setId("frame");
         layout.setTop(new VBox(topBar(), recovered, messages));
         layout.setLeft(strap);
-        layout.setRight(new SidePanel(desk));
+        layout.setRight(side);
         layout.setBottom(new VerdictStrip(desk));
         getChildren().addAll(layout, search);
         desk.dark().subscribe(dark -> pseudoClassStateChanged(DARK, dark));
         commands();
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         open(stages.get(3));
+        setOnDragOver(e -> {
+            if (e.getDragboard().hasFiles()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+            e.consume();
+        });
+        setOnDragDropped(e -> {
+            files.dropped(e.getDragboard().getFiles().stream().map(File::toPath).toList());
+            e.setDropCompleted(true);
+            e.consume();
+        });
+    }
+
+    /** What the start sheet leads to. */
+    private final class Ways implements StartSheet.Ways {
+        @Override
+        public void open(Path file) {
+            files.open(file);
+            leaveSheet();
+        }
+
+        @Override
+        public void choose() {
+            files.choose(getScene().getWindow());
+            leaveSheet();
+        }
+
+        @Override
+        public void demo(Build demo) {
+            files.demo(demo);
+            leaveSheet();
+        }
+
+        @Override
+        public void begun() {
+            Frame.this.open(stages.get(3));
+        }
+
+        @Override
+        public void byHand() {
+            Frame.this.open(stages.getFirst());
+        }
+    }
+
+    /** Shows the sheet that every machine begins at. */
+    public void begin() {
+        strap.select(Optional.empty());
+        layout.setCenter(sheet);
+        layout.setRight(null);
+        sheet.show();
+    }
+
+    private void leaveSheet() {
+        if (!desk.session().build().equals(Build.empty(desk.session().build().name()))) {
+            open(stages.get(3));
+        }
     }
 
     /** Opens a stage by its title; says whether there is one. */
@@ -79,7 +150,8 @@ public final class Frame extends StackPane {
     }
 
     private void open(WorkStage stage) {
-        strap.select(stage);
+        strap.select(Optional.of(stage));
+        layout.setRight(side);
         layout.setCenter(stage.content());
     }
 
@@ -91,6 +163,7 @@ public final class Frame extends StackPane {
     private HBox topBar() {
         Label name = Ui.label("", "build-name");
         Label variant = Ui.label("", "soft");
+        name.setMinWidth(LEAST_NAME);
         Label saved = Ui.label("", "save-state");
         saved.setId("save-state");
         Button undo = Ui.button(
@@ -121,13 +194,68 @@ public final class Frame extends StackPane {
                                 : standing.file()
                                         .map(f -> "saved in " + f.getFileName())
                                         .orElse(standing.origin().words())));
-        Button find = Ui.button("find", "Find a command  Ctrl K", "Everything that can be done, by name", search::open);
+        Button fresh = Ui.button("new", "New", "Begin another machine (Ctrl N)", () -> files.fresh(this::begin));
+        Button open = Ui.button(
+                "open",
+                "Open",
+                "Open a build file (Ctrl O)",
+                () -> files.choose(getScene().getWindow()));
+        MenuButton recent = new MenuButton("Recent");
+        recent.setId("recent");
+        recent.setMinWidth(USE_PREF_SIZE);
+        recent.setOnShowing(e -> fillRecents(recent));
+        fillRecents(recent);
+        Button save = Ui.button(
+                "save",
+                "Save",
+                "Save the build (Ctrl S)",
+                () -> files.save(getScene().getWindow()));
+        Button saveAs = Ui.button(
+                "save-as",
+                "Save as",
+                "Save the build under another name (Ctrl Shift S)",
+                () -> files.saveAs(getScene().getWindow()));
+        Button export = Ui.button(
+                "export",
+                "Export",
+                "Export the build book (Ctrl E)",
+                () -> files.chooseExport(getScene().getWindow()));
+        Button find = Ui.button("find", "Find  Ctrl K", "Everything that can be done, by name", search::open);
         Button look = Ui.button("look", "Dark", "Light or dark look", this::toggleLook);
         desk.dark().subscribe(dark -> look.setText(dark ? "Light" : "Dark"));
-        HBox bar = new HBox(10, name, variant, Ui.spring(), undo, redo, find, saved, look);
+        HBox bar = new HBox(
+                6,
+                fresh,
+                open,
+                recent,
+                save,
+                saveAs,
+                export,
+                name,
+                variant,
+                Ui.spring(),
+                undo,
+                redo,
+                find,
+                saved,
+                look);
         bar.setAlignment(Pos.CENTER_LEFT);
         bar.getStyleClass().add("top-bar");
         return bar;
+    }
+
+    private void fillRecents(MenuButton recent) {
+        recent.getItems().clear();
+        for (Path file : Recents.all()) {
+            MenuItem item = new MenuItem(String.valueOf(file.getFileName()));
+            item.setOnAction(e -> files.open(file));
+            recent.getItems().add(item);
+        }
+        if (recent.getItems().isEmpty()) {
+            MenuItem none = new MenuItem("nothing was opened or saved yet");
+            none.setDisable(true);
+            recent.getItems().add(none);
+        }
     }
 
     private void toggleLook() {
@@ -135,7 +263,7 @@ public final class Frame extends StackPane {
     }
 
     private static String shortened(String name) {
-        return name.length() > 26 ? name.substring(0, 25).strip() + "…" : name;
+        return name.length() > 20 ? name.substring(0, 19).strip() + "…" : name;
     }
 
     private void commands() {
@@ -149,7 +277,7 @@ public final class Frame extends StackPane {
                 "Shortcut+Shift+S",
                 () -> files.saveAs(getScene().getWindow()));
         commands.add("Open a build", "Shortcut+O", () -> files.choose(getScene().getWindow()));
-        commands.add("Start a new build", "Shortcut+N", () -> files.fresh(() -> open(stages.getFirst())));
+        commands.add("Start a new build", "Shortcut+N", () -> files.fresh(this::begin));
         commands.add(
                 "Export the build book",
                 "Shortcut+E",

@@ -6,6 +6,7 @@ import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.verdict.State;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.ToggleButton;
@@ -50,8 +51,12 @@ final class StageStrap extends VBox {
         }
     }
 
-    void select(WorkStage stage) {
-        group.getToggles().stream().filter(t -> stage.equals(t.getUserData())).forEach(group::selectToggle);
+    /** Marks the stage that is open; none while there is something else in its place. */
+    void select(Optional<WorkStage> stage) {
+        group.selectToggle(group.getToggles().stream()
+                .filter(t -> stage.filter(s -> s.equals(t.getUserData())).isPresent())
+                .findFirst()
+                .orElse(null));
     }
 
     private static HBox graphic(WorkStage stage, int key, State state) {
