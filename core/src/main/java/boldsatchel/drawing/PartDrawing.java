@@ -8,7 +8,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.quantity.Units;
 
-/** A part alone: from above and from the front, with its sockets and main dimensions. */
+/** A part alone: from above, from the front and from the right, with its sockets and main dimensions. */
 public final class PartDrawing {
 
     private static final double MARGIN = 12;
@@ -19,15 +19,17 @@ public final class PartDrawing {
     /** Draws a part. */
     public static Drawing of(Part part) {
         Box b = part.body().bounds();
-        double text = Math.max(2.4, Math.max(b.dx(), b.dy() + b.dz()) / 26);
+        double text = Math.max(2.4, Math.max(b.dx() + b.dy(), b.dy() + b.dz()) / 30);
         double height = b.dy() + b.dz() + BETWEEN + 2 * MARGIN;
-        double width = b.dx() + 2 * MARGIN;
+        double sideX = b.dx() + BETWEEN + 2 * text;
+        double width = sideX + b.dy() + 2 * MARGIN;
         Sketch s = new Sketch(-MARGIN, b.dz() + BETWEEN + b.dy() + MARGIN);
         double planLow = b.dz() + BETWEEN;
         FamilyStyle style = FamilyStyle.of(part.family());
         for (Box solid : part.body().solidBoxes()) {
             block(s, solid.x(), planLow + solid.y(), solid.dx(), solid.dy(), style);
             block(s, solid.x(), solid.z(), solid.dx(), solid.dz(), style);
+            block(s, sideX + solid.y(), solid.z(), solid.dy(), solid.dz(), style);
         }
         part.facet(Facet.ShowsPicture.class)
                 .ifPresent(p -> s.frame(

@@ -42,6 +42,15 @@ public final class Edits {
         return new Edit("add " + part.name(), b -> b.with(b.parts().and(part.withId(b.freeId(part.id())))));
     }
 
+    /** Adds another of the same, on the table. */
+    public static Edit duplicate(Part part) {
+        return new Edit(
+                "duplicate " + part.name(),
+                b -> b.part(part.id())
+                        .map(p -> b.with(b.parts().and(p.withId(b.freeId(p.id())))))
+                        .orElse(b));
+    }
+
     /** Takes a part out, with its place, its heat paths and its rung; what hung on the rung hangs on the one above. */
     public static Edit removePart(Part part) {
         String id = part.id();

@@ -2,9 +2,11 @@ package boldsatchel.plan;
 
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
+import boldsatchel.shelf.Library;
 import java.util.Optional;
 
 /** Parts of which somebody has measured a little, and that are otherwise like one on the shelf: what was not measured is a guess. */
@@ -59,6 +61,18 @@ public final class Likeness {
                 .flatMap(w -> like.facet(Facet.DrawsPower.class).map(d -> drawing(d, w)))
                 .map(like::withFacet)
                 .orElse(like);
+    }
+
+    /** A part of a family to begin with, all of it a guess; like the first of them on a shelf. */
+    public static Part template(Family family, Library shelf) {
+        return shelf.parts().stream()
+                .filter(p -> p.family() == family)
+                .findFirst()
+                .map(p -> of(p, Measured.NOTHING))
+                .orElseThrow(() -> new IllegalArgumentException("there is no " + family.words() + " on the shelf"))
+                .named("New " + family.words())
+                .withId("own-"
+                        + family.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
     }
 
     private static Figure said(Optional<Double> measured, Figure pattern) {

@@ -4,13 +4,16 @@ import boldsatchel.book.Typeface;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.desktop.document.OwnShelf;
 import boldsatchel.desktop.frame.Frame;
 import boldsatchel.format.BuildFormat;
+import boldsatchel.shelf.Library;
 import boldsatchel.shelf.Picks;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Objects;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
@@ -34,12 +37,20 @@ public final class App {
     public App(BuildFormat.Document document, Session.Origin origin) {
         loadFaces();
         session = new Session(document, origin);
-        desk = new Desk(session, Picks::shelf);
+        desk = new Desk(session, this::library);
         frame = new Frame(desk);
         scene = new Scene(frame, WIDTH, HEIGHT);
         scene.getStylesheets().add(sheet("/atlantafx/base/theme/primer-light.bss"));
         scene.getStylesheets().add(sheet("satchel.css"));
         keepUnsavedWork();
+    }
+
+    /** The shelf that ships and the user's own; what is wrong with that one is said, and stops nothing. */
+    private Library library() {
+        OwnShelf.Loaded own = OwnShelf.load();
+        own.problem()
+                .ifPresent(words -> Platform.runLater(() -> frame.complain("Your own shelf cannot be read", words)));
+        return Picks.shelf().and(Library.of(own.contents()));
     }
 
     private static String sheet(String name) {

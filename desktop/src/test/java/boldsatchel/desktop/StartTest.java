@@ -3,15 +3,19 @@ package boldsatchel.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.desktop.document.OwnShelf;
+import boldsatchel.format.LibraryFormat;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.quantity.Basis;
+import boldsatchel.shelf.Library;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
@@ -160,5 +164,70 @@ public class StartTest extends WindowHarness {
         });
         assertThat(build().rung(socket.id()).orElseThrow().stage()).isEqualTo(new Rung.Socket("board", "USB-C"));
         assertThat(codes()).doesNotContain("power.no-socket", "power.socket-current");
+    }
+
+    /** A board of one's own from a caliper, kept on the shelf, exported, and taken in again equal. */
+    @Test
+    public void aPartOfOnesOwnComesBackFromTheShelf() throws Exception {
+        Files.deleteIfExists(OwnShelf.file());
+        open("shelf");
+        onFx(() -> {
+            robot.lookup("#shelf-new").<MenuButton>query().getItems().getFirst().fire();
+            return 0;
+        });
+        assertThat(session().selection().get()).isEqualTo("own-x86-board");
+        inSight("#body-widthMm");
+        write("#body-widthMm", "123 mm");
+        assertThat(build().part("own-x86-board").orElseThrow().body().widthMm().value())
+                .isEqualTo(123);
+        robot.clickOn("#shelf-keep");
+        settle();
+        Part kept = app().desk().library().part("own-new-x86-board").orElseThrow();
+        assertThat(kept.body().widthMm().value()).isEqualTo(123);
+        Path file = folder.resolve("mine" + LibraryFormat.ENDING);
+        Files.deleteIfExists(file);
+        onFx(() -> {
+            app().frame().files().exportShelf(file);
+            return 0;
+        });
+        Files.delete(OwnShelf.file());
+        onFx(() -> {
+            app().frame().files().takeIn(file);
+            return 0;
+        });
+        assertThat(OwnShelf.load().contents().parts()).containsExactly(kept);
+        Files.deleteIfExists(OwnShelf.file());
+    }
+
+    @Test
+    public void aBadShelfIsSaidAndNotWrittenOver() throws Exception {
+        String bad = "{\n \"format\": \"bold-satchel-library\",\n \"version\": 2,\n \"parts\": [7]\n}\n";
+        Files.createDirectories(OwnShelf.file().getParent());
+        Files.writeString(OwnShelf.file(), bad);
+        try {
+            show("cave-survey");
+            open("shelf");
+            assertThat(text("#message-text")).contains("line 4", "parts[0]");
+            assertThat(app().desk().library().parts()).hasSizeGreaterThan(120);
+            select("board");
+            robot.clickOn("#shelf-keep");
+            settle();
+            assertThat(text("#message-text")).contains("not written over");
+            assertThat(Files.readString(OwnShelf.file())).isEqualTo(bad);
+        } finally {
+            Files.deleteIfExists(OwnShelf.file());
+        }
+    }
+
+    @Test
+    public void aDuplicateIsAPartByItself() {
+        open("shelf");
+        select("board");
+        robot.clickOn("#shelf-duplicate");
+        settle();
+        assertThat(build().part("board-2")).isPresent();
+        assertThat(build().parts().list())
+                .hasSize(
+                        Library.demo("cave-survey").orElseThrow().parts().list().size() + 1);
     }
 }

@@ -19,6 +19,7 @@ public final class Desk {
     private final Session session;
     private final Supplier<Library> load;
     private Optional<Library> library = Optional.empty();
+    private int revision;
     private final BooleanProperty dark = new SimpleBooleanProperty(false);
     private final ObjectProperty<Optional<Verdict.Kind>> working = new SimpleObjectProperty<>(Optional.empty());
 
@@ -38,6 +39,17 @@ public final class Desk {
         Library loaded = library.orElseGet(load);
         library = Optional.of(loaded);
         return loaded;
+    }
+
+    /** Reads the library again when it is next asked for. */
+    public void forgetLibrary() {
+        library = Optional.empty();
+        revision++;
+    }
+
+    /** Counts how often the library was read anew. */
+    public int libraryRevision() {
+        return revision;
     }
 
     /** Whether the look is dark. */

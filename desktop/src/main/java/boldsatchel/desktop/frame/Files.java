@@ -5,10 +5,13 @@ import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.desktop.document.OwnShelf;
 import boldsatchel.desktop.document.Recents;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.format.LibraryFormat;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.verdict.Evaluator;
 import java.nio.file.Path;
 import java.util.List;
@@ -76,15 +79,24 @@ public final class Files {
         });
     }
 
-    /** Opens the first build among files that were let go over the window, or says what they should be. */
+    /** Opens the first build, or takes in the first library, among files let go over the window; says what they should be otherwise. */
     public void dropped(List<Path> dropped) {
-        dropped.stream()
-                .filter(f -> f.toString().endsWith(BuildStore.ENDING))
-                .findFirst()
-                .ifPresentOrElse(
-                        this::open,
-                        () -> messages.complain(
-                                "This is no build", "Let go of a file whose name ends in " + BuildStore.ENDING + "."));
+        Optional<Path> build = ending(dropped, BuildStore.ENDING);
+        Optional<Path> library = ending(dropped, LibraryFormat.ENDING);
+        if (build.isPresent()) {
+            open(build.get());
+        } else if (library.isPresent()) {
+            takeIn(library.get());
+        } else {
+            messages.complain(
+                    "This is no build",
+                    "Let go of a file whose name ends in " + BuildStore.ENDING + ", or a library ending in "
+                            + LibraryFormat.ENDING + ".");
+        }
+    }
+
+    private static Optional<Path> ending(List<Path> files, String ending) {
+        return files.stream().filter(f -> f.toString().endsWith(ending)).findFirst();
     }
 
     /** Does something that takes another build in place of this one; asks first where there is unsaved work. */
@@ -129,6 +141,59 @@ public final class Files {
             LOG.warn("save failed", e);
             messages.complain("The build could not be saved", e.getMessage());
         }
+    }
+
+    /** Puts a part on the user's own shelf. */
+    public void keep(Part part) {
+        try {
+            Part kept = OwnShelf.keep(part);
+            desk.forgetLibrary();
+            messages.tell("“" + kept.name() + "” is on your own shelf, in " + OwnShelf.file() + ".");
+        } catch (BuildStore.StoreException e) {
+            messages.complain("It could not be kept", e.getMessage());
+        }
+    }
+
+    /** Takes a library file in, or says why not. */
+    public void takeIn(Path library) {
+        try {
+            int count = OwnShelf.takeIn(library);
+            desk.forgetLibrary();
+            messages.tell(count + " came onto your own shelf from " + library.getFileName() + ".");
+        } catch (BuildStore.StoreException e) {
+            messages.complain("This library cannot be taken in", e.getMessage());
+        }
+    }
+
+    /** Writes the user's own shelf to a library file, or says why not. */
+    public void exportShelf(Path to) {
+        try {
+            OwnShelf.export(to);
+            messages.tell("Your own shelf is in " + to.getFileName() + ".");
+        } catch (BuildStore.StoreException e) {
+            messages.complain("Your own shelf could not be written", e.getMessage());
+        }
+    }
+
+    private static FileChooser shelfChooser(String title) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(title);
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter("Bold Satchel libraries", "*" + LibraryFormat.ENDING));
+        return chooser;
+    }
+
+    void chooseTakeIn(Window window) {
+        Optional.ofNullable(shelfChooser("Take in a library").showOpenDialog(window))
+                .ifPresent(f -> takeIn(f.toPath()));
+    }
+
+    void chooseExportShelf(Window window) {
+        Optional.ofNullable(shelfChooser("Export your own shelf").showSaveDialog(window))
+                .ifPresent(f -> exportShelf(
+                        f.getName().endsWith(LibraryFormat.ENDING)
+                                ? f.toPath()
+                                : f.toPath().resolveSibling(f.getName() + LibraryFormat.ENDING)));
     }
 
     /** Asks for a folder and exports the book there. */

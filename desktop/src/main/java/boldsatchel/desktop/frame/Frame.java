@@ -13,6 +13,7 @@ import boldsatchel.desktop.power.PowerStage;
 import boldsatchel.desktop.shelf.ShelfStage;
 import boldsatchel.edit.Edits;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.shelf.Library;
 import java.io.File;
 import java.nio.file.Path;
@@ -61,7 +62,7 @@ public final class Frame extends StackPane {
         // Where stages are listed: a new stage is one package and one line here.
         this.stages = List.of(
                 new BriefStage(desk),
-                new ShelfStage(desk),
+                new ShelfStage(desk, new OwnWays()),
                 new PowerStage(desk),
                 new PackStage(desk),
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
@@ -89,6 +90,24 @@ public final class Frame extends StackPane {
             e.setDropCompleted(true);
             e.consume();
         });
+    }
+
+    /** The user's own shelf, by way of files. */
+    private final class OwnWays implements ShelfStage.Own {
+        @Override
+        public void keep(Part part) {
+            files.keep(part);
+        }
+
+        @Override
+        public void takeIn() {
+            files.chooseTakeIn(getScene().getWindow());
+        }
+
+        @Override
+        public void export() {
+            files.chooseExportShelf(getScene().getWindow());
+        }
     }
 
     /** What the start sheet leads to. */

@@ -11,6 +11,7 @@ import boldsatchel.edit.Edits;
 import boldsatchel.machine.Case;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
+import boldsatchel.plan.Likeness;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -26,9 +27,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -54,12 +58,34 @@ public final class ShelfStage implements WorkStage {
             this::replace);
     private final ComboBox<Case> cases = Ui.choice("cases", Case::name);
     private final Latest trying = Latest.only();
+    private final Own own;
+    private final Button keep = Ui.button(
+            "shelf-keep",
+            "Keep on my shelf",
+            "Put the selected part on your own shelf, to use it in other builds",
+            this::keep);
+    private final Button duplicate =
+            Ui.button("shelf-duplicate", "Duplicate", "Another of the same, to be changed by itself", this::duplicate);
     private boolean selecting;
-    private boolean filled;
+    /** Which revision of the library the list is filled with; none yet. */
+    private int offered = -1;
+
+    /** What can be done with the user's own shelf. */
+    public interface Own {
+        /** Puts a part on it. */
+        void keep(Part part);
+
+        /** Takes a library file in. */
+        void takeIn();
+
+        /** Writes it to a library file. */
+        void export();
+    }
 
     /** The stage on a desk. */
-    public ShelfStage(Desk desk) {
+    public ShelfStage(Desk desk, Own own) {
         this.desk = desk;
+        this.own = own;
         content.getStyleClass().add("stage");
         content.getChildren().addAll(buildSide(), librarySide());
         desk.keepShowing(content, this::show);
@@ -123,7 +149,17 @@ public final class ShelfStage implements WorkStage {
         cases.setPromptText("Take another case …");
         cases.setOnAction(e -> Optional.ofNullable(cases.getValue())
                 .ifPresent(c -> desk.session().does(Edits.takeCase(c))));
-        VBox side = new VBox(8, table, new HBox(8, remove, cases));
+        MenuButton fresh = new MenuButton("New part");
+        fresh.setId("shelf-new");
+        fresh.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        fresh.setTooltip(
+                new Tooltip("A part of your own: it begins as a guess, and every figure of it can be changed"));
+        for (Family f : Family.values()) {
+            MenuItem item = new MenuItem(f.words());
+            item.setOnAction(e -> make(f));
+            fresh.getItems().add(item);
+        }
+        VBox side = new VBox(8, table, new HBox(8, fresh, duplicate, keep), new HBox(8, remove, cases));
         HBox.setHgrow(side, Priority.ALWAYS);
         return side;
     }
@@ -170,8 +206,13 @@ public final class ShelfStage implements WorkStage {
         drawing.setMaxHeight(150);
         HBox search = new HBox(8, words, family);
         HBox.setHgrow(words, Priority.ALWAYS);
-        VBox side =
-                new VBox(8, Ui.label("Library", "section"), search, list, drawing, about, new HBox(8, add, replace));
+        HBox shelf = new HBox(
+                8,
+                Ui.label("Library", "section"),
+                Ui.spring(),
+                Ui.button("shelf-take-in", "Take in …", "Put a library file on your own shelf", own::takeIn),
+                Ui.button("shelf-export", "Export mine …", "Write your own shelf to a library file", own::export));
+        VBox side = new VBox(8, shelf, search, list, drawing, about, new HBox(8, add, replace));
         side.setPrefWidth(330);
         side.setMinWidth(320);
         return side;
@@ -186,8 +227,8 @@ public final class ShelfStage implements WorkStage {
     }
 
     private void show() {
-        if (!filled) {
-            filled = true;
+        if (offered != desk.libraryRevision()) {
+            offered = desk.libraryRevision();
             cases.getItems().setAll(desk.library().cases());
             fill();
         }
@@ -208,6 +249,8 @@ public final class ShelfStage implements WorkStage {
 
     private void showChosen() {
         Optional<Part> selected = desk.session().selectedPart();
+        keep.setDisable(selected.isEmpty());
+        duplicate.setDisable(selected.isEmpty());
         add.setDisable(chosen().isEmpty());
         replace.setDisable(chosen().isEmpty() || selected.isEmpty());
         about.getChildren().clear();
@@ -243,6 +286,25 @@ public final class ShelfStage implements WorkStage {
 
     private static boolean same(Verdict a, Verdict b) {
         return a.kind().format(a.value()).equals(b.kind().format(b.value()));
+    }
+
+    private void keep() {
+        desk.session().selectedPart().ifPresent(p -> {
+            own.keep(p);
+            show();
+        });
+    }
+
+    private void duplicate() {
+        desk.session().selectedPart().ifPresent(p -> desk.session().does(Edits.duplicate(p)));
+    }
+
+    /** A part to begin with, selected, so that its figures stand beside. */
+    private void make(Family of) {
+        Part part = Likeness.template(of, desk.library());
+        String id = desk.session().build().freeId(part.id());
+        desk.session().does(Edits.addPart(part));
+        desk.session().selection().set(id);
     }
 
     private void add() {
