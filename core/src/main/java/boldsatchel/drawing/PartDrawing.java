@@ -21,7 +21,7 @@ public final class PartDrawing {
         Box b = part.body().bounds();
         double text = Math.max(2.4, Math.max(b.dx() + b.dy(), b.dy() + b.dz()) / 30);
         double height = b.dy() + b.dz() + BETWEEN + 2 * MARGIN;
-        double sideX = b.dx() + BETWEEN + 2 * text;
+        double sideX = b.dx() + BETWEEN;
         double width = sideX + b.dy() + 2 * MARGIN;
         Sketch s = new Sketch(-MARGIN, b.dz() + BETWEEN + b.dy() + MARGIN);
         double planLow = b.dz() + BETWEEN;
@@ -62,8 +62,9 @@ public final class PartDrawing {
         double above = planLow + b.dy() + 3;
         s.dimension(0, above, b.dx(), above, Units.format(b.dx(), 1, "mm"), text, Ink.SOFT);
         s.dimension(b.dx() + 3, planLow, b.dx() + 3, planLow + b.dy(), Units.format(b.dy(), 1, ""), text, Ink.SOFT);
-        s.text(b.dx() + 2, b.dz() / 2 - text / 3, text, Align.LEFT, false, Ink.SOFT, Units.format(b.dz(), 1, ""), "");
-        return s.done(part.name(), width + text * 2, height);
+        double beside = sideX + b.dy() + 2;
+        s.text(beside, b.dz() / 2 - text / 3, text, Align.LEFT, false, Ink.SOFT, Units.format(b.dz(), 1, ""), "");
+        return s.done(part.name(), width + text * 3, height);
     }
 
     private static void block(Sketch s, double x, double y, double w, double h, FamilyStyle style) {

@@ -39,10 +39,17 @@ public final class Files {
     }
 
     private static FileChooser chooser(String title) {
+        return chooser(title, "Bold Satchel builds", BuildStore.ENDING);
+    }
+
+    private static FileChooser libraryChooser(String title) {
+        return chooser(title, "Bold Satchel libraries", LibraryFormat.ENDING);
+    }
+
+    private static FileChooser chooser(String title, String what, String ending) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(title);
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter("Bold Satchel builds", "*" + BuildStore.ENDING));
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(what, "*" + ending));
         return chooser;
     }
 
@@ -175,21 +182,13 @@ public final class Files {
         }
     }
 
-    private static FileChooser shelfChooser(String title) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(title);
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter("Bold Satchel libraries", "*" + LibraryFormat.ENDING));
-        return chooser;
-    }
-
     void chooseTakeIn(Window window) {
-        Optional.ofNullable(shelfChooser("Take in a library").showOpenDialog(window))
+        Optional.ofNullable(libraryChooser("Take in a library").showOpenDialog(window))
                 .ifPresent(f -> takeIn(f.toPath()));
     }
 
     void chooseExportShelf(Window window) {
-        Optional.ofNullable(shelfChooser("Export your own shelf").showSaveDialog(window))
+        Optional.ofNullable(libraryChooser("Export your own shelf").showSaveDialog(window))
                 .ifPresent(f -> exportShelf(
                         f.getName().endsWith(LibraryFormat.ENDING)
                                 ? f.toPath()
