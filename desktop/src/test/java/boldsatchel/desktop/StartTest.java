@@ -1,13 +1,16 @@
 package boldsatchel.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.document.OwnShelf;
 import boldsatchel.format.LibraryFormat;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
+import boldsatchel.power.Efficiencies;
 import boldsatchel.quantity.Basis;
 import boldsatchel.shelf.Library;
 import java.nio.file.Files;
@@ -229,5 +232,25 @@ public class StartTest extends WindowHarness {
         assertThat(build().parts().list())
                 .hasSize(
                         Library.demo("cave-survey").orElseThrow().parts().list().size() + 1);
+    }
+
+    @Test
+    public void aConverterTakesItsLossesFromItsEfficiencies() {
+        open("shelf");
+        select("converter");
+        inSight("#efficiency-in-0");
+        String[][] points = {{"14 V", "0.3 A", "88 %"}, {"14 V", "2 A", "94 %"}, {"14 V", "5 A", "91 %"}};
+        for (int i = 0; i < points.length; i++) {
+            write("#efficiency-in-" + i, points[i][0]);
+            write("#efficiency-out-" + i, points[i][1]);
+            write("#efficiency-share-" + i, points[i][2]);
+        }
+        robot.clickOn("#efficiency-fit");
+        settle();
+        Facet.Converts fitted = build().part("converter")
+                .flatMap(p -> p.facet(Facet.Converts.class))
+                .orElseThrow();
+        assertThat(Efficiencies.at(fitted, 14, 2)).isCloseTo(0.94, within(0.005));
+        assertThat(Efficiencies.at(fitted, 14, 5)).isCloseTo(0.91, within(0.005));
     }
 }

@@ -302,7 +302,7 @@ public class WindowTest extends WindowHarness {
 
     @Test
     public void theCommandSearchFindsByAnyWordAndDoesIt() {
-        choose("add blower");
+        choose("add blower 40");
         assertThat(build().part("blower-40")).isPresent();
         choose("undo");
         assertThat(build().part("blower-40")).isEmpty();

@@ -171,6 +171,17 @@ final class PartDetails extends VBox {
             if (facet instanceof Facet.Offers) {
                 abilities.getChildren().add(new HBox(8, Ui.label("asked for"), Ui.spring(), asked));
             }
+            if (facet instanceof Facet.Converts) {
+                abilities
+                        .getChildren()
+                        .add(new EfficiencyBox(
+                                () -> part.facet(Facet.Converts.class),
+                                f -> change(
+                                        "losses",
+                                        p -> p.facet(Facet.Converts.class)
+                                                .map(c -> p.withFacet(f.apply(c)))
+                                                .orElse(p))));
+            }
             if (NOTES.containsKey(kindOf)) {
                 abilities.getChildren().add(Ui.words(NOTES.get(kindOf), "soft"));
             }

@@ -282,7 +282,7 @@ public final class Frame extends StackPane {
     }
 
     private static String shortened(String name) {
-        return name.length() > 20 ? name.substring(0, 19).strip() + "…" : name;
+        return name.length() > 24 ? name.substring(0, 23).strip() + "…" : name;
     }
 
     private void commands() {
