@@ -158,9 +158,7 @@ public final class PowerDrawings {
                 case Rung.Diode d -> Optional.of(state.ampsIn() / d.ratedA());
                 case Rung.OfPart of -> build.part(of.part()).flatMap(p -> limitA(p, state));
                 case Rung.Socket plug ->
-                    build.part(plug.part())
-                            .flatMap(p -> p.outlet(plug.port()))
-                            .map(o -> state.ampsOut() / o.gives().amps());
+                    build.outlet(rung).map(o -> state.ampsOut() / o.gives().amps());
                 case Rung.Capacitor c -> Optional.empty();
                 case Rung.Charging c -> Optional.empty();
                 case Rung.Join j -> Optional.empty();

@@ -65,11 +65,6 @@ public final class BuildFormat {
         return BuildMapper.MAPPER.treeToValue(BuildMapper.MAPPER.readTree(json).path("build"), Build.class);
     }
 
-    /** Any record from text that ships with the program and is known to be right. */
-    public static <T> T readTrusted(String json, Class<T> type) {
-        return BuildMapper.MAPPER.readValue(json, type);
-    }
-
     /** The file's text, ending in a line break; the same build gives the same text. */
     public static String write(Document document) {
         ObjectNode root = written(document.build());

@@ -87,7 +87,7 @@ final class Line {
             return rail(above, part.orElseThrow(), converts.get());
         }
         if (above.stage() instanceof Rung.Socket) {
-            return outlet(above)
+            return build.outlet(above)
                     .flatMap(Part.Outlet::madeV)
                     .map(v -> new Rail(v, v, Optional.of(above)))
                     .orElse(before);
@@ -100,13 +100,6 @@ final class Line {
                 ? draws.map(d -> new Rail(d.nominalV(), d.nominalV(), Optional.empty()))
                         .orElse(before)
                 : before;
-    }
-
-    /** The socket that a rung is. */
-    Optional<Part.Outlet> outlet(Rung rung) {
-        return rung.stage() instanceof Rung.Socket s
-                ? build.part(s.part()).flatMap(p -> p.outlet(s.port()))
-                : Optional.empty();
     }
 
     private Optional<Facet.DrawsPower> draws(Rung rung) {

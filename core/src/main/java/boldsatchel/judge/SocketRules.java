@@ -39,7 +39,7 @@ final class SocketRules implements Telling {
 
     static List<Finding> judge(Line line) {
         SocketRules rules = new SocketRules(line);
-        rules.sockets().filter(r -> line.outlet(r).isEmpty()).forEach(rules::gone);
+        rules.sockets().filter(r -> line.build().outlet(r).isEmpty()).forEach(rules::gone);
         rules.overloads();
         rules.dead();
         return rules.sheet.findings();
@@ -82,7 +82,7 @@ final class SocketRules implements Telling {
     private void dead() {
         Map<String, List<String>> byPart = new TreeMap<>();
         sockets()
-                .filter(r -> line.outlet(r)
+                .filter(r -> build.outlet(r)
                         .flatMap(Part.Outlet::rail)
                         .filter(rail -> rail.live() != Facet.Live.ALWAYS)
                         .isPresent())
@@ -120,7 +120,7 @@ final class SocketRules implements Telling {
     }
 
     private Part.Outlet outlet(String rung) {
-        return line.outlet(build.rung(rung).orElseThrow()).orElseThrow();
+        return build.outlet(build.rung(rung).orElseThrow()).orElseThrow();
     }
 
     private String goesOff(Noted f) {
@@ -151,7 +151,7 @@ final class SocketRules implements Telling {
         }
         Facet.Rail rail = rail(f.first());
         return sockets()
-                .filter(r -> line.outlet(r).flatMap(Part.Outlet::rail).equals(Optional.of(rail)))
+                .filter(r -> build.outlet(r).flatMap(Part.Outlet::rail).equals(Optional.of(rail)))
                 .flatMap(r -> line.chain().busiest().rung(r.id()).stream()
                         .map(state -> new Working.Step(r.name(build), "", pluggedIn(r), n(state.ampsOut()) + " A")))
                 .toList();
@@ -177,7 +177,7 @@ final class SocketRules implements Telling {
     /** Free sockets of the same part, and the same voltage where that is known, that give enough. */
     private List<Remedy> otherSockets(Noted f) {
         Rung rung = build.rung(f.first()).orElseThrow();
-        Optional<Part.Outlet> now = line.outlet(rung);
+        Optional<Part.Outlet> now = build.outlet(rung);
         double amps = f.number("amps");
         return build.part(socket(rung).part()).stream()
                 .flatMap(p -> ChainEdits.freeOutlets(build, p).stream())

@@ -85,6 +85,13 @@ public record Build(
         return rung.part().flatMap(this::part);
     }
 
+    /** The socket that a rung is, if its part has it and it gives power. */
+    public Optional<Part.Outlet> outlet(Rung rung) {
+        return rung.stage() instanceof Rung.Socket s
+                ? part(s.part()).flatMap(p -> p.outlet(s.port()))
+                : Optional.empty();
+    }
+
     /** An id that no part and no rung has yet, made from a wish. */
     public String freeId(String wish) {
         String id = wish;

@@ -122,6 +122,11 @@ public record Part(
         return Optional.empty();
     }
 
+    /** Whether it shows a picture. */
+    public boolean isScreen() {
+        return facet(Facet.ShowsPicture.class).isPresent();
+    }
+
     /** Whether it stores energy: cells or a power bank. */
     public boolean isSource() {
         return facet(Facet.Cells.class).isPresent()

@@ -6,7 +6,6 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
-import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Layout;
@@ -130,10 +129,6 @@ public final class Starter {
                 .withProfiles(List.of(use));
     }
 
-    private static boolean isScreen(Part part) {
-        return part.facet(Facet.ShowsPicture.class).isPresent();
-    }
-
     private static boolean isInput(Part part) {
         return part.family() == Family.KEYBOARD || part.family() == Family.POINTER || part.family() == Family.CONTROL;
     }
@@ -157,9 +152,9 @@ public final class Starter {
     /** The smallest case of its kind that all is found room in, from what must be in it at least; measured boxes stay as they are. */
     private static Build cased(Build build, Wish wish) {
         List<Part> inside = new ArrayList<>(build.loose());
-        List<Part> screens = inside.stream().filter(Starter::isScreen).toList();
+        List<Part> screens = inside.stream().filter(Part::isScreen).toList();
         List<Part> inputs = inside.stream().filter(Starter::isInput).toList();
-        inside.removeIf(p -> isScreen(p) || isInput(p));
+        inside.removeIf(p -> p.isScreen() || isInput(p));
         inside.sort(Comparator.comparingDouble((Part p) -> width(p) * depth(p)).reversed());
         boolean lid = wish.kind().lid;
         double wide = Math.max(

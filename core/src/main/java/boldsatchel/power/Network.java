@@ -343,7 +343,7 @@ public final class Network {
             List<Node> nodes = new ArrayList<>(rung.feeds().size());
             Map<Facet.Rail, List<Rung>> rails = new LinkedHashMap<>();
             for (Rung next : rung.feeds()) {
-                Optional<Part.Outlet> outlet = outlet(next);
+                Optional<Part.Outlet> outlet = build.outlet(next);
                 Optional<Facet.Rail> rail = outlet.flatMap(Part.Outlet::rail);
                 if (rail.isPresent()) {
                     rails.computeIfAbsent(rail.get(), r -> new ArrayList<>()).add(next);
@@ -355,17 +355,11 @@ public final class Network {
             return nodes;
         }
 
-        private Optional<Part.Outlet> outlet(Rung rung) {
-            return rung.stage() instanceof Rung.Socket s
-                    ? build.part(s.part()).flatMap(p -> p.outlet(s.port()))
-                    : Optional.empty();
-        }
-
         private Node rail(Facet.Rail rail, List<Rung> sockets, Demand demand) {
             List<Node> nodes = new ArrayList<>(sockets.size());
             double made = 0;
             for (Rung socket : sockets) {
-                Node node = plugged(socket, outlet(socket).orElseThrow(), demand);
+                Node node = plugged(socket, build.outlet(socket).orElseThrow(), demand);
                 made += node instanceof Node.Outlet o ? o.amps() : 0;
                 nodes.add(node);
             }

@@ -215,28 +215,44 @@ sealed interface Node {
         }
     }
 
+    /** Stands before another node at the same voltage and passes everything on. */
+    sealed interface Passing extends Node {
+        /** What it stands before. */
+        Node next();
+
+        @Override
+        default void start(double volts) {
+            next().start(volts);
+        }
+
+        @Override
+        default double settle(double volts) {
+            return next().settle(volts);
+        }
+
+        @Override
+        default void draw(double volts, Draw out) {
+            next().draw(volts, out);
+        }
+
+        @Override
+        default void sense(double volts, double weight, Num.Sink sink) {
+            next().sense(volts, weight, sink);
+        }
+
+        @Override
+        default void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
+            next().warm(volts, up, moves);
+        }
+
+        @Override
+        default void readOff(double volts, Observer observer) {
+            next().readOff(volts, observer);
+        }
+    }
+
     /** What is left to feed when a source in its current limit already gives some. */
-    record Relieved(Node next, double amps) implements Node {
-        @Override
-        public void start(double volts) {
-            next.start(volts);
-        }
-
-        @Override
-        public double settle(double volts) {
-            return next.settle(volts);
-        }
-
-        @Override
-        public void sense(double volts, double weight, Num.Sink sink) {
-            next.sense(volts, weight, sink);
-        }
-
-        @Override
-        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
-            next.warm(volts, up, moves);
-        }
-
+    record Relieved(Node next, double amps) implements Passing {
         @Override
         public void draw(double volts, Draw out) {
             next.draw(volts, out);
@@ -600,36 +616,11 @@ sealed interface Node {
      * @param limitA the most
      * @param amps that flow, whatever is drawn here; not a number for what is drawn here
      */
-    record Watched(Breach.Kind kind, String rung, double limitA, double amps, Node next) implements Node {
-        @Override
-        public void start(double volts) {
-            next.start(volts);
-        }
-
-        @Override
-        public double settle(double volts) {
-            return next.settle(volts);
-        }
-
-        @Override
-        public void draw(double volts, Draw out) {
-            next.draw(volts, out);
-        }
-
-        @Override
-        public void sense(double volts, double weight, Num.Sink sink) {
-            next.sense(volts, weight, sink);
-        }
-
-        @Override
-        public void warm(double volts, HeatMoves.@Nullable Upstream up, HeatMoves moves) {
-            next.warm(volts, up, moves);
-        }
-
+    record Watched(Breach.Kind kind, String rung, double limitA, double amps, Node next) implements Passing {
         @Override
         public void readOff(double volts, Observer observer) {
             observer.limit(kind, rung, Double.isNaN(amps) ? Node.amps(next, volts) : amps, limitA);
-            next.readOff(volts, observer);
+            Passing.super.readOff(volts, observer);
         }
     }
 

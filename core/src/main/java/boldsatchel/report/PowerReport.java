@@ -87,7 +87,7 @@ final class PowerReport {
                 node.put("socket", socket.port());
                 number(node, "volts", state.voltsOut());
                 number(node, "amps", state.ampsOut());
-                build.part(socket.part()).flatMap(p -> p.outlet(socket.port())).ifPresent(o -> {
+                build.outlet(rung).ifPresent(o -> {
                     number(node, "mostA", o.gives().amps());
                     o.rail().ifPresent(r -> {
                         node.put("rail", r.name());

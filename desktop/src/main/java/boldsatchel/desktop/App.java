@@ -30,7 +30,6 @@ public final class App {
     private final Desk desk;
     private final Frame frame;
     private final Scene scene;
-    private boolean closing;
     private final PauseTransition keeping = new PauseTransition(KEEP_AFTER);
 
     /** Makes the window's contents for a document. */
@@ -92,10 +91,9 @@ public final class App {
                 .subscribe(standing ->
                         stage.setTitle((standing.changed() ? "• " : "") + standing.name() + " – Bold Satchel"));
         stage.setOnCloseRequest(e -> {
-            if (session.isChanged() && !closing) {
+            if (session.isChanged()) {
                 e.consume();
                 frame.files().unlessUnsaved(() -> {
-                    closing = true;
                     close();
                     stage.close();
                 });

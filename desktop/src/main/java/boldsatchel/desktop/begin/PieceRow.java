@@ -2,7 +2,6 @@ package boldsatchel.desktop.begin;
 
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
-import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.plan.Likeness;
 import boldsatchel.quantity.Quantity;
@@ -125,10 +124,5 @@ final class PieceRow extends VBox {
     /** What there is. */
     Optional<Part> part() {
         return choice.getValue().map(p -> measured.isSelected() ? Likeness.of(p, said) : p);
-    }
-
-    /** Whether a part shows a picture. */
-    static boolean isScreen(Part part) {
-        return part.facet(Facet.ShowsPicture.class).isPresent();
     }
 }

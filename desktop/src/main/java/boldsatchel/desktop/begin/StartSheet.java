@@ -174,7 +174,7 @@ public final class StartSheet extends HBox {
         if (!filled) {
             filled = true;
             offer(0, p -> p.family().computes());
-            offer(1, PieceRow::isScreen);
+            offer(1, Part::isScreen);
             offer(2, p -> p.family() == Family.KEYBOARD || p.family() == Family.CONTROL);
             offer(3, Part::isSource);
             for (String demo : Library.DEMOS) {

@@ -187,7 +187,7 @@ final class RungDetails extends VBox {
         plugged.setValue(socket.port());
         plugged.setOnAction(e -> desk.session().does(ChainEdits.plug(rung.id(), plugged.getValue())));
         Ui.row(special, "plugged into", plugged);
-        owner.flatMap(p -> p.outlet(socket.port())).ifPresent(o -> {
+        build().outlet(rung).ifPresent(o -> {
             Ui.row(
                     special,
                     "gives at most",

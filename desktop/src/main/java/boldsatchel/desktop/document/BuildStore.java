@@ -87,25 +87,38 @@ public final class BuildStore {
      * @throws StoreException with the file, and line and field where it is wrong
      */
     public static Opened open(Path file) throws StoreException {
+        String text = text(file, "build file", ENDING);
+        try {
+            return new Opened(BuildFormat.read(text), text);
+        } catch (FormatException e) {
+            throw new StoreException(file + ": " + e.getMessage(), e);
+        }
+    }
+
+    /**
+     * What a file says.
+     *
+     * @param what it should be, for people
+     * @param ending of the names of such files
+     * @throws StoreException where there is none, or it is no text, or larger than any such file
+     */
+    static String text(Path file, String what, String ending) throws StoreException {
         try {
             if (Files.exists(file) && !Files.isRegularFile(file)) {
                 throw new StoreException(
-                        file + ": this is no file but a folder or a device. Choose a file ending in " + ENDING + ".");
+                        file + ": this is no file but a folder or a device. Choose a file ending in " + ending + ".");
             }
             if (Files.size(file) > MOST_BYTES) {
-                throw new StoreException(file + ": this is larger than any build file (over " + MOST_BYTES / MEGA
-                        + " MB). Choose a file ending in " + ENDING + ".");
+                throw new StoreException(file + ": this is larger than any " + what + " (over " + MOST_BYTES / MEGA
+                        + " MB). Choose a file ending in " + ending + ".");
             }
-            String text = Files.readString(file, StandardCharsets.UTF_8);
-            return new Opened(BuildFormat.read(text), text);
+            return Files.readString(file, StandardCharsets.UTF_8);
         } catch (NoSuchFileException e) {
             throw new StoreException(file + ": there is no such file. Check the name.", e);
         } catch (MalformedInputException e) {
-            throw new StoreException(file + ": this is no text file. Choose a file ending in " + ENDING + ".", e);
+            throw new StoreException(file + ": this is no text file. Choose a file ending in " + ending + ".", e);
         } catch (IOException e) {
             throw new StoreException(file + ": cannot be read (" + reason(e) + ").", e);
-        } catch (FormatException e) {
-            throw new StoreException(file + ": " + e.getMessage(), e);
         }
     }
 

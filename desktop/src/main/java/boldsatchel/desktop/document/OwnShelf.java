@@ -7,7 +7,6 @@ import boldsatchel.format.LibraryFormat.Contents;
 import boldsatchel.machine.Case;
 import boldsatchel.machine.Part;
 import java.io.IOException;
-import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -56,12 +55,7 @@ public final class OwnShelf {
      */
     public static Contents read(Path from) throws StoreException {
         try {
-            return LibraryFormat.read(Files.readString(from, StandardCharsets.UTF_8));
-        } catch (MalformedInputException e) {
-            throw new StoreException(
-                    from + ": this is no text file. Choose a file ending in " + LibraryFormat.ENDING + ".", e);
-        } catch (IOException e) {
-            throw new StoreException(from + ": cannot be read (" + e.getMessage() + ").", e);
+            return LibraryFormat.read(BuildStore.text(from, "library file", LibraryFormat.ENDING));
         } catch (FormatException e) {
             throw new StoreException(from + ": " + e.getMessage(), e);
         }

@@ -223,7 +223,8 @@ public final class Frame extends StackPane {
         recent.setId("recent");
         recent.setMinWidth(USE_PREF_SIZE);
         recent.setOnShowing(e -> fillRecents(recent));
-        fillRecents(recent);
+        // A menu without items does not open; the list is read when it is first asked for.
+        recent.getItems().add(new MenuItem("…"));
         Button save = Ui.button(
                 "save",
                 "Save",
