@@ -17,6 +17,7 @@ module boldsatchel.core {
     exports boldsatchel.balance;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
+    exports boldsatchel.means;
     exports boldsatchel.plausible;
     exports boldsatchel.engine;
     exports boldsatchel.verdict;
@@ -50,5 +51,6 @@ module boldsatchel.core {
             boldsatchel.judge.HeatJudge,
             boldsatchel.judge.BalanceJudge,
             boldsatchel.judge.CostJudge,
+            boldsatchel.judge.MeansJudge,
             boldsatchel.judge.PlausibleJudge;
 }

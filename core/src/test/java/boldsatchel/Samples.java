@@ -1,5 +1,6 @@
 package boldsatchel;
 
+import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
@@ -23,6 +24,7 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -175,20 +177,19 @@ public final class Samples {
     /** A printed tray without ribs. */
     public static Shell tray(
             String id, double w, double d, double h, Figure wall, Material material, boolean openTop, Vent... vents) {
-        return new Shell(
-                id,
-                id,
-                w,
-                d,
-                h,
-                wall,
-                material,
-                Shell.Making.PRINTED,
-                openTop,
-                List.of(),
-                List.of(vents),
-                Optional.empty(),
-                exact(0));
+        Shell plain = shell(id, new Box(0, 0, 0, w, d, h), wall, material, Shell.Making.PRINTED, openTop);
+        return Form.of(Shell.class).field("vents").with(plain, List.of(vents));
+    }
+
+    /** A plain tray whose inside is known exactly. */
+    public static Shell shell(
+            String id, Box inside, Figure wall, Material material, Shell.Making making, boolean openTop) {
+        Shell exact = Shell.plain(id, id, inside, wall, material, making, openTop);
+        for (String size : List.of("widthMm", "depthMm", "heightMm")) {
+            Form.Field field = Form.of(Shell.class).field(size);
+            exact = field.with(exact, exact(((Figure) field.get(exact)).value()));
+        }
+        return exact;
     }
 
     public static Build packed(Shell shell, List<Part> parts, List<Vec> at) {

@@ -14,7 +14,9 @@ import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -92,12 +94,8 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 .orElse(0.0);
         double use = hinge.map(Hinge::useAngleDeg).orElse(0.0);
         Vec centre = bodies.centre(hinge, use).at();
-        Optional<Spread> margin = support.map(s -> {
-            Shell stands = base.orElseThrow();
-            Input wall = stands.input("wallMm", stands.wallMm());
-            return bodies.marginRange(
-                    s, wall, thicker(build, stands, wall.figure().sigma()), hinge, worst);
-        });
+        Optional<Spread> margin =
+                support.map(s -> bodies.marginRange(s, otherSupports(build, base.orElseThrow()), hinge, worst));
         double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
         double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
         return new BalanceResult(
@@ -120,12 +118,14 @@ public final class BalanceEngine implements Engine<BalanceResult> {
         return support(shell.outside(), feet);
     }
 
-    /** The same with walls that are thicker by so many mm. */
-    private static Support thicker(Build build, Shell shell, double by) {
-        Box out = shell.outside();
-        return support(
-                new Box(out.x() - by, out.y() - by, out.z() - by, out.dx() + 2 * by, out.dy() + 2 * by, out.dz()),
-                build.casing().feet());
+    /** The same with each measure of the shell off by a standard deviation. */
+    private static Map<Input, Support> otherSupports(Build build, Shell shell) {
+        Map<Input, Support> others = new LinkedHashMap<>();
+        for (Shell.Measure measure : shell.doubtful()) {
+            Shell other = measure.off(shell, measure.input().figure().sigma());
+            others.put(measure.input(), support(other, build.casing().feet()));
+        }
+        return others;
     }
 
     private static Support support(Box out, Optional<Casing.Feet> feet) {
@@ -156,9 +156,7 @@ public final class BalanceEngine implements Engine<BalanceResult> {
     /** Horizontal force at the lid's far edge that lifts the front: moments about the back edge of the support. */
     private static double push(Build build, Bodies bodies, Support support, Hinge hinge) {
         Mass all = bodies.centre(Optional.of(hinge), hinge.useAngleDeg());
-        double far = build.shell(hinge.lidShell())
-                .map(s -> s.depthMm() + s.wallMm().value())
-                .orElse(0.0);
+        double far = build.shell(hinge.lidShell()).map(s -> s.outside().high(1)).orElse(0.0);
         double height = hinge.toBase(new Vec(0, far, hinge.lidAxisZMm()), hinge.useAngleDeg())
                         .z()
                 - support.tableZ();
@@ -217,7 +215,7 @@ public final class BalanceEngine implements Engine<BalanceResult> {
         double d = support.backY() - all.at().y();
         double h = all.at().z() - support.tableZ();
         double dc = support.backY() - 10;
-        double hc = base.wallMm().value() + 5;
+        double hc = base.floor().value() + 5;
         double lever = dc - hc * tangent;
         return lever <= 0 ? -1 : all.g() * (h * tangent - d) / lever;
     }

@@ -11,6 +11,7 @@ import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -79,7 +80,7 @@ final class Bodies {
             weights.add(weight(build, part, somewhere, loose));
         }
         for (Weights.OfShell shell : known.shells()) {
-            weights.add(weight(build, shell));
+            addShell(build, shell, weights);
         }
         return new Bodies(weights, new Mass(known.wiresG(), somewhere), middle.isPresent());
     }
@@ -113,15 +114,24 @@ final class Bodies {
         return new Weight(mass, mass.figure().value(), mass.figure().sigma(), centre, where(build, shell.get()), sizes);
     }
 
-    private static Weight weight(Build build, Weights.OfShell known) {
+    /** A shell with its middle, and for each measure its mass goes with what that adds there: with other measures the middle is elsewhere. */
+    private static void addShell(Build build, Weights.OfShell known, List<Weight> weights) {
         Shell shell = known.shell();
         Vec at = shell.outside().centre();
-        double sigma = shell.wallMm().sigma();
-        List<Elsewhere> sizes = shell.openTop() && sigma > 0
-                ? List.of(new Elsewhere(
-                        shell.input("wallMm", shell.wallMm()), new Vec(at.x(), at.y(), at.z() - sigma / 2)))
-                : List.of();
-        return new Weight(known.input(), known.g(), known.sigmaG(), at, where(build, shell), sizes);
+        Where where = where(build, shell);
+        List<Elsewhere> moved = new ArrayList<>(5);
+        for (Shell.Measure measure : shell.doubtful()) {
+            Vec then = measure.off(shell, measure.input().figure().sigma())
+                    .outside()
+                    .centre();
+            if (!then.equals(at)) {
+                moved.add(new Elsewhere(measure.input(), then));
+            }
+        }
+        weights.add(new Weight(shell.input("wallMm", shell.wallMm()), known.g(), 0, at, where, moved));
+        for (Weights.Effect effect : known.effects()) {
+            weights.add(new Weight(effect.input(), 0, effect.sigmaG(), at, where, List.of()));
+        }
     }
 
     private static Where where(Build build, Shell shell) {
@@ -146,17 +156,16 @@ final class Bodies {
      * The range of the tip margin at a lid angle: each weight and where it is are moved in turn, and the centre follows without adding all
      * up again.
      *
-     * @param wall thickness of the base's walls
-     * @param thicker what it stands on with them thicker by a standard deviation
+     * @param others what it stands on with each measure of the base off by a standard deviation
      */
-    Spread marginRange(Support support, Input wall, Support thicker, Optional<Hinge> hinge, double angleDeg) {
+    Spread marginRange(Support support, Map<Input, Support> others, Optional<Hinge> hinge, double angleDeg) {
         UnaryOperator<Vec> turn = hinge.map(h -> h.toBase(angleDeg)).orElse(UnaryOperator.identity());
         Mass turned = new Mass(hinge.isPresent() ? lid.g() : 0, turn.apply(lid.at()));
         Vec centre = base.and(turned).at();
         double nominal = support.marginDeg(centre);
         Inputs inputs = new Inputs();
         Inputs.Effects effects = inputs.new Effects();
-        effects.add(wall, thicker.marginDeg(centre) - nominal);
+        others.forEach((input, other) -> effects.add(input, other.marginDeg(centre) - nominal));
         for (Weight w : weights) {
             if (w.where == Where.LOOSE || (w.where == Where.LID && hinge.isEmpty())) {
                 continue;

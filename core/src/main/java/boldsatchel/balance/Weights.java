@@ -35,9 +35,15 @@ public record Weights(
     /**
      * A shell.
      *
-     * @param input what its mass goes with
      * @param g its mass, g
-     * @param sigmaG how that moves when the input moves by one standard deviation, g
+     * @param effects how that moves with each measure that it goes with
      */
-    public record OfShell(Shell shell, Input input, double g, double sigmaG) {}
+    public record OfShell(Shell shell, double g, List<Effect> effects) {}
+
+    /**
+     * A measure that moves a mass.
+     *
+     * @param sigmaG by how much, when it moves by one standard deviation, g
+     */
+    public record Effect(Input input, double sigmaG) {}
 }

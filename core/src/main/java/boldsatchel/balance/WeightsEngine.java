@@ -3,6 +3,7 @@ package boldsatchel.balance;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
 import boldsatchel.geometry.Box;
+import boldsatchel.machine.Boss;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
@@ -12,7 +13,6 @@ import boldsatchel.machine.Vent;
 import boldsatchel.power.Copper;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Inputs;
-import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -74,12 +74,18 @@ public final class WeightsEngine implements Engine<Weights> {
     }
 
     private static Weights.OfShell weight(Shell shell) {
-        Input input = shell.weighedG()
-                .map(weighed -> shell.input("weighedG", weighed))
-                .orElseGet(() -> shell.input("wallMm", shell.wallMm()));
-        double g = shellG(shell, Reading.NOMINAL);
-        double moved = shellG(shell, Reading.shifted(input, input.figure().sigma()));
-        return new Weights.OfShell(shell, input, g, moved - g);
+        if (shell.weighedG().isPresent()) {
+            Input weighed = shell.input("weighedG", shell.weighedG().get());
+            double sigma = weighed.figure().sigma();
+            return new Weights.OfShell(shell, weighed.figure().value(), List.of(new Weights.Effect(weighed, sigma)));
+        }
+        double g = shellG(shell);
+        List<Weights.Effect> effects = new ArrayList<>(5);
+        for (Shell.Measure measure : shell.doubtful()) {
+            double sigma = measure.input().figure().sigma();
+            effects.add(new Weights.Effect(measure.input(), shellG(measure.off(shell, sigma)) - g));
+        }
+        return new Weights.OfShell(shell, g, effects);
     }
 
     /** The range of the mass: a sum moves by what its parts move. */
@@ -95,7 +101,9 @@ public final class WeightsEngine implements Engine<Weights> {
         }
         for (Weights.OfShell shell : shells) {
             sum += shell.g();
-            effects.add(shell.input(), shell.sigmaG());
+            for (Weights.Effect effect : shell.effects()) {
+                effects.add(effect.input(), effect.sigmaG());
+            }
         }
         return Spread.ofEffects(sum, inputs, effects.byPlace());
     }
@@ -118,28 +126,19 @@ public final class WeightsEngine implements Engine<Weights> {
         return List.copyOf(items);
     }
 
-    /** Mass of a shell from its walls: outside less inside, less the vents, times density; or as weighed. */
-    private static double shellG(Shell shell, Reading reading) {
-        if (shell.weighedG().isPresent()) {
-            return reading.of(shell.input("weighedG", shell.weighedG().get()));
+    /** Mass of a shell from its walls: outside less inside, and what is solid in it, less the vents, times density. */
+    private static double shellG(Shell shell) {
+        double mm3 = shell.outside().volume() - shell.cavity().volume();
+        for (Box solid : shell.ribs()) {
+            mm3 += solid.volume();
         }
-        double wall = reading.of(shell.input("wallMm", shell.wallMm()));
-        double w = shell.widthMm();
-        double d = shell.depthMm();
-        double h = shell.heightMm();
-        double outer = (w + 2 * wall) * (d + 2 * wall) * (h + wall + (shell.openTop() ? 0 : wall));
-        double ribs = 0;
-        for (Box rib : shell.ribs()) {
-            ribs += rib.dx() * rib.dy() * rib.dz();
+        for (Boss boss : shell.bosses()) {
+            mm3 += boss.volumeMm3();
         }
-        double holes = 0;
         for (Vent vent : shell.vents()) {
-            holes += vent.areaMm2();
+            mm3 -= vent.areaMm2() * shell.wall(vent.wall()).value();
         }
-        return (outer - w * d * h + ribs - holes * wall)
-                * 1e-9
-                * shell.material().densityKgM3()
-                * 1e3;
+        return mm3 * 1e-9 * shell.substance().densityKgM3() * 1e3;
     }
 
     /** Mass of the wires of the power chain, both ways, g. */

@@ -97,7 +97,7 @@ public final class PackDrawings {
                     Comparator.comparingDouble(p -> p.bounds().low(depth));
             all.sort(up == 1 ? backToFront : backToFront.reversed());
             all.forEach(p -> part(p, p.id().equals(selected)));
-            for (Box rib : shell.ribs()) {
+            for (Box rib : shell.solids()) {
                 solid(rib, Ink.WALL, "");
                 s.hatch(
                         rib.low(across),
@@ -241,7 +241,7 @@ public final class PackDrawings {
 
         private void vent(Vent vent, Shell shell) {
             Box b = vent.box();
-            double wall = shell.wallMm().value();
+            double wall = shell.wall(vent.wall()).value();
             if (vent.wall().axis() == across) {
                 double x = vent.wall().sign() < 0 ? -wall : shell.cavity().high(across);
                 slots(x, b.low(up), wall, b.size(up));

@@ -4,10 +4,8 @@ import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
-import boldsatchel.machine.Case;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Journal;
-import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
@@ -16,7 +14,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 
 /** The edits there are. */
 public final class Edits {
@@ -123,25 +120,19 @@ public final class Edits {
                         .orElse(b));
     }
 
-    /** Takes another case; parts stay where they are in shells of the same id, the others go back on the table. */
-    public static Edit takeCase(Case taken) {
-        return new Edit("take " + taken.name(), b -> {
-            Set<String> ids = taken.shells().stream().map(Shell::id).collect(Collectors.toSet());
-            return b.with(b.casing().withShells(taken.shells()).withHinge(taken.hinge()))
-                    .with(new Layout(b.layout().placements().stream()
-                            .filter(p -> ids.contains(p.shell()))
-                            .toList()));
-        });
-    }
-
     /** Changes the case. */
     public static Edit casing(String name, UnaryOperator<Casing> change) {
         return new Edit(name, b -> b.with(change.apply(b.casing())));
     }
 
+    /** Changes what the builder writes down. */
+    public static Edit journal(String name, UnaryOperator<Journal> change) {
+        return new Edit(name, b -> b.with(change.apply(b.journal())));
+    }
+
     /** Changes the builder's notes. */
     public static Edit notes(String notes) {
-        return new Edit("change the notes", b -> b.with(new Journal(notes)));
+        return journal("change the notes", j -> j.noting(notes));
     }
 
     /** Changes the angle at which the lid is used. */

@@ -136,7 +136,7 @@ public final class FitEngine implements Engine<FitResult> {
                 if (space < NEAR_MM) {
                     gaps.add(new FitResult.Gap(p.id(), shell.id(), FitResult.Where.SHELL, space));
                 }
-                for (Box rib : shell.ribs()) {
+                for (Box rib : shell.solids()) {
                     meetFixed(p, rib, FitResult.Where.SHELL, shell.id(), shell.id());
                 }
                 ports(shell, p);

@@ -41,7 +41,7 @@ public final class FreePlace {
         build.layout().placements().stream()
                 .filter(p -> p.shell().equals(shell.id()))
                 .forEach(p -> build.part(p.part()).ifPresent(part -> taken.addAll(rooms(part, p))));
-        taken.addAll(shell.ribs());
+        taken.addAll(shell.solids());
     }
 
     /** What a part takes, its free rooms included. */

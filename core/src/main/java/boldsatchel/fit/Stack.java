@@ -49,19 +49,18 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
     public static Stack at(Build build, FitResult fit, String shellId, double x, double y) {
         List<Solid> solids = new ArrayList<>();
         build.shell(shellId).ifPresent(shell -> {
-            double wall = shell.wallMm().value();
             solids.add(new Solid(
                     shell.name() + " floor",
                     Optional.empty(),
-                    -wall,
+                    -shell.floor().value(),
                     0,
-                    shell.wallMm().plusMinus()));
+                    shell.floor().plusMinus()));
             if (!shell.openTop()) {
                 solids.add(new Solid(
                         shell.name() + " top",
                         Optional.empty(),
-                        shell.heightMm(),
-                        shell.heightMm() + wall,
+                        shell.heightMm().value(),
+                        shell.heightMm().value() + shell.wallMm().value(),
                         shell.wallMm().plusMinus()));
             }
             fit.placed().stream().filter(p -> p.shell().equals(shell)).forEach(p -> drill(p, x, y, solids));
@@ -90,15 +89,14 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
     private static void drillLid(Build build, FitResult fit, Hinge hinge, double x, double y, List<Solid> solids) {
         Optional<Shell> lid = build.shell(hinge.lidShell());
         lid.ifPresent(shell -> {
-            double wall = shell.wallMm().value();
-            Box floor = hinge.closed(new Box(0, 0, -wall, shell.widthMm(), shell.depthMm(), wall));
+            Box floor = hinge.closed(Trays.floor(shell));
             if (covers(floor, x, y)) {
                 solids.add(new Solid(
                         shell.name() + " floor",
                         Optional.empty(),
                         floor.z(),
                         floor.high(2),
-                        shell.wallMm().plusMinus()));
+                        shell.floor().plusMinus()));
             }
             fit.placed().stream()
                     .filter(p -> p.shell().equals(shell))

@@ -1,6 +1,7 @@
 package boldsatchel.fit;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Input;
@@ -12,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -90,11 +92,34 @@ final class Tightest {
         Optional<Shell> tray = meeting.where() == FitResult.Where.SHELL && !placed.containsKey(meeting.b())
                 ? build.shell(meeting.b())
                 : Optional.empty();
-        ToDoubleFunction<List<Box>> ofFirst = boxes -> distance(meeting, tray, boxes, b);
+        Set<Face> walls = tray.map(t -> Trays.apart(a, t)).orElse(Set.of());
+        ToDoubleFunction<List<Box>> ofFirst = boxes -> distance(meeting, tray, walls, boxes, b);
         double base = ofFirst.applyAsDouble(a);
         move(meeting.a(), meeting.where(), base, ofFirst, effects);
-        move(meeting.b(), meeting.where(), base, boxes -> distance(meeting, tray, a, boxes), effects);
+        move(meeting.b(), meeting.where(), base, boxes -> distance(meeting, tray, walls, a, boxes), effects);
+        tray.ifPresent(t -> moveTray(
+                t,
+                base,
+                other -> distance(meeting, Optional.of(other), walls, a, shellSolids(other, meeting.where())),
+                effects));
         return new Spread.Candidate(meeting.mm(), effects.byPlace());
+    }
+
+    /** Moves the measures of a tray. */
+    private static void moveTray(Shell tray, double base, ToDoubleFunction<Shell> distance, Inputs.Effects effects) {
+        for (Shell.Measure measure : tray.doubtful()) {
+            double sigma = measure.input().figure().sigma();
+            double up = distance.applyAsDouble(measure.off(tray, sigma)) - base;
+            double down = base - distance.applyAsDouble(measure.off(tray, -sigma));
+            if (up != 0 || down != 0) {
+                effects.add(measure.input(), both(up, down));
+            }
+        }
+    }
+
+    /** What a standard deviation does, of what it does up and down. */
+    private static double both(double up, double down) {
+        return Math.copySign(Math.sqrt((up * up + down * down) / 2), up + down);
     }
 
     /** Two that are in the same place are so by the least of their depths along the axes, each of which varies by itself. */
@@ -145,8 +170,7 @@ final class Tightest {
         for (Moved size : moved.computeIfAbsent(id, known -> moved(part))) {
             double up = distance.applyAsDouble(seen(part, size.more(), where)) - base;
             double down = base - distance.applyAsDouble(seen(part, size.less(), where));
-            double effect = Math.copySign(Math.sqrt((up * up + down * down) / 2), up + down);
-            effects.add(size.input(), effect);
+            effects.add(size.input(), both(up, down));
         }
     }
 
@@ -172,7 +196,7 @@ final class Tightest {
     }
 
     private List<Box> shellSolids(Shell shell, FitResult.Where where) {
-        return where == FitResult.Where.SHELL ? shell.ribs() : seen(shell, Trays.solidsWithFloor(shell));
+        return where == FitResult.Where.SHELL ? shell.solids() : seen(shell, Trays.solidsWithFloor(shell));
     }
 
     private List<Box> seen(Placed part, List<Box> solids, FitResult.Where where) {
@@ -185,11 +209,11 @@ final class Tightest {
     }
 
     /** Signed distance; negative for the depth of a clash, or for how far a part is through the walls of its tray. */
-    private static double distance(Meeting meeting, Optional<Shell> tray, List<Box> a, List<Box> b) {
+    private static double distance(Meeting meeting, Optional<Shell> tray, Set<Face> walls, List<Box> a, List<Box> b) {
         if (meeting.outside()) {
             return tray.isPresent() ? -Trays.outsideBy(a, tray.get()) : 0;
         }
-        double least = tray.isPresent() ? Trays.toWall(a, tray.get()) : Double.POSITIVE_INFINITY;
+        double least = tray.isPresent() ? Trays.toWall(a, tray.get(), walls) : Double.POSITIVE_INFINITY;
         for (int i = 0; i < a.size(); i++) {
             for (int j = 0; j < b.size(); j++) {
                 least = Math.min(least, a.get(i).signedDistance(b.get(j)));

@@ -23,7 +23,7 @@ public final class BuildFormat {
     public static final String FORMAT = "bold-satchel-build";
 
     /** The version written, and the newest that can be read. */
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
 
     private static final Gates.Kind KIND = new Gates.Kind(FORMAT, "build file", ".satchel.json");
 

@@ -9,6 +9,7 @@ import boldsatchel.quantity.Form;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -89,6 +90,9 @@ public final class BuildSchema {
         }
         if (raw == String.class) {
             return NODES.objectNode().put("type", "string");
+        }
+        if (raw == LocalDate.class) {
+            return NODES.objectNode().put("type", "string").put("pattern", "^\\d{4}-\\d{2}-\\d{2}$");
         }
         if (raw == boolean.class) {
             return NODES.objectNode().put("type", "boolean");

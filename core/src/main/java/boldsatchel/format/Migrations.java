@@ -4,17 +4,27 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.node.StringNode;
 
 /**
- * How files of older versions become files of this one: for each version, the fields that moved on the way to the next. What a step does
- * not name stays where it is, known or not.
+ * How files of older versions become files of this one: for each version, what changed on the way to the next. What a step does not name
+ * stays where it is, known or not.
  */
 final class Migrations {
 
-    /** From version 1 the build came in sections. */
-    private static final Map<Integer, List<Move>> STEPS = new TreeMap<>(Map.of(
+    /** Of version 2, the signs that money was written in. */
+    private static final Map<String, String> CODES = Map.of("€", "EUR", "$", "USD", "£", "GBP", "¥", "JPY", "", "EUR");
+
+    /**
+     * From version 1 the build came in sections; from version 2 the inside of a tray is known as well or ill as everything else, and money
+     * has its ISO code.
+     */
+    private static final Map<Integer, List<Change>> STEPS = new TreeMap<>(Map.of(
             1,
             List.of(
                     new Move("/build/shells", "/build/casing/shells"),
@@ -22,20 +32,37 @@ final class Migrations {
                     new Move("/build/sundriesG", "/build/casing/sundriesG"),
                     new Move("/build/placements", "/build/layout/placements"),
                     new Move("/build/chain", "/build/wiring/chain"),
-                    new Move("/build/heatPaths", "/build/cooling/heatPaths"))));
+                    new Move("/build/heatPaths", "/build/cooling/heatPaths")),
+            2,
+            List.of(
+                    new Each("/build/casing/shells", Migrations::insideInDoubt),
+                    new Each("/cases/*/shells", Migrations::insideInDoubt),
+                    new Rewritten("/build/brief/currency", Migrations::code))));
 
     private Migrations() {}
 
-    private record Move(String from, String to) {
-        private static String parent(String pointer) {
-            return pointer.substring(0, pointer.lastIndexOf('/'));
-        }
+    /** One thing that a step does. */
+    private sealed interface Change {
+        void on(ObjectNode root);
 
-        private static String name(String pointer) {
-            return pointer.substring(pointer.lastIndexOf('/') + 1);
+        /** Where a place after the change stood before it. */
+        default String back(String pointer) {
+            return pointer;
         }
+    }
 
-        void on(ObjectNode root) {
+    private static String parent(String pointer) {
+        return pointer.substring(0, pointer.lastIndexOf('/'));
+    }
+
+    private static String name(String pointer) {
+        return pointer.substring(pointer.lastIndexOf('/') + 1);
+    }
+
+    /** A field that is elsewhere now. */
+    private record Move(String from, String to) implements Change {
+        @Override
+        public void on(ObjectNode root) {
             JsonNode value = root.at(from);
             if (value.isMissingNode() || !(root.at(parent(from)) instanceof ObjectNode old)) {
                 return;
@@ -48,15 +75,69 @@ final class Migrations {
             at.set(name(to), value);
         }
 
-        String back(String pointer) {
+        @Override
+        public String back(String pointer) {
             return pointer.equals(to) || pointer.startsWith(to + "/") ? from + pointer.substring(to.length()) : pointer;
+        }
+    }
+
+    /** A list whose objects change; a star stands for every element of a list above it. */
+    private record Each(String list, Consumer<ObjectNode> change) implements Change {
+        @Override
+        public void on(ObjectNode root) {
+            int star = list.indexOf("/*");
+            if (star < 0) {
+                all(root.at(list));
+            } else if (root.at(list.substring(0, star)) instanceof ArrayNode above) {
+                above.forEach(element -> all(element.at(list.substring(star + 2))));
+            }
+        }
+
+        private void all(JsonNode found) {
+            if (found instanceof ArrayNode elements) {
+                elements.forEach(e -> {
+                    if (e instanceof ObjectNode object) {
+                        change.accept(object);
+                    }
+                });
+            }
+        }
+    }
+
+    /** A word that is written otherwise now. */
+    private record Rewritten(String at, UnaryOperator<String> as) implements Change {
+        @Override
+        public void on(ObjectNode root) {
+            if (root.at(at) instanceof StringNode word && root.at(parent(at)) instanceof ObjectNode object) {
+                object.put(name(at), as.apply(word.stringValue()));
+            }
+        }
+    }
+
+    private static String code(String sign) {
+        return CODES.getOrDefault(sign.strip(), sign);
+    }
+
+    /** A found box was measured, to half a millimetre; any other is made as planned. */
+    private static void insideInDoubt(ObjectNode shell) {
+        boolean found = shell.path("making").asString("").equals("found");
+        for (String size : List.of("widthMm", "depthMm", "heightMm")) {
+            JsonNode value = shell.path(size);
+            if (value.isNumber()) {
+                ObjectNode figure = shell.putObject(size);
+                figure.set("value", value);
+                if (found) {
+                    figure.put("plusMinus", 0.5);
+                }
+                figure.put("basis", found ? "measured" : "planned");
+            }
         }
     }
 
     /** The file's tree as this version would have it; the tree given is not changed. */
     static ObjectNode upToDate(ObjectNode file, int version) {
         ObjectNode root = file.deepCopy();
-        steps(version).forEach(moves -> moves.forEach(m -> m.on(root)));
+        steps(version).forEach(changes -> changes.forEach(c -> c.on(root)));
         root.put("version", BuildFormat.VERSION);
         return root;
     }
@@ -64,16 +145,16 @@ final class Migrations {
     /** Where a place in a tree of this version stands in a file of an older one. */
     static String inFile(String pointer, int version) {
         String back = pointer;
-        for (List<Move> moves : steps(version).reversed()) {
-            for (Move move : moves.reversed()) {
-                back = move.back(back);
+        for (List<Change> changes : steps(version).reversed()) {
+            for (Change change : changes.reversed()) {
+                back = change.back(back);
             }
         }
         return back;
     }
 
-    private static List<List<Move>> steps(int version) {
-        Map<Integer, List<Move>> left = new LinkedHashMap<>(STEPS);
+    private static List<List<Change>> steps(int version) {
+        Map<Integer, List<Change>> left = new LinkedHashMap<>(STEPS);
         left.keySet().removeIf(v -> v < version);
         return List.copyOf(left.values());
     }

@@ -83,6 +83,11 @@ public record Box(
         return dx * dy * dz == 0 ? 0 : dx * dy * dz / size(face.axis());
     }
 
+    /** What it holds, mm³. */
+    public double volume() {
+        return dx * dy * dz;
+    }
+
     /** The box moved. */
     public Box moved(Vec by) {
         return new Box(x + by.x(), y + by.y(), z + by.z(), dx, dy, dz);

@@ -27,6 +27,11 @@ public record Vec(
         return new Vec(axis == 0 ? mm : 0, axis == 1 ? mm : 0, axis == 2 ? mm : 0);
     }
 
+    /** Difference. */
+    public Vec minus(Vec other) {
+        return new Vec(x - other.x, y - other.y, z - other.z);
+    }
+
     /** Sum. */
     public Vec plus(Vec other) {
         return new Vec(x + other.x, y + other.y, z + other.z);

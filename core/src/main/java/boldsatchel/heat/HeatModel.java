@@ -11,6 +11,7 @@ import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
+import boldsatchel.machine.Substance;
 import boldsatchel.machine.Usual;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Basis;
@@ -99,8 +100,8 @@ final class HeatModel {
 
         private final Faces faces;
         private final Openings openings;
-        /** Heat capacity of its walls, J/(m²·K). */
-        private final double wallJKm2;
+        /** How much heavier its walls are than computed. */
+        private final double weighed;
 
         private final Map<Face, Wall> walls = new EnumMap<>(Face.class);
         /** By which its air leaves. */
@@ -113,11 +114,17 @@ final class HeatModel {
         Room(Shell shell, Box out, int air, List<Placed> parts, List<Placed> standing, double undersideMm) {
             this.shell = shell;
             this.air = air;
-            this.wallJKm2 = wallJKm2(shell, out);
+            weighed = weighed(shell, out);
             this.parts = parts;
             this.partNodes = new int[parts.size()];
             this.faces = new Faces(parts, standing);
             this.openings = new Openings(shell, standing, undersideMm);
+        }
+
+        /** Heat capacity of a wall, J/(m²·K). */
+        private double wallJKm2(Face face) {
+            Substance of = shell.substance();
+            return weighed * shell.wall(face).value() * of.densityKgM3() * of.heatJgK();
         }
 
         private Wall wall(Face face) {
@@ -182,7 +189,7 @@ final class HeatModel {
     private void room(Shell shell, List<Placed> parts, List<Placed> standing) {
         double underside = undersideMm(shell);
         Box out = closedOutside(shell);
-        double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.widthMm() * shell.depthMm() * shell.heightMm() * 1e-9;
+        double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.cavity().volume() * 1e-9;
         Room room = new Room(shell, out, network.node(shell.id(), 0, airJK), parts, standing, underside);
         rooms.put(shell.id(), room);
         air(room);
@@ -230,17 +237,17 @@ final class HeatModel {
         double length = face.axis() == 2 ? (out.dx() + out.dy()) / 2 * MM : out.dz() * MM;
         boolean free = !(face == Face.BOTTOM && standsOnTable(shell)) && !hidden(shell, face);
         double c = coefficient(shell, face);
-        double thick = Math.max(THINNEST_MM, shell.wallMm().value()) * MM;
-        double half = room.wallJKm2 / 2 * rest;
+        double thick = Math.max(THINNEST_MM, shell.wall(face).value()) * MM;
+        double half = room.wallJKm2(face) / 2 * rest;
         int inner = network.node(shell.id(), 0, half);
         int outer = network.node(shell.id(), sunW(shell, face, rest), half);
-        Input thickness = shell.input("wallMm", shell.wallMm());
+        Input thickness = shell.wallInput(face);
         Link.Along.Wall plate = Link.Along.Wall.of(
-                shell.material().conductivityWmK(),
+                shell.substance().conductivityWmK(),
                 thick,
                 free,
                 Air.natural(c, 1, length),
-                shell.material().emissivity(),
+                shell.substance().emissivity(),
                 network.ambientC());
         room.walls.put(face, new Wall(inner, outer, area, plate, thickness));
         convection(
@@ -269,7 +276,7 @@ final class HeatModel {
         known(
                 thickness,
                 t -> new Link.Fixed(
-                        inner, outer, shell.material().conductivityWmK() * areaM2 / (Math.max(THINNEST_MM, t) * MM)));
+                        inner, outer, shell.substance().conductivityWmK() * areaM2 / (Math.max(THINNEST_MM, t) * MM)));
     }
 
     private void outside(int outer, double areaM2, Link.Along.Wall plate) {
@@ -278,13 +285,17 @@ final class HeatModel {
         }
     }
 
-    /** Heat capacity of walls by their share of the shell's mass, J/(m²·K). */
-    private static double wallJKm2(Shell shell, Box out) {
-        double all = 2 * (out.area(Face.TOP) + out.area(Face.LEFT) + out.area(Face.FRONT)) * MM2;
-        double grams = shell.weighedG()
-                .map(Figure::value)
-                .orElse(all * shell.wallMm().value() * shell.material().densityKgM3());
-        return grams * shell.material().heatJgK() / all;
+    /** How much heavier the walls are than computed; 1 where nobody weighed them. */
+    private static double weighed(Shell shell, Box out) {
+        double computedG = 0;
+        for (Face face : Face.ALL) {
+            computedG += out.area(face)
+                    * MM2
+                    * shell.wall(face).value()
+                    * shell.substance().densityKgM3();
+        }
+        double all = Math.max(1e-9, computedG);
+        return shell.weighedG().map(g -> g.value() / all).orElse(1.0);
     }
 
     /** The sun falls on what faces up, and on the back of a lid, whichever way it stands. */
@@ -295,7 +306,9 @@ final class HeatModel {
 
     private double sunW(Shell shell, Face face, double areaM2) {
         return sunny(shell, face)
-                ? shell.material().absorptivity() * build.brief().surroundings().sunWm2() * areaM2
+                ? shell.substance().absorptivity()
+                        * build.brief().surroundings().sunWm2()
+                        * areaM2
                 : 0;
     }
 
@@ -324,8 +337,8 @@ final class HeatModel {
         int from = base.outside(Face.TOP);
         int to = lid.outside(Face.TOP);
         double grey = 1
-                / (1 / base.shell.material().emissivity()
-                        + 1 / lid.shell.material().emissivity()
+                / (1 / base.shell.substance().emissivity()
+                        + 1 / lid.shell.substance().emissivity()
                         - 1);
         network.link(new Link.Fixed(from, to, Air.CONDUCTIVITY * area / gap));
         network.link(new Link.Facing(from, to, area, grey));
@@ -338,7 +351,14 @@ final class HeatModel {
     /** An open top is closed by a deck of parts or a screen; it is counted as a wall. */
     private static Box closedOutside(Shell shell) {
         double wall = shell.wallMm().value();
-        return new Box(0, 0, 0, shell.widthMm() + 2 * wall, shell.depthMm() + 2 * wall, shell.heightMm() + 2 * wall);
+        Box in = shell.cavity();
+        return new Box(
+                0,
+                0,
+                0,
+                in.dx() + 2 * wall,
+                in.dy() + 2 * wall,
+                in.dz() + wall + shell.floor().value());
     }
 
     /** Between its floor and what it stands on, mm. */
@@ -391,7 +411,7 @@ final class HeatModel {
         if (build.brief().surroundings().touchesSkin()) {
             return TOUCH_HELD_C;
         }
-        return shell.material().metal() ? TOUCH_METAL_C : TOUCH_PLASTIC_C;
+        return shell.substance().metal() ? TOUCH_METAL_C : TOUCH_PLASTIC_C;
     }
 
     private void part(Room room, int place, Box out) {
@@ -512,13 +532,14 @@ final class HeatModel {
         Box b = placed.bounds();
         double grown = areaMm2.map(a -> Math.sqrt(a / Math.max(1e-6, b.size(u) * b.size(v))))
                 .orElse(1.0);
-        double[] across = within(b, u, grown, placed.shell().wallMm().value(), out);
-        double[] along = within(b, v, grown, placed.shell().wallMm().value(), out);
+        double[] across = within(b, u, grown, placed.shell(), out);
+        double[] along = within(b, v, grown, placed.shell(), out);
         return new Spreading.Footprint(across[1], along[1], across[0], across[2], along[0], along[2]);
     }
 
     /** What lies before, under and behind a length on a wall, m. */
-    private static double[] within(Box b, int axis, double grown, double wallMm, Box out) {
+    private static double[] within(Box b, int axis, double grown, Shell shell, Box out) {
+        double wallMm = (axis == 2 ? shell.floor() : shell.wallMm()).value();
         double whole = out.size(axis);
         double wide = Math.clamp(b.size(axis) * grown, 1, Math.max(1, 0.98 * whole));
         double before = Math.clamp(b.centre().along(axis) + wallMm - wide / 2, 0, whole - wide);
@@ -530,7 +551,7 @@ final class HeatModel {
         Shell shell = room.shell;
         int node = room.partNodes[spot.place()];
         double area = Math.min(spot.print().area(), wall.areaM2());
-        double half = room.wallJKm2 / 2 * area;
+        double half = room.wallJKm2(spot.face()) / 2 * area;
         int inner = network.node(spot.part().id(), 0, half);
         int outer = network.node(spot.part().id(), sunW(shell, spot.face(), area), half);
         double feeds = feed(room, spot, node, inner);

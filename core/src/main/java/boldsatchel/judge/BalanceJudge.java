@@ -8,6 +8,7 @@ import boldsatchel.balance.BalanceResult;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
 import boldsatchel.judge.Telling.Sheet;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Section;
@@ -67,7 +68,13 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                 Verdict.Kind.CARRIES,
                 balance.items().isEmpty()
                         ? State.WATCH
-                        : Verdict.against(mass.nominal(), mass.low(), mass.high(), limit, false),
+                        : Verdict.against(
+                                mass.nominal(),
+                                mass.low(),
+                                mass.high(),
+                                limit,
+                                false,
+                                build.brief().limits().isWish(Brief.Limit.MASS)),
                 mass.nominal(),
                 limit,
                 mass.low(),
@@ -177,7 +184,7 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                 .filter(limit -> balance.massG().nominal() > limit)
                 .ifPresent(limit -> sheet.add(
                         "balance.too-heavy",
-                        Severity.STOP,
+                        build.brief().limits().isWish(Brief.Limit.MASS) ? Severity.WATCH : Severity.STOP,
                         List.of(),
                         numbers("massG", balance.massG().nominal(), "limitG", limit)));
         return sheet.findings();

@@ -7,6 +7,7 @@ import boldsatchel.cost.CostResult;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
 import boldsatchel.judge.Telling.Sheet;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
@@ -21,15 +22,23 @@ import boldsatchel.verdict.Working;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Currency;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Costs. */
 public final class CostJudge implements Judge<CostResult> {
 
     private static final String METHOD = "cost";
+
+    /** All codes of ISO 4217 that are in use. */
+    private static final Set<String> CODES = Currency.getAvailableCurrencies().stream()
+            .map(Currency::getCurrencyCode)
+            .collect(Collectors.toUnmodifiableSet());
 
     /** A judge; all are alike. */
     public CostJudge() {}
@@ -41,7 +50,7 @@ public final class CostJudge implements Judge<CostResult> {
 
     @Override
     public Set<Section> reads() {
-        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING);
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.MONEY);
     }
 
     @Override
@@ -57,38 +66,47 @@ public final class CostJudge implements Judge<CostResult> {
     private static Verdict costs(Build build, CostResult cost) {
         OptionalDouble limit =
                 build.brief().limits().money().map(OptionalDouble::of).orElse(OptionalDouble.empty());
-        Spread spend = cost.toSpend();
+        Spread all = cost.all();
+        String in = build.brief().currency() + " ";
         return new Verdict(
                 Verdict.Kind.COSTS,
-                Verdict.against(spend.nominal(), spend.low(), spend.high(), limit, false),
-                spend.nominal(),
+                Verdict.against(
+                        all.nominal(),
+                        all.low(),
+                        all.high(),
+                        limit,
+                        false,
+                        build.brief().limits().isWish(Brief.Limit.MONEY)),
+                all.nominal(),
                 limit,
-                spend.low(),
-                spend.high(),
-                "Still to be spent: " + build.brief().currency() + " " + money(spend.nominal())
-                        + "; owned or salvaged: " + build.brief().currency() + " " + money(cost.inHand()) + ".",
-                Lazy.of(() -> new Working(steps(build, cost), spend, METHOD)));
+                all.low(),
+                all.high(),
+                "Spent: " + in + money(cost.spent()) + "; still to be spent: " + in + money(cost.toBuy())
+                        + "; owned or salvaged: " + in + money(cost.owned()) + "."
+                        + (cost.unrated().isEmpty() ? "" : " Not in it: " + String.join(", ", cost.unrated()) + "."),
+                Lazy.of(() -> new Working(steps(cost), all, METHOD)));
     }
 
-    private static List<Working.Step> steps(Build build, CostResult cost) {
+    private static List<Working.Step> steps(CostResult cost) {
         List<Working.Step> steps = new ArrayList<>();
-        build.parts().list().stream()
-                .filter(p -> p.standing().costs())
-                .forEach(p -> steps.add(
-                        step(p.name() + ", " + p.standing().words(), p.price().value())));
-        build.casing().shells().stream()
-                .filter(s -> s.price().value() > 0)
-                .forEach(s -> steps.add(step(s.name(), s.price().value())));
+        for (CostResult.State state : CostResult.State.values()) {
+            boolean owned = state == CostResult.State.OWNED;
+            cost.items().stream()
+                    .filter(i -> i.state() == state && !owned)
+                    .forEach(i -> steps.add(step(i.what() + ", " + i.sort(), i.amount())));
+        }
+        steps.add(step("Spent", cost.spent()));
+        steps.add(step("Still to be spent", cost.toBuy()));
         steps.add(new Working.Step(
                 "Owned or salvaged, not counted",
                 "",
-                build.parts().list().stream()
-                        .filter(p -> !p.standing().costs())
-                        .map(Part::name)
+                cost.items().stream()
+                        .filter(i -> i.state() == CostResult.State.OWNED)
+                        .map(CostResult.Item::what)
                         .limit(4)
                         .reduce((a, b) -> a + ", " + b)
                         .orElse("nothing"),
-                money(cost.inHand())));
+                money(cost.owned())));
         return steps;
     }
 
@@ -101,29 +119,70 @@ public final class CostJudge implements Judge<CostResult> {
     }
 
     private static List<Finding> findings(Build build, CostResult cost) {
-        Sheet sheet = new Sheet(new OverTelling());
-        build.brief()
-                .limits()
-                .money()
-                .filter(limit -> cost.toSpend().nominal() > limit)
+        Sheet sheet = new Sheet(new CostTelling(build, cost));
+        Brief.Limits limits = build.brief().limits();
+        limits.money()
+                .filter(limit -> cost.all().nominal() > limit)
                 .ifPresent(limit -> sheet.add(
                         "cost.over",
-                        Severity.STOP,
+                        limits.isWish(Brief.Limit.MONEY) ? Severity.WATCH : Severity.STOP,
                         List.of(),
-                        numbers("toSpend", cost.toSpend().nominal(), "limit", limit)));
+                        numbers("all", cost.all().nominal(), "spent", cost.spent(), "limit", limit)));
+        if (!cost.unrated().isEmpty()) {
+            sheet.add(
+                    "cost.no-rate",
+                    Severity.WATCH,
+                    List.of(),
+                    numbers("count", cost.unrated().size()));
+        }
+        if (!isCode(build.brief().currency())) {
+            sheet.add("cost.currency", Severity.NOTE, List.of(), Map.of());
+        }
+        build.parts().list().stream()
+                .filter(p -> p.standing() == Part.Standing.WRONG)
+                .forEach(p -> sheet.add(
+                        "cost.wrong-one",
+                        Severity.WATCH,
+                        List.of(p.id()),
+                        numbers("price", p.price().value())));
         return sheet.findings();
     }
 
-    /** Tells of too much money. */
-    private record OverTelling() implements Telling {
+    private static boolean isCode(String currency) {
+        return CODES.contains(currency);
+    }
+
+    /** Tells of money. */
+    private record CostTelling(Build build, CostResult cost) implements Telling {
         @Override
         public String sentence(Noted f) {
-            return "Still to be spent: " + money(f.number("toSpend")) + "; the brief allows " + f.n("limit") + ".";
+            return switch (f.code()) {
+                case "cost.over" ->
+                    "Spent and still to be spent: " + money(f.number("all")) + "; the brief allows " + f.n("limit")
+                            + ".";
+                case "cost.no-rate" ->
+                    "Left out of the sum, because nobody said what the currency is worth: "
+                            + String.join(", ", cost.unrated()) + ".";
+                case "cost.currency" ->
+                    "Money is written in “" + build.brief().currency() + "”, which is no currency code.";
+                case "cost.wrong-one" ->
+                    "The wrong one came for " + Words.name(build, f.first())
+                            + ": its price is counted as spent and as still to be spent.";
+                default -> throw Telling.unknown(f);
+            };
         }
 
         @Override
         public List<Remedy> cures(Noted f) {
-            return List.of(Remedy.advice("Look for parts to salvage, the dearest first"));
+            return List.of(Remedy.advice(
+                    switch (f.code()) {
+                        case "cost.over" -> "Look for parts to salvage, the dearest first; what is spent stays spent";
+                        case "cost.no-rate" -> "Say what one of it is worth, under “Rates of exchange” in the ledger";
+                        case "cost.currency" -> "Write the three letters of its ISO code, such as EUR, in the brief";
+                        case "cost.wrong-one" ->
+                            "Send it back and enter what returns as “sent back”, or keep it as a spare; then set the part to “to buy”";
+                        default -> throw Telling.unknown(f);
+                    }));
         }
     }
 }

@@ -11,6 +11,7 @@ import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.judge.Telling.Sheet;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Hinge;
@@ -26,12 +27,14 @@ import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Packs, and what is wrong with the room inside. */
 public final class FitJudge implements Judge<FitResult> {
@@ -66,7 +69,7 @@ public final class FitJudge implements Judge<FitResult> {
         Spread gap = fit.tightest().orElse(Spread.exact(Double.NaN));
         State state = fit.tightest().isEmpty() ? State.WATCH : Verdict.margin(gap.nominal(), gap.low(), wanted);
         if (oversize(build).isPresent()) {
-            state = State.STOP;
+            state = oversizeStops(build) ? State.STOP : state == State.FINE ? State.WATCH : state;
         }
         return new Verdict(
                 Verdict.Kind.PACKS,
@@ -144,29 +147,41 @@ public final class FitJudge implements Judge<FitResult> {
                 n(g.gapMm()) + " mm");
     }
 
-    /** Outside of the closed machine beyond the brief, if it is. */
-    private static Optional<String> oversize(Build build) {
-        if (build.casing().shells().isEmpty()) {
-            return Optional.empty();
+    /** One side that is beyond the brief. */
+    private record Over(Brief.Limit limit, String word, double is, double may) {
+        String words() {
+            return n(is) + " mm " + word + " (limit " + n(may) + " mm)";
         }
-        Box out = closedOutside(build);
-        var limits = build.brief().limits();
-        StringBuilder over = new StringBuilder();
-        check(over, "wide", out.dx(), limits.widthMm());
-        check(over, "deep", out.dy(), limits.depthMm());
-        check(over, "high", out.dz(), limits.heightMm());
-        return over.isEmpty() ? Optional.empty() : Optional.of(over.toString());
     }
 
-    private static void check(StringBuilder over, String word, double is, Optional<Double> may) {
-        may.filter(limit -> is > limit + 1e-9)
-                .ifPresent(limit -> over.append(over.isEmpty() ? "" : ", ")
-                        .append(n(is))
-                        .append(" mm ")
-                        .append(word)
-                        .append(" (limit ")
-                        .append(n(limit))
-                        .append(" mm)"));
+    private static List<Over> over(Build build) {
+        if (build.casing().shells().isEmpty()) {
+            return List.of();
+        }
+        Box out = closedOutside(build);
+        Brief.Limits limits = build.brief().limits();
+        List<Over> over = new ArrayList<>();
+        check(over, Brief.Limit.WIDTH, "wide", out.dx(), limits.widthMm());
+        check(over, Brief.Limit.DEPTH, "deep", out.dy(), limits.depthMm());
+        check(over, Brief.Limit.HEIGHT, "high", out.dz(), limits.heightMm());
+        return over;
+    }
+
+    /** Outside of the closed machine beyond the brief, if it is. */
+    private static Optional<String> oversize(Build build) {
+        List<Over> over = over(build);
+        return over.isEmpty()
+                ? Optional.empty()
+                : Optional.of(over.stream().map(Over::words).collect(Collectors.joining(", ")));
+    }
+
+    /** Whether a side is beyond a limit that is more than a wish. */
+    private static boolean oversizeStops(Build build) {
+        return over(build).stream().anyMatch(o -> !build.brief().limits().isWish(o.limit()));
+    }
+
+    private static void check(List<Over> over, Brief.Limit limit, String word, double is, Optional<Double> may) {
+        may.filter(most -> is > most + 1e-9).ifPresent(most -> over.add(new Over(limit, word, is, most)));
     }
 
     /** Outside of everything with the lid closed. */
@@ -219,7 +234,7 @@ public final class FitJudge implements Judge<FitResult> {
                         "fit.vent-covered", Severity.WATCH, List.of(c.by(), c.shell()), numbers("gapMm", c.gapMm())));
         fit.placed().stream()
                 .filter(p -> p.part().facet(Facet.Radiates.class).isPresent()
-                        && p.shell().material().metal())
+                        && p.shell().substance().metal())
                 .forEach(p -> sheet.add(
                         "fit.antenna-metal",
                         Severity.WATCH,
@@ -311,7 +326,7 @@ public final class FitJudge implements Judge<FitResult> {
                 case "fit.antenna-metal" ->
                     who + " sits inside "
                             + build.shell(f.subjects().get(1))
-                                    .map(s -> s.material().words())
+                                    .map(s -> s.substance().words())
                                     .orElse("metal")
                             + ", which shields it: expect little or no reach.";
                 case "fit.on-the-table" ->

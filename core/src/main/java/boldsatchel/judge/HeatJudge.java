@@ -300,7 +300,7 @@ public final class HeatJudge implements Judge<HeatResult> {
 
         /** Whether all of its case is of metal. */
         private boolean metal() {
-            return build.casing().shells().stream().allMatch(s -> s.material().metal());
+            return build.casing().shells().stream().allMatch(s -> s.substance().metal());
         }
 
         @Override

@@ -8,6 +8,7 @@ import static boldsatchel.judge.Words.percent;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
 import boldsatchel.judge.Telling.Sheet;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -78,7 +79,13 @@ public final class PowerJudge implements Judge<PowerResult> {
                 ? State.WATCH
                 : value == 0
                         ? State.STOP
-                        : Verdict.against(value, low, power.hours().high(), limit, true);
+                        : Verdict.against(
+                                value,
+                                low,
+                                power.hours().high(),
+                                limit,
+                                true,
+                                build.brief().limits().isWish(Brief.Limit.HOURS));
         String sentence = shortest.map(c -> sentence(build, c)).orElse("Not known yet: no source feeds anything.")
                 + power.cliff().map(c -> cliff(build, c, value == 0)).orElse("");
         return new Verdict(

@@ -18,6 +18,8 @@ import java.util.Optional;
  * @param solids what is really solid inside the bounding box; empty when all of it is
  * @param zones what must stay free around it
  * @param ports its sockets
+ * @param holes for screws
+ * @param keys buttons and switches
  * @param centreOfMass if it is not the middle of the box
  */
 public record Body(
@@ -33,6 +35,8 @@ public record Body(
         @Label("solids") List<Box> solids,
         @Label("rooms to keep free") List<Zone> zones,
         @Label("sockets") List<Port> ports,
+        @Label("mounting holes") List<Hole> holes,
+        @Label("buttons") List<Key> keys,
         @Label("centre of mass") Optional<Vec> centreOfMass) {
 
     /** Copies the lists; sizes must be positive. */
@@ -45,6 +49,20 @@ public record Body(
         solids = List.copyOf(solids);
         zones = List.copyOf(zones);
         ports = List.copyOf(ports);
+        holes = List.copyOf(holes);
+        keys = List.copyOf(keys);
+    }
+
+    /** Without holes and buttons. */
+    public Body(
+            Figure widthMm,
+            Figure depthMm,
+            Figure heightMm,
+            List<Box> solids,
+            List<Zone> zones,
+            List<Port> ports,
+            Optional<Vec> centreOfMass) {
+        this(widthMm, depthMm, heightMm, solids, zones, ports, List.of(), List.of(), centreOfMass);
     }
 
     /** A plain block. */
@@ -76,6 +94,8 @@ public record Body(
                         .map(z -> new Zone(z.kind(), scaled(z.box(), sx, sy, sz)))
                         .toList(),
                 ports.stream().map(p -> p.at(scaled(p.at(), sx, sy, sz))).toList(),
+                holes.stream().map(h -> h.at(scaled(h.at(), sx, sy, sz))).toList(),
+                keys.stream().map(k -> k.at(scaled(k.at(), sx, sy, sz))).toList(),
                 centreOfMass.map(v -> scaled(v, sx, sy, sz)));
     }
 
@@ -91,7 +111,7 @@ public record Body(
     public Body using(int port, Port.Use use) {
         List<Port> changed = new ArrayList<>(ports);
         changed.set(port, changed.get(port).withUse(use));
-        return new Body(widthMm, depthMm, heightMm, solids, zones, changed, centreOfMass);
+        return new Body(widthMm, depthMm, heightMm, solids, zones, changed, holes, keys, centreOfMass);
     }
 
     private static Box scaled(Box b, double sx, double sy, double sz) {

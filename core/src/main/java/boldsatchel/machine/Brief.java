@@ -1,25 +1,32 @@
 package boldsatchel.machine;
 
+import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What the machine is for and what it is judged against.
  *
  * @param purpose in the builder's words
- * @param currency how money is written
+ * @param currency ISO 4217 code that money is written in
  * @param limits hard limits; an absent one is not judged
  * @param surroundings where it is used
  * @param profiles ways of use; the first is the one verdicts are about
+ * @param workshop tools at hand, if they were said
+ * @param software what it has to run, if that was said
  */
 public record Brief(
         @Label("purpose") String purpose,
         @Label("currency") String currency,
         @Label("limits") Limits limits,
         @Label("surroundings") Surroundings surroundings,
-        @Label(value = "use profiles", absent = 1) List<UseProfile> profiles) {
+        @Label(value = "use profiles", absent = 1) List<UseProfile> profiles,
+        @Label("tools at hand") Optional<Workshop> workshop,
+        @Label("what it has to run") Optional<Software> software) {
 
     /**
      * The limits.
@@ -33,6 +40,8 @@ public record Brief(
      * @param gapMm least gap between parts
      * @param tipMarginDeg least angle before it tips
      * @param heatMarginK least distance from any temperature limit
+     * @param noiseDb most noise at half a metre, dB(A); nothing judges it yet
+     * @param wishes which of them are wishes: missing one is worth knowing, and stops nothing
      */
     public record Limits(
             @Label(value = "Runs at least", in = Quantity.TIME)
@@ -60,7 +69,34 @@ public record Brief(
             double tipMarginDeg,
 
             @Label(value = "Stays below limits by", in = Quantity.TEMPERATURE_DIFFERENCE, absent = 5)
-            double heatMarginK) {
+            double heatMarginK,
+
+            @Label(value = "Noise at half a metre at most (not judged yet)", in = Quantity.SOUND)
+            Optional<Double> noiseDb,
+
+            @Label("wishes") Set<Limit> wishes) {
+
+        /** Copies the set. */
+        public Limits {
+            wishes = Set.copyOf(wishes);
+        }
+
+        /** Whether a limit is a wish. */
+        public boolean isWish(Limit limit) {
+            return wishes.contains(limit);
+        }
+
+        /** The same with a limit as a wish, or as a hard limit. */
+        public Limits wishing(Limit limit, boolean wish) {
+            Set<Limit> all = new HashSet<>(wishes);
+            boolean changed = wish ? all.add(limit) : all.remove(limit);
+            return changed ? Form.of(Limits.class).field("wishes").with(this, all) : this;
+        }
+
+        /** The same for another run time. */
+        public Limits lasting(Optional<Double> newHours) {
+            return Form.of(Limits.class).field("hours").with(this, newHours);
+        }
 
         /** No limits but the usual care: 0.8 mm gaps, 10° before tipping, 5 K before too hot. */
         public static Limits usual() {
@@ -73,9 +109,97 @@ public record Brief(
                     Optional.empty(),
                     0.8,
                     10,
-                    5);
+                    5,
+                    Optional.empty(),
+                    Set.of());
         }
     }
+
+    /** The limits that may be wishes, by the field each is. */
+    public enum Limit {
+        /** Least run time. */
+        HOURS("hours"),
+        /** Most mass. */
+        MASS("massG"),
+        /** Most money. */
+        MONEY("money"),
+        /** Most outside width. */
+        WIDTH("widthMm"),
+        /** Most outside depth. */
+        DEPTH("depthMm"),
+        /** Most outside height, closed. */
+        HEIGHT("heightMm");
+
+        private final String field;
+
+        Limit(String field) {
+            this.field = field;
+        }
+
+        /** The field of the limits that it is. */
+        public String field() {
+            return field;
+        }
+    }
+
+    /**
+     * Tools and skills at hand.
+     *
+     * @param solders with an iron
+     * @param hotAir for what an iron cannot
+     * @param spotWelds cells
+     * @param cuts sheet with a laser, router or saw
+     * @param drills with a press
+     * @param bed of the printer, if there is one
+     */
+    public record Workshop(
+            @Label(value = "soldering iron", absent = 1) boolean solders,
+            @Label("hot air") boolean hotAir,
+            @Label("spot welder") boolean spotWelds,
+            @Label("cutter for sheet") boolean cuts,
+            @Label("drill press") boolean drills,
+            @Label("printer, its bed") Optional<Bed> bed) {}
+
+    /**
+     * What a printer can make.
+     *
+     * @param widthMm of the bed
+     * @param depthMm of the bed
+     * @param heightMm above it
+     */
+    public record Bed(
+            @Label(value = "width", in = Quantity.LENGTH, absent = 220, least = 10)
+            double widthMm,
+
+            @Label(value = "depth", in = Quantity.LENGTH, absent = 220, least = 10)
+            double depthMm,
+
+            @Label(value = "height", in = Quantity.LENGTH, absent = 250, least = 10)
+            double heightMm) {}
+
+    /**
+     * What it has to run.
+     *
+     * @param system operating system, in the builder's words
+     * @param programs that must run
+     */
+    public record Software(
+            @Label("operating system") String system,
+            @Label("programs") List<Program> programs) {
+        /** Copies the list. */
+        public Software {
+            programs = List.copyOf(programs);
+        }
+    }
+
+    /**
+     * A program.
+     *
+     * @param name of it
+     * @param madeFor the processors it was made for
+     */
+    public record Program(
+            @Label("name") String name, @Label("made for") Processor madeFor) {}
 
     /**
      * Where it is used.
@@ -120,6 +244,11 @@ public record Brief(
         profiles = List.copyOf(profiles);
     }
 
+    /** Without a word on tools and programs. */
+    public Brief(String purpose, String currency, Limits limits, Surroundings surroundings, List<UseProfile> profiles) {
+        this(purpose, currency, limits, surroundings, profiles, Optional.empty(), Optional.empty());
+    }
+
     /** The profile that verdicts are about. */
     public UseProfile profile() {
         return profiles.getFirst();
@@ -128,26 +257,30 @@ public record Brief(
     /** A brief without limits, indoors. */
     public static Brief empty() {
         return new Brief(
-                "", "€", Limits.usual(), new Surroundings(25, 25, false, true), List.of(UseProfile.always(Mode.BUSY)));
+                "",
+                "EUR",
+                Limits.usual(),
+                new Surroundings(25, 25, false, true),
+                List.of(UseProfile.always(Mode.BUSY)));
     }
 
     /** The same brief for another purpose. */
     public Brief withPurpose(String newPurpose) {
-        return new Brief(newPurpose, currency, limits, surroundings, profiles);
+        return new Brief(newPurpose, currency, limits, surroundings, profiles, workshop, software);
     }
 
     /** The same brief with other limits. */
     public Brief withLimits(Limits newLimits) {
-        return new Brief(purpose, currency, newLimits, surroundings, profiles);
+        return new Brief(purpose, currency, newLimits, surroundings, profiles, workshop, software);
     }
 
     /** The same brief with other surroundings. */
     public Brief withSurroundings(Surroundings newSurroundings) {
-        return new Brief(purpose, currency, limits, newSurroundings, profiles);
+        return new Brief(purpose, currency, limits, newSurroundings, profiles, workshop, software);
     }
 
     /** The same brief with other profiles. */
     public Brief withProfiles(List<UseProfile> newProfiles) {
-        return new Brief(purpose, currency, limits, surroundings, newProfiles);
+        return new Brief(purpose, currency, limits, surroundings, newProfiles, workshop, software);
     }
 }

@@ -18,6 +18,7 @@ import java.util.stream.Stream;
  * @param wiring the power chain
  * @param cooling pads and pipes
  * @param journal the builder's notes
+ * @param money what is paid for beside parts and trays
  */
 public record Build(
         @Label("name") String name,
@@ -28,7 +29,8 @@ public record Build(
         @Label("layout") Layout layout,
         @Label("wiring") Wiring wiring,
         @Label("cooling") Cooling cooling,
-        @Label("journal") Journal journal) {
+        @Label("journal") Journal journal,
+        @Label("money") Money money) {
 
     /** A build with nothing in it. */
     public static Build empty(String name) {
@@ -41,7 +43,8 @@ public record Build(
                 Layout.NONE,
                 Wiring.NONE,
                 Cooling.NONE,
-                Journal.NONE);
+                Journal.NONE,
+                Money.NONE);
     }
 
     /** The part with an id. */
@@ -107,42 +110,47 @@ public record Build(
 
     /** The same build under another name. */
     public Build named(String newName) {
-        return new Build(newName, variant, brief, parts, casing, layout, wiring, cooling, journal);
+        return new Build(newName, variant, brief, parts, casing, layout, wiring, cooling, journal, money);
     }
 
     /** The same build with another brief. */
     public Build with(Brief newBrief) {
-        return new Build(name, variant, newBrief, parts, casing, layout, wiring, cooling, journal);
+        return new Build(name, variant, newBrief, parts, casing, layout, wiring, cooling, journal, money);
     }
 
     /** The same build with other parts. */
     public Build with(Parts newParts) {
-        return new Build(name, variant, brief, newParts, casing, layout, wiring, cooling, journal);
+        return new Build(name, variant, brief, newParts, casing, layout, wiring, cooling, journal, money);
     }
 
     /** The same build with another case. */
     public Build with(Casing newCasing) {
-        return new Build(name, variant, brief, parts, newCasing, layout, wiring, cooling, journal);
+        return new Build(name, variant, brief, parts, newCasing, layout, wiring, cooling, journal, money);
     }
 
     /** The same build laid out differently. */
     public Build with(Layout newLayout) {
-        return new Build(name, variant, brief, parts, casing, newLayout, wiring, cooling, journal);
+        return new Build(name, variant, brief, parts, casing, newLayout, wiring, cooling, journal, money);
     }
 
     /** The same build wired differently. */
     public Build with(Wiring newWiring) {
-        return new Build(name, variant, brief, parts, casing, layout, newWiring, cooling, journal);
+        return new Build(name, variant, brief, parts, casing, layout, newWiring, cooling, journal, money);
     }
 
     /** The same build cooled differently. */
     public Build with(Cooling newCooling) {
-        return new Build(name, variant, brief, parts, casing, layout, wiring, newCooling, journal);
+        return new Build(name, variant, brief, parts, casing, layout, wiring, newCooling, journal, money);
     }
 
     /** The same build with other notes. */
     public Build with(Journal newJournal) {
-        return new Build(name, variant, brief, parts, casing, layout, wiring, cooling, newJournal);
+        return new Build(name, variant, brief, parts, casing, layout, wiring, cooling, newJournal, money);
+    }
+
+    /** The same build with other money. */
+    public Build with(Money newMoney) {
+        return new Build(name, variant, brief, parts, casing, layout, wiring, cooling, journal, newMoney);
     }
 
     /** The same build with one part put in place of the part of the same id, or added. */

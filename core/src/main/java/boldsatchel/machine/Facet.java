@@ -612,6 +612,7 @@ public sealed interface Facet {
      *
      * @param freeLs flow against no resistance, L/s
      * @param shutOffPa pressure at no flow
+     * @param noiseDb sound pressure level at full speed, 1 m away, dB(A)
      */
     @Label("Moves air")
     record MovesAir(
@@ -619,8 +620,16 @@ public sealed interface Facet {
             Figure freeLs,
 
             @Label(value = "shut-off pressure", in = Quantity.PRESSURE, absent = 20)
-            Figure shutOffPa)
-            implements Facet {}
+            Figure shutOffPa,
+
+            @Label(value = "noise at 1 m", in = Quantity.SOUND)
+            Optional<Figure> noiseDb)
+            implements Facet {
+        /** Of which nobody knows how loud it is. */
+        public MovesAir(Figure freeLs, Figure shutOffPa) {
+            this(freeLs, shutOffPa, Optional.empty());
+        }
+    }
 
     /**
      * Shows a picture.
@@ -635,6 +644,14 @@ public sealed interface Facet {
             @Label(value = "pixels down", absent = 800) int heightPx,
             @Label("visible rectangle") Box picture)
             implements Facet {}
+
+    /**
+     * Runs programs.
+     *
+     * @param processor its family
+     */
+    @Label("Runs programs")
+    record Computes(@Label("processor") Processor processor) implements Facet {}
 
     /** Sends or receives; metal around it matters. */
     @Label("Sends or receives")

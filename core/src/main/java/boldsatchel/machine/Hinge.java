@@ -45,6 +45,24 @@ public record Hinge(
         @Label(value = "friction torque", in = Quantity.TORQUE, absent = 0.5, usualMost = 10)
         Figure frictionNm) {
 
+    private static final double AXIS_MM = 4;
+    private static final double OPENS_DEG = 135;
+    private static final double USED_DEG = 110;
+
+    /** A usual hinge along the back of a base, for a lid that closes its open top; its friction is a guess. */
+    public static Hinge atBack(String baseId, Box base, String lidId, Box lid) {
+        return new Hinge(
+                baseId,
+                lidId,
+                base.dy() + AXIS_MM,
+                base.dz(),
+                -AXIS_MM,
+                lid.dz(),
+                OPENS_DEG,
+                USED_DEG,
+                Figure.guess(1));
+    }
+
     /**
      * A point of the lid in the base's frame.
      *

@@ -1,14 +1,100 @@
 package boldsatchel.machine;
 
 import boldsatchel.quantity.Label;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * Section: what the builder writes down on the way. No verdict reads it.
  *
  * @param notes in the builder's words
+ * @param decisions what was decided, and why
+ * @param tasks what is to be done
+ * @param pictures for reference; the files lie in a folder beside the build file
  */
-public record Journal(@Label("notes") String notes) {
+public record Journal(
+        @Label("notes") String notes,
+        @Label("decisions") List<Decision> decisions,
+        @Label("tasks") List<Task> tasks,
+        @Label("reference pictures") List<Picture> pictures) {
 
     /** Nothing yet. */
-    public static final Journal NONE = new Journal("");
+    public static final Journal NONE = new Journal("", List.of(), List.of(), List.of());
+
+    /** Copies the lists. */
+    public Journal {
+        decisions = List.copyOf(decisions);
+        tasks = List.copyOf(tasks);
+        pictures = List.copyOf(pictures);
+    }
+
+    /**
+     * Something decided. A risky one has a day by which it must have worked, and what is done if it has not.
+     *
+     * @param on which day
+     * @param what was decided
+     * @param why it was
+     * @param until the day by which it must have worked
+     * @param fallback what is done instead then
+     * @param settled whether it has worked, or was given up
+     */
+    public record Decision(
+            @Label("on") Optional<LocalDate> on,
+            @Label("decided") String what,
+            @Label("because") String why,
+            @Label("must have worked by") Optional<LocalDate> until,
+            @Label("if not") String fallback,
+            @Label("settled") boolean settled) {
+        /** Whether the time for it is up. */
+        public boolean isUp(LocalDate today) {
+            return !settled && until.filter(u -> today.isAfter(u)).isPresent();
+        }
+    }
+
+    /**
+     * Something to be done.
+     *
+     * @param what in the builder's words
+     * @param waitsFor ids of parts that must be there
+     * @param done whether it is
+     */
+    public record Task(
+            @Label("what") String what,
+            @Label("waits for") Set<String> waitsFor,
+            @Label("done") boolean done) {
+        /** Copies the set. */
+        public Task {
+            waitsFor = Set.copyOf(waitsFor);
+        }
+    }
+
+    /**
+     * A picture.
+     *
+     * @param file its name in the folder
+     * @param words what it shows
+     */
+    public record Picture(
+            @Label(value = "file", needed = true) String file,
+            @Label("what it shows") String words) {}
+
+    /** The same with other notes. */
+    public Journal noting(String newNotes) {
+        return new Journal(newNotes, decisions, tasks, pictures);
+    }
+
+    /** The same with other tasks. */
+    public Journal withTasks(List<Task> newTasks) {
+        return new Journal(notes, decisions, newTasks, pictures);
+    }
+
+    /** The same with one more picture. */
+    public Journal and(Picture picture) {
+        List<Picture> more = new ArrayList<>(pictures);
+        more.add(picture);
+        return new Journal(notes, decisions, tasks, more);
+    }
 }

@@ -21,6 +21,8 @@ import java.util.Optional;
  * @param standing whether it is still to be bought
  * @param body its shape
  * @param facets what it does, at most one of a kind
+ * @param alterations what was done to it since it was bought, the last one last
+ * @param purchase where it is to be had
  * @param origin id of the shelf entry it came from: parts of one origin share the errors of its data sheet
  */
 public record Part(
@@ -33,14 +35,20 @@ public record Part(
         @Label("to be had") Standing standing,
         @Label("body") Body body,
         @Label("what it does") List<Facet> facets,
+        @Label("alterations") List<Alteration> alterations,
+        @Label("where it is to be had") Purchase purchase,
         @Label("shelf entry") Optional<String> origin) {
 
     /** How a part is to be had. */
     public enum Standing {
         /** Still to be bought. */
         TO_BUY("to buy"),
-        /** Ordered, not here. */
+        /** Ordered and paid, not here. */
         ORDERED("ordered"),
+        /** Bought for this build, and here. */
+        BOUGHT("bought, here"),
+        /** Paid, and the wrong one came: the right one is still to be bought. */
+        WRONG("the wrong one came"),
         /** In the drawer. */
         OWNED("owned"),
         /** Taken from something old. */
@@ -57,15 +65,31 @@ public record Part(
             return words;
         }
 
-        /** Whether money is still to be spent. */
+        /** Whether it takes money of this build, spent or still to be spent. */
         public boolean costs() {
-            return this == TO_BUY || this == ORDERED;
+            return this != OWNED && this != SALVAGED;
+        }
+
+        /** Whether its price is spent. */
+        public boolean spent() {
+            return this == ORDERED || this == BOUGHT || this == WRONG;
+        }
+
+        /** Whether its price is still to be spent. */
+        public boolean toBuy() {
+            return this == TO_BUY || this == WRONG;
+        }
+
+        /** Whether it is at hand. */
+        public boolean here() {
+            return this == BOUGHT || this == OWNED || this == SALVAGED;
         }
     }
 
     /** Copies the list; refuses two facets of a kind. */
     public Part {
         facets = List.copyOf(facets);
+        alterations = List.copyOf(alterations);
         if (facets.stream().map(Object::getClass).distinct().count() != facets.size()) {
             throw new IllegalArgumentException("part " + id + " has two facets of one kind");
         }
@@ -82,12 +106,12 @@ public record Part(
             Standing standing,
             Body body,
             List<Facet> facets) {
-        this(id, name, family, note, massG, price, standing, body, facets, Optional.empty());
+        this(id, name, family, note, massG, price, standing, body, facets, List.of(), Purchase.NONE, Optional.empty());
     }
 
     /** The same part as an entry of a shelf. */
     public Part onShelf() {
-        return new Part(id, name, family, note, massG, price, standing, body, facets, Optional.of(id));
+        return with(id, name, massG, price, body, facets, Optional.of(id));
     }
 
     /**
@@ -238,27 +262,27 @@ public record Part(
 
     /** The same part under another id. */
     public Part withId(String newId) {
-        return new Part(newId, name, family, note, massG, price, standing, body, facets, origin);
+        return with(newId, name, massG, price, body, facets, origin);
     }
 
     /** The same part under another name. */
     public Part named(String newName) {
-        return new Part(id, newName, family, note, massG, price, standing, body, facets, origin);
+        return with(id, newName, massG, price, body, facets, origin);
     }
 
     /** The same part with another mass. */
     public Part weighing(Figure newMassG) {
-        return new Part(id, name, family, note, newMassG, price, standing, body, facets, origin);
+        return with(id, name, newMassG, price, body, facets, origin);
     }
 
     /** The same part with another price. */
     public Part priced(Figure newPrice) {
-        return new Part(id, name, family, note, massG, newPrice, standing, body, facets, origin);
+        return with(id, name, massG, newPrice, body, facets, origin);
     }
 
     /** The same part with another body. */
     public Part withBody(Body newBody) {
-        return new Part(id, name, family, note, massG, price, standing, newBody, facets, origin);
+        return with(id, name, massG, price, newBody, facets, origin);
     }
 
     /** The same part with a facet set in place of the one of its kind. */
@@ -274,21 +298,53 @@ public record Part(
         if (!replaced) {
             changed.add(facet);
         }
-        return new Part(id, name, family, note, massG, price, standing, body, changed, origin);
+        return with(id, name, massG, price, body, changed, origin);
     }
 
     /** The same part that no longer does something. */
     public Part without(Class<? extends Facet> kind) {
-        return new Part(
+        return with(
                 id,
                 name,
-                family,
-                note,
                 massG,
                 price,
-                standing,
                 body,
                 facets.stream().filter(f -> !kind.isInstance(f)).toList(),
                 origin);
+    }
+
+    /** The same part that is to be had otherwise. */
+    public Part standing(Standing newStanding, Purchase newPurchase) {
+        return new Part(
+                id, name, family, note, massG, price, newStanding, body, facets, alterations, newPurchase, origin);
+    }
+
+    /** The same part with another mass and body, altered so. */
+    public Part altered(Figure newMassG, Body newBody, List<Alteration> newAlterations) {
+        return new Part(
+                id, name, family, note, newMassG, price, standing, newBody, facets, newAlterations, purchase, origin);
+    }
+
+    private Part with(
+            String newId,
+            String newName,
+            Figure newMassG,
+            Figure newPrice,
+            Body newBody,
+            List<Facet> newFacets,
+            Optional<String> newOrigin) {
+        return new Part(
+                newId,
+                newName,
+                family,
+                note,
+                newMassG,
+                newPrice,
+                standing,
+                newBody,
+                newFacets,
+                alterations,
+                purchase,
+                newOrigin);
     }
 }

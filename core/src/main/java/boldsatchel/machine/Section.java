@@ -20,7 +20,9 @@ public enum Section {
     /** Pads and pipes. */
     COOLING(Build::cooling),
     /** What the builder writes down. */
-    JOURNAL(Build::journal);
+    JOURNAL(Build::journal),
+    /** What is paid for beside parts and trays. */
+    MONEY(Build::money);
 
     @SuppressWarnings("ImmutableEnumChecker") // An accessor of a record.
     private final Function<Build, Object> of;

@@ -1,12 +1,16 @@
 package boldsatchel.machine;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /**
  * One tray of the case: base, lid or single slab. Its frame starts at the inner front-left-bottom corner.
@@ -16,27 +20,32 @@ import java.util.Optional;
  * @param widthMm inside, along x
  * @param depthMm inside, along y
  * @param heightMm inside, along z
- * @param wallMm thickness of every wall
- * @param material of every wall
+ * @param wallMm thickness of the walls
+ * @param floorMm thickness of the floor, where it is another
+ * @param material of walls and floor
+ * @param ownMaterial of walls and floor, where the table has none that is right
  * @param making how it comes to be
  * @param openTop whether the top is left open for a lid or a deck of parts
- * @param ribs solids inside: ribs, bosses, taper of found boxes
+ * @param ribs solids inside
+ * @param taperMm how much narrower it is at the floor than at the top, from each side
+ * @param bosses posts for screws
  * @param vents openings for air
  * @param weighedG if it has been weighed; computed from its walls otherwise
  * @param price in the currency of the brief
+ * @param standing whether it is still to be bought
  */
 public record Shell(
         @Label(value = "id", needed = true) String id,
         @Label("name") String name,
 
         @Label(value = "inside width", in = Quantity.LENGTH, absent = 200, least = 1)
-        double widthMm,
+        Figure widthMm,
 
         @Label(value = "inside depth", in = Quantity.LENGTH, absent = 120, least = 1)
-        double depthMm,
+        Figure depthMm,
 
         @Label(value = "inside height", in = Quantity.LENGTH, absent = 30, least = 1)
-        double heightMm,
+        Figure heightMm,
 
         @Label(
                 value = "wall thickness",
@@ -48,13 +57,29 @@ public record Shell(
                 usualMost = 15)
         Figure wallMm,
 
+        @Label(
+                value = "floor thickness, if another",
+                in = Quantity.LENGTH,
+                least = 0,
+                most = 100,
+                usualLeast = 0.4,
+                usualMost = 15)
+        Optional<Figure> floorMm,
+
         @Label("material") Material material,
+        @Label("material of its own") Optional<Substance> ownMaterial,
         @Label("made by") Making making,
         @Label("top left open") boolean openTop,
-        @Label("ribs and bosses") List<Box> ribs,
+        @Label("ribs") List<Box> ribs,
+
+        @Label(value = "narrower at the floor by", in = Quantity.LENGTH, least = 0, most = 200)
+        double taperMm,
+
+        @Label("bosses") List<Boss> bosses,
         @Label("vents") List<Vent> vents,
         @Label(value = "weighed mass", in = Quantity.MASS) Optional<Figure> weighedG,
-        @Label(value = "price", in = Quantity.MONEY) Figure price) {
+        @Label(value = "price", in = Quantity.MONEY) Figure price,
+        @Label("to be had") Part.Standing standing) {
 
     /** How a shell comes to be. */
     public enum Making {
@@ -77,13 +102,44 @@ public record Shell(
         }
     }
 
+    /** Steps that a taper is cut into; each is as wide as the taper at its foot, so that nothing is thought to fit that does not. */
+    private static final int TAPER_STEPS = 6;
+
     /** Copies the lists. */
     public Shell {
-        if (!(widthMm > 0 && depthMm > 0 && heightMm > 0)) {
+        if (!(widthMm.value() > 0 && depthMm.value() > 0 && heightMm.value() > 0)) {
             throw new IllegalArgumentException("a shell's inside is more than zero in every direction");
         }
+        if (2 * taperMm >= Math.min(widthMm.value(), depthMm.value())) {
+            throw new IllegalArgumentException("a taper leaves something of the floor");
+        }
         ribs = List.copyOf(ribs);
+        bosses = List.copyOf(bosses);
         vents = List.copyOf(vents);
+    }
+
+    /** A plain box: walls and floor alike, of a material from the table, without a taper and bosses. */
+    public static Shell plain(
+            String id, String name, Box inside, Figure wallMm, Material material, Making making, boolean openTop) {
+        return new Shell(
+                id,
+                name,
+                Figure.planned(inside.dx()),
+                Figure.planned(inside.dy()),
+                Figure.planned(inside.dz()),
+                wallMm,
+                Optional.empty(),
+                material,
+                Optional.empty(),
+                making,
+                openTop,
+                List.of(),
+                0,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Figure.guess(0),
+                Part.Standing.TO_BUY);
     }
 
     /**
@@ -95,39 +151,147 @@ public record Shell(
         return new Input(id, name, Shell.class, field, figure);
     }
 
+    /** A measure of a shell, and the shell with another value of it. */
+    public record Measure(Input input, BiFunction<Shell, Figure, Shell> with) {
+        /** The shell with this measure off by so much. */
+        public Shell off(Shell shell, double by) {
+            Figure f = input.figure();
+            return with.apply(shell, new Figure(f.value() + by, f.plusMinus(), f.basis()));
+        }
+    }
+
+    /** Its measures that are in doubt: inside, walls and floor. */
+    public List<Measure> doubtful() {
+        List<Measure> measures = new ArrayList<>(5);
+        measures.add(new Measure(input("widthMm", widthMm), (s, f) -> s.sized(f, s.depthMm, s.heightMm)));
+        measures.add(new Measure(input("depthMm", depthMm), (s, f) -> s.sized(s.widthMm, f, s.heightMm)));
+        measures.add(new Measure(input("heightMm", heightMm), (s, f) -> s.sized(s.widthMm, s.depthMm, f)));
+        measures.add(new Measure(input("wallMm", wallMm), (s, f) -> s.walled(f, s.floorMm)));
+        floorMm.ifPresent(floor ->
+                measures.add(new Measure(input("floorMm", floor), (s, f) -> s.walled(s.wallMm, Optional.of(f)))));
+        measures.removeIf(m -> m.input().figure().sigma() == 0);
+        return measures;
+    }
+
+    /** What its walls are of. */
+    public Substance substance() {
+        return ownMaterial.orElseGet(material::substance);
+    }
+
+    /** Thickness of its floor, mm. */
+    public Figure floor() {
+        return floorMm.orElse(wallMm);
+    }
+
+    /** Thickness of one of its sides, mm. */
+    public Figure wall(Face face) {
+        return face == Face.BOTTOM ? floor() : wallMm;
+    }
+
+    /** The thickness of one of its sides as an input of a result. */
+    public Input wallInput(Face face) {
+        return face == Face.BOTTOM && floorMm.isPresent() ? input("floorMm", floorMm.get()) : input("wallMm", wallMm);
+    }
+
     /** The room inside. */
     public Box cavity() {
-        return new Box(0, 0, 0, widthMm, depthMm, heightMm);
+        return new Box(0, 0, 0, widthMm.value(), depthMm.value(), heightMm.value());
     }
 
     /** The outside; the wall of an open top is left away. */
     public Box outside() {
         double wall = wallMm.value();
+        double floor = floor().value();
         return new Box(
-                -wall, -wall, -wall, widthMm + 2 * wall, depthMm + 2 * wall, heightMm + wall + (openTop ? 0 : wall));
+                -wall,
+                -wall,
+                -floor,
+                widthMm.value() + 2 * wall,
+                depthMm.value() + 2 * wall,
+                heightMm.value() + floor + (openTop ? 0 : wall));
+    }
+
+    /** All that is solid inside: ribs, bosses as square posts around them, and what a taper takes away, in steps. */
+    public List<Box> solids() {
+        if (bosses.isEmpty() && taperMm == 0) {
+            return ribs;
+        }
+        List<Box> solids = new ArrayList<>(ribs);
+        bosses.forEach(b -> solids.add(b.post()));
+        double w = widthMm.value();
+        double d = depthMm.value();
+        double step = heightMm.value() / TAPER_STEPS;
+        for (int i = 0; taperMm > 0 && i < TAPER_STEPS; i++) {
+            double in = taperMm * (TAPER_STEPS - i) / TAPER_STEPS;
+            solids.add(new Box(0, 0, i * step, in, d, step));
+            solids.add(new Box(w - in, 0, i * step, in, d, step));
+            solids.add(new Box(in, 0, i * step, w - 2 * in, in, step));
+            solids.add(new Box(in, d - in, i * step, w - 2 * in, in, step));
+        }
+        return solids;
     }
 
     /** The same shell with another inside. */
     public Shell withInside(double width, double depth, double height) {
-        return new Shell(
-                id, name, width, depth, height, wallMm, material, making, openTop, ribs, vents, weighedG, price);
+        return sized(widthMm.withValue(width), depthMm.withValue(depth), heightMm.withValue(height));
     }
 
     /** The same shell of another material. */
     public Shell withMaterial(Material newMaterial) {
+        return Form.of(Shell.class).field("material").with(this, newMaterial);
+    }
+
+    /** The same shell whose inside is only guessed. */
+    public Shell guessedInside() {
+        return sized(Figure.guess(widthMm.value()), Figure.guess(depthMm.value()), Figure.guess(heightMm.value()));
+    }
+
+    /** The same shell with another price. */
+    public Shell priced(Figure newPrice) {
+        return Form.of(Shell.class).field("price").with(this, newPrice);
+    }
+
+    private Shell sized(Figure width, Figure depth, Figure height) {
+        return new Shell(
+                id,
+                name,
+                width,
+                depth,
+                height,
+                wallMm,
+                floorMm,
+                material,
+                ownMaterial,
+                making,
+                openTop,
+                ribs,
+                taperMm,
+                bosses,
+                vents,
+                weighedG,
+                price,
+                standing);
+    }
+
+    private Shell walled(Figure wall, Optional<Figure> floor) {
         return new Shell(
                 id,
                 name,
                 widthMm,
                 depthMm,
                 heightMm,
-                wallMm,
-                newMaterial,
+                wall,
+                floor,
+                material,
+                ownMaterial,
                 making,
                 openTop,
                 ribs,
+                taperMm,
+                bosses,
                 vents,
                 weighedG,
-                price);
+                price,
+                standing);
     }
 }

@@ -37,16 +37,10 @@ public final class Likeness {
     /** A part like another, with what was measured of it. */
     public static Part of(Part pattern, Measured measured) {
         Body b = pattern.body();
-        Body body = Body.inProportion(
-                b,
-                new Body(
-                        said(measured.widthMm(), b.widthMm()),
-                        said(measured.depthMm(), b.depthMm()),
-                        said(measured.heightMm(), b.heightMm()),
-                        b.solids(),
-                        b.zones(),
-                        b.ports(),
-                        b.centreOfMass()));
+        Body body = b.resized(
+                said(measured.widthMm(), b.widthMm()),
+                said(measured.depthMm(), b.depthMm()),
+                said(measured.heightMm(), b.heightMm()));
         Part like = new Part(
                 pattern.id(),
                 pattern.family().words() + ", like " + pattern.name(),

@@ -1,6 +1,7 @@
 package boldsatchel.plan;
 
 import boldsatchel.fit.FreePlace;
+import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
@@ -42,9 +43,8 @@ public final class Starter {
     private static final int MOST_GROWTHS = 60;
     private static final double WALL_MM = 2.4;
     /** From the outside of the wall to the axis of a hinge, mm. */
-    private static final double HINGE_MM = 2;
-
     private static final double PLATE_MM = 1;
+
     private static final double BOARD_MM = 4;
 
     private Starter() {}
@@ -108,23 +108,13 @@ public final class Starter {
 
     private static Brief brief(Wish wish) {
         boolean held = wish.kind() == Kind.SLAB;
-        Brief.Limits usual = Brief.Limits.usual();
         UseProfile use = new UseProfile(
                 "usual mix (a guess)",
                 List.of(
                         new UseProfile.Step("working", Mode.BUSY, 20, 0.8),
                         new UseProfile.Step("waiting", Mode.IDLE, 40, 0.8)));
         return Brief.empty()
-                .withLimits(new Brief.Limits(
-                        wish.hours(),
-                        usual.massG(),
-                        usual.money(),
-                        usual.widthMm(),
-                        usual.depthMm(),
-                        usual.heightMm(),
-                        usual.gapMm(),
-                        usual.tipMarginDeg(),
-                        usual.heatMarginK()))
+                .withLimits(Brief.Limits.usual().lasting(wish.hours()))
                 .withSurroundings(new Brief.Surroundings(25, 25, held, !held))
                 .withProfiles(List.of(use));
     }
@@ -197,16 +187,7 @@ public final class Starter {
         if (lid) {
             Shell cover = shell(wish.kind(), "lid", "Lid", new Vec(size.x(), size.y(), Math.max(lidHigh, 8)), true);
             shells.add(cover);
-            hinge = Optional.of(new Hinge(
-                    "base",
-                    "lid",
-                    size.y() + HINGE_MM,
-                    size.z(),
-                    -HINGE_MM,
-                    cover.heightMm(),
-                    135,
-                    110,
-                    Figure.guess(1)));
+            hinge = Optional.of(Hinge.atBack("base", base.cavity(), "lid", cover.cavity()));
         }
         Build now = build.with(new Casing(shells, hinge, Figure.guess(20))).with(Layout.NONE);
         double front = GAP_MM;
@@ -217,7 +198,7 @@ public final class Starter {
         }
         for (Part screen : screens) {
             Shell of = shells.getLast();
-            double z = lid ? of.heightMm() - height(screen) - RIM_MM / 2 : size.z() - height(screen);
+            double z = lid ? of.heightMm().value() - height(screen) - RIM_MM / 2 : size.z() - height(screen);
             now = now.with(onFace(screen, of, lid ? (size.y() - depth(screen)) / 2 : front, z, size));
             front += lid ? 0 : depth(screen) + GAP_MM;
         }
@@ -272,19 +253,8 @@ public final class Starter {
             case TRAY -> Shell.Making.CUT;
         };
         double price = making == Shell.Making.FOUND ? 0 : Math.ceil(size.x() * size.y() / 2500);
-        return new Shell(
-                id,
-                name,
-                Math.ceil(size.x()),
-                Math.ceil(size.y()),
-                Math.ceil(size.z()),
-                Figure.guess(wall),
-                material,
-                making,
-                openTop,
-                List.of(),
-                List.of(),
-                Optional.empty(),
-                Figure.guess(price));
+        Box inside = new Box(0, 0, 0, Math.ceil(size.x()), Math.ceil(size.y()), Math.ceil(size.z()));
+        return Shell.plain(id, name, inside, Figure.guess(wall), material, making, openTop)
+                .priced(Figure.guess(price));
     }
 }

@@ -36,7 +36,8 @@ public final class PlausibleEngine implements Engine<Oddities> {
     /** The best lithium cells that can be bought hold 260 to 300 Wh/kg; a pack has a case beside. */
     private static final double RICHEST_WH_PER_KG = 320;
 
-    private static final Set<Form.Kind> WORDS = EnumSet.of(Form.Kind.TEXT, Form.Kind.CHOICE, Form.Kind.FLAG);
+    private static final Set<Form.Kind> WORDS =
+            EnumSet.of(Form.Kind.TEXT, Form.Kind.CHOICE, Form.Kind.FLAG, Form.Kind.DATE);
 
     /** Where something lies is for the fit to say, and what a rung feeds has rungs of its own, which are looked at by themselves. */
     private static final Set<Class<?>> ELSEWHERE = Set.of(Box.class, Vec.class, Rung.class);

@@ -7,7 +7,9 @@ public enum Basis {
     /** Taken from the maker's data sheet. */
     DATA_SHEET("data sheet", 0.10),
     /** Somebody's guess. */
-    GUESS("guess", 0.30);
+    GUESS("guess", 0.30),
+    /** Decided by the builder, and made that close. */
+    PLANNED("planned", 0.002);
 
     private final String words;
     private final double defaultShare;

@@ -42,6 +42,11 @@ public record Figure(double value, double plusMinus, Basis basis) {
         return of(value, Basis.GUESS);
     }
 
+    /** A figure that the builder decides, ±0.2 %. */
+    public static Figure planned(double value) {
+        return of(value, Basis.PLANNED);
+    }
+
     /** One standard deviation: half the plus-minus. */
     public double sigma() {
         return plusMinus / 2;

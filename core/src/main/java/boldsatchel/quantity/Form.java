@@ -9,6 +9,7 @@ import java.lang.reflect.Method;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -47,6 +48,8 @@ public record Form(Class<?> type, List<Field> fields) {
         FLAG,
         /** Words. */
         TEXT,
+        /** A day. */
+        DATE,
         /** One of a list of words. */
         CHOICE,
         /** A record of its own. */
@@ -151,6 +154,9 @@ public record Form(Class<?> type, List<Field> fields) {
             }
             if (raw == boolean.class || raw == Boolean.class) {
                 return Kind.FLAG;
+            }
+            if (raw == LocalDate.class) {
+                return Kind.DATE;
             }
             return raw == String.class
                     ? Kind.TEXT
@@ -288,6 +294,7 @@ public record Form(Class<?> type, List<Field> fields) {
                 case WHOLE -> (int) number;
                 case FLAG -> number != 0;
                 case TEXT -> "";
+                case DATE -> throw new IllegalStateException(name() + " must be one that may be left empty");
                 case CHOICE -> raw(held).getEnumConstants()[(int) number];
                 case GROUP -> Form.of(raw(held)).absent();
                 case LIST ->

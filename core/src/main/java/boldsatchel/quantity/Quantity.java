@@ -79,6 +79,22 @@ public enum Quantity {
             unit("cfm", 0.4719474432)),
     /** Stored in W/m²: sunshine. */
     IRRADIANCE("W/m²", "800 W/m²", 0, 1500, unit("W/m²", 1), unit("W/m2", 1)),
+    /** Stored in kg/m³. */
+    DENSITY(
+            "kg/m³",
+            "1100 kg/m³",
+            0,
+            25_000,
+            unit("kg/m³", 1),
+            unit("kg/m3", 1),
+            unit("g/cm³", 1000),
+            unit("g/cm3", 1000)),
+    /** Stored in W/(m·K). */
+    CONDUCTIVITY("W/mK", "0.2 W/mK", 0, 3000, unit("W/mK", 1), unit("W/(m·K)", 1)),
+    /** Stored in J/(g·K). */
+    SPECIFIC_HEAT("J/gK", "0.9 J/gK", 0, 20, unit("J/gK", 1), unit("J/(g·K)", 1), unit("kJ/kgK", 1)),
+    /** Stored in dB(A). */
+    SOUND("dB(A)", "32 dB(A)", 0, 140, unit("dB(A)", 1), unit("dB", 1), unit("dBA", 1)),
     /** Stored in Pa. */
     PRESSURE("Pa", "20 Pa", 0, 1_000_000, unit("Pa", 1), unit("mmH2O", 9.80665));
 

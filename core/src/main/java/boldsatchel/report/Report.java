@@ -1,6 +1,7 @@
 package boldsatchel.report;
 
 import boldsatchel.balance.BalanceResult;
+import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.heat.HeatResult;
@@ -34,6 +35,7 @@ public final class Report {
         HeatReport.write(root.putObject("heat"), evaluation.of(HeatResult.class));
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
+        MoneyReport.write(root.putObject("money"), evaluation.build(), evaluation.of(CostResult.class));
         return BuildFormat.text(root);
     }
 

@@ -79,6 +79,13 @@ public record Verdict(
         return by < 0 ? State.STOP : worst >= 0 ? State.FINE : State.WATCH;
     }
 
+    /** The same; what is only wished for stops nothing. */
+    public static State against(
+            double value, double low, double high, OptionalDouble limit, boolean moreIsBetter, boolean wish) {
+        State state = against(value, low, high, limit, moreIsBetter);
+        return wish && state == State.STOP && !Double.isNaN(value) ? State.WATCH : state;
+    }
+
     /** A margin: stop below zero, watch below the wanted one or when its range reaches below zero or is not known. */
     public static State margin(double value, double low, double wanted) {
         return !(value >= 0) ? State.STOP : value >= wanted && low >= 0 ? State.FINE : State.WATCH;

@@ -2,6 +2,7 @@ package boldsatchel.balance;
 
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.part;
+import static boldsatchel.Samples.tray;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -18,6 +19,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
+import boldsatchel.quantity.Form;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -30,20 +32,9 @@ public class BalanceEngineTest {
     /** A shell whose outside is a given box: weighed, with walls next to nothing. */
     private static Shell slab(String id, double w, double d, double h, double grams) {
         double wall = 1e-6;
-        return new Shell(
-                id,
-                id,
-                w,
-                d,
-                h,
-                exact(wall),
-                Material.PLASTIC,
-                Shell.Making.FOUND,
-                false,
-                List.of(),
-                List.of(),
-                Optional.of(exact(grams)),
-                exact(0));
+        return Form.of(Shell.class)
+                .field("weighedG")
+                .with(tray(id, w, d, h, exact(wall), Material.PLASTIC, false), Optional.of(exact(grams)));
     }
 
     private static Build heavier(List<Shell> shells) {

@@ -55,8 +55,8 @@ public class CostEngineTest {
     @Test(dataProvider = "standings")
     public void onlyWhatIsStillToBeHadCosts(Part.Standing standing, double spent, double inHand) {
         CostResult cost = CostEngine.evaluate(of(priced("a", exact(30), standing)));
-        assertThat(cost.toSpend().nominal()).isEqualTo(spent);
-        assertThat(cost.inHand()).isEqualTo(inHand);
+        assertThat(cost.all().nominal()).isEqualTo(spent);
+        assertThat(cost.owned()).isEqualTo(inHand);
     }
 
     @Test
@@ -65,7 +65,7 @@ public class CostEngineTest {
         Build cased = build.with(Casing.NONE.withShells(List.of(Form.of(boldsatchel.machine.Shell.class)
                 .field("price")
                 .with(box(100, 50, 20, 2, Material.PLASTIC), exact(12)))));
-        assertThat(CostEngine.evaluate(cased).toSpend().nominal()).isEqualTo(42);
+        assertThat(CostEngine.evaluate(cased).all().nominal()).isEqualTo(42);
     }
 
     @Test
@@ -76,9 +76,9 @@ public class CostEngineTest {
                 priced("c", Figure.guess(900), Part.Standing.OWNED)));
         // A guess is ±30 %, two standard deviations.
         double sigma = Math.hypot(15, 30);
-        assertThat(cost.toSpend().high() - 300).isCloseTo(Spread.SIGMAS_TO_95 * sigma, within(1e-9));
-        assertThat(cost.toSpend().blame()).extracting(b -> b.input().owner()).containsExactly("b", "a");
-        assertThat(cost.toSpend().blame().getFirst().input().what()).isEqualTo("price");
+        assertThat(cost.all().high() - 300).isCloseTo(Spread.SIGMAS_TO_95 * sigma, within(1e-9));
+        assertThat(cost.all().blame()).extracting(b -> b.input().owner()).containsExactly("b", "a");
+        assertThat(cost.all().blame().getFirst().input().what()).isEqualTo("price");
     }
 
     @Test
@@ -92,8 +92,8 @@ public class CostEngineTest {
                 .filteredOn(f -> f.code().equals("cost.over"))
                 .singleElement()
                 .satisfies(f -> {
-                    assertThat(f.message()).isEqualTo("Still to be spent: 100.00; the brief allows 90.");
-                    assertThat(f.numbers()).containsEntry("toSpend", 100.0).containsEntry("limit", 90.0);
+                    assertThat(f.message()).isEqualTo("Spent and still to be spent: 100.00; the brief allows 90.");
+                    assertThat(f.numbers()).containsEntry("all", 100.0).containsEntry("limit", 90.0);
                     assertThat(f.remedies()).isNotEmpty();
                 });
     }
@@ -111,6 +111,10 @@ public class CostEngineTest {
                         .working()
                         .steps())
                 .extracting(s -> s.what() + " " + s.result())
-                .containsExactly("dear, to buy 30.00", "Owned or salvaged, not counted 900.00");
+                .containsExactly(
+                        "dear, to buy 30.00",
+                        "Spent 0.00",
+                        "Still to be spent 30.00",
+                        "Owned or salvaged, not counted 900.00");
     }
 }

@@ -97,9 +97,9 @@ public class EditsTest {
     @Test
     public void anotherCaseKeepsPartsInShellsOfTheSameId() {
         Case slab = new Case("Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());
-        assertThat(after(Edits.takeCase(slab)).layout().placements()).hasSize(2);
+        assertThat(after(CaseEdits.take(slab)).layout().placements()).hasSize(2);
         Case other = Library.shipped().cases().getFirst();
-        assertThat(after(Edits.takeCase(other)).layout().placements()).isEmpty();
+        assertThat(after(CaseEdits.take(other)).layout().placements()).isEmpty();
     }
 
     @Test

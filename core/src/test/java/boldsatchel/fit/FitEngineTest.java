@@ -29,6 +29,7 @@ import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -134,20 +135,9 @@ public class FitEngineTest {
 
     @Test
     public void ribsOfTheShellAreSolid() {
-        Shell ribbed = new Shell(
-                "box",
-                "box",
-                200,
-                100,
-                40,
-                exact(2),
-                Material.PLASTIC,
-                Shell.Making.FOUND,
-                false,
-                List.of(new Box(0, 0, 0, 8, 8, 40)),
-                List.of(),
-                Optional.empty(),
-                exact(0));
+        Shell ribbed = Form.of(Shell.class)
+                .field("ribs")
+                .with(box(200, 100, 40, 2, Material.PLASTIC), List.of(new Box(0, 0, 0, 8, 8, 40)));
         FitResult fit = FitEngine.evaluate(packed(ribbed, List.of(block("a", 50, 50, 20)), List.of(new Vec(5, 2, 0))));
         assertThat(fit.clashes().getFirst().b()).isEqualTo("box");
         assertThat(fit.clashes().getFirst().depthMm()).isCloseTo(3, within(1e-9));

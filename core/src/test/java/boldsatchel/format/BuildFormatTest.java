@@ -37,7 +37,12 @@ public class BuildFormatTest {
     }
 
     static String old(String demo) {
-        try (InputStream in = BuildFormatTest.class.getResourceAsStream("version-1/" + demo + ".satchel.json")) {
+        return old(1, demo);
+    }
+
+    private static String old(int version, String demo) {
+        try (InputStream in =
+                BuildFormatTest.class.getResourceAsStream("version-" + version + "/" + demo + ".satchel.json")) {
             return new String(java.util.Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new AssertionError(e);
@@ -149,7 +154,7 @@ public class BuildFormatTest {
 
     @Test
     public void aNewerVersionIsRefusedWithWords() {
-        assertThatThrownBy(() -> BuildFormat.read(text("cave-survey").replaceFirst("\"version\": 2", "\"version\": 9")))
+        assertThatThrownBy(() -> BuildFormat.read(text("cave-survey").replaceFirst("\"version\": 3", "\"version\": 9")))
                 .isInstanceOf(FormatException.class)
                 .hasMessageContaining("line 3")
                 .hasMessageContaining("newer Bold Satchel")
@@ -221,7 +226,7 @@ public class BuildFormatTest {
     }
 
     @Test(dataProvider = "demos")
-    public void aFileOfVersionOneOpensAsTheBuildItWasAndIsWrittenAsVersionTwo(String demo) throws FormatException {
+    public void aFileOfVersionOneOpensAsTheBuildItWasAndIsWrittenInThisVersion(String demo) throws FormatException {
         String old = old(demo);
         BuildFormat.Document document = BuildFormat.read(old);
         Build then = asItWas(Library.demo(demo).orElseThrow());
@@ -229,7 +234,18 @@ public class BuildFormatTest {
         assertThat(document.extras()).isEqualTo(Extras.NONE);
         assertThat(BuildFormat.write(document))
                 .isEqualTo(BuildFormat.write(new BuildFormat.Document(then, Extras.NONE)))
-                .contains("\"version\": 2");
+                .contains("\"version\": 3");
+    }
+
+    /** Of version 2 the inside of a tray was a plain number, and money had a sign. */
+    @Test(dataProvider = "demos")
+    public void aFileOfVersionTwoOpensAsTheBuildItIs(String demo) throws FormatException {
+        BuildFormat.Document document = BuildFormat.read(old(2, demo));
+        assertThat(document.build()).isEqualTo(Library.demo(demo).orElseThrow());
+        assertThat(document.extras()).isEqualTo(Extras.NONE);
+        String wrong = old(2, demo)
+                .replaceFirst("\"heightMm\": [0-9.]+,\n( *)\"wallMm\"", "\"heightMm\": \"tall\",\n$1\"wallMm\"");
+        assertThat(failure(wrong).problems().getFirst().field()).isEqualTo("build.casing.shells[0].heightMm");
     }
 
     /** The demo without what it has learnt since version 1: feet, and how well its drive gives off heat. */

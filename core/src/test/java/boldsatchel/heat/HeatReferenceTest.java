@@ -1,8 +1,8 @@
 package boldsatchel.heat;
 
-import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.part;
+import static boldsatchel.Samples.tray;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.engine.Lazy;
@@ -24,7 +24,6 @@ import boldsatchel.power.Points;
 import boldsatchel.power.Warmth;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -46,21 +45,7 @@ public class HeatReferenceTest {
     }
 
     private static Shell outside(double wall, Material material, Vent... vents) {
-        Shell shell = box(200 - 2 * wall, 120 - 2 * wall, 35 - 2 * wall, wall, material);
-        return new Shell(
-                shell.id(),
-                shell.name(),
-                shell.widthMm(),
-                shell.depthMm(),
-                shell.heightMm(),
-                shell.wallMm(),
-                material,
-                shell.making(),
-                false,
-                List.of(),
-                List.of(vents),
-                Optional.empty(),
-                exact(0));
+        return tray("box", 200 - 2 * wall, 120 - 2 * wall, 35 - 2 * wall, exact(wall), material, false, vents);
     }
 
     @DataProvider

@@ -357,9 +357,9 @@ public class HeatTruthTest {
         Shell box = build.casing().shells().getFirst();
         Shell open = boldsatchel.Samples.tray(
                 "box",
-                box.widthMm(),
-                box.depthMm(),
-                box.heightMm(),
+                box.widthMm().value(),
+                box.depthMm().value(),
+                box.heightMm().value(),
                 box.wallMm(),
                 box.material(),
                 false,

@@ -128,13 +128,15 @@ public class InvariantsTest {
     /** A quarter turn of everything about the vertical: the shell's width and depth change places. */
     private static Build turned(Build build) {
         Shell shell = build.casing().shells().getFirst();
-        Build turned = build.with(Casing.NONE.withShells(List.of(
-                shell.withInside(/* width= */ shell.depthMm(), /* depth= */ shell.widthMm(), shell.heightMm()))));
+        Build turned = build.with(Casing.NONE.withShells(List.of(shell.withInside(
+                /* width= */ shell.depthMm().value(),
+                /* depth= */ shell.widthMm().value(),
+                shell.heightMm().value()))));
         for (Placement p : build.layout().placements()) {
             Part part = build.part(p.part()).orElseThrow();
             var placed = p.place(part.body().bounds(), part.body().bounds());
             Orientation orientation = p.orientation().turned();
-            Vec at = new Vec(shell.depthMm() - placed.high(1), placed.x(), placed.z());
+            Vec at = new Vec(shell.depthMm().value() - placed.high(1), placed.x(), placed.z());
             turned = turned.with(new Placement(p.part(), p.shell(), at, orientation, p.touches()));
         }
         return turned;
@@ -251,7 +253,9 @@ public class InvariantsTest {
                 Optional.empty(),
                 brief.limits().gapMm(),
                 brief.limits().tipMarginDeg(),
-                brief.limits().heatMarginK());
+                brief.limits().heatMarginK(),
+                Optional.empty(),
+                java.util.Set.of());
         return evaluation.build().with(brief.withLimits(limits));
     }
 

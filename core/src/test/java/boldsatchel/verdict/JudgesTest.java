@@ -102,7 +102,9 @@ public class JudgesTest {
                         l.heightMm(),
                         l.gapMm(),
                         l.tipMarginDeg(),
-                        l.heatMarginK())));
+                        l.heatMarginK(),
+                        Optional.empty(),
+                        java.util.Set.of())));
         assertThat(codes(tight)).contains("fit.size");
         assertThat(Evaluator.evaluate(tight).verdict(Verdict.Kind.PACKS).state())
                 .isEqualTo(State.STOP);
@@ -200,7 +202,9 @@ public class JudgesTest {
                         l.heightMm(),
                         0.8,
                         10,
-                        5)));
+                        5,
+                        Optional.empty(),
+                        java.util.Set.of())));
         assertThat(codes(limited)).contains("balance.too-heavy", "cost.over");
         assertThat(codes(build)).doesNotContain("balance.too-heavy", "cost.over");
         Part owned = new Part(
@@ -214,8 +218,8 @@ public class JudgesTest {
                 dear.body(),
                 List.of());
         Evaluation evaluation = Evaluator.evaluate(limited.with(new Parts(List.of(owned))));
-        assertThat(evaluation.of(CostResult.class).toSpend().nominal()).isZero();
-        assertThat(evaluation.of(CostResult.class).inHand()).isEqualTo(200);
+        assertThat(evaluation.of(CostResult.class).all().nominal()).isZero();
+        assertThat(evaluation.of(CostResult.class).owned()).isEqualTo(200);
     }
 
     @Test

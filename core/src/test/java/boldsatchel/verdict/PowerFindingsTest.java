@@ -259,7 +259,9 @@ public class PowerFindingsTest {
                         l.heightMm(),
                         l.gapMm(),
                         l.tipMarginDeg(),
-                        l.heatMarginK())));
+                        l.heatMarginK(),
+                        Optional.empty(),
+                        java.util.Set.of())));
     }
 
     private static Build withScreen(Build build, Part screen, String below) {

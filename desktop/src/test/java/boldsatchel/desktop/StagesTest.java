@@ -204,10 +204,9 @@ public class StagesTest extends WindowHarness {
                 .isEqualTo(Basis.MEASURED);
         assertThat(build().part("battery").orElseThrow().body().widthMm().plusMinus())
                 .isCloseTo(1.52, within(1e-9));
-        double before =
-                session().evaluation().get().of(CostResult.class).toSpend().nominal();
+        double before = session().evaluation().get().of(CostResult.class).all().nominal();
         choose("#part-standing", Part.Standing.SALVAGED);
-        assertThat(session().evaluation().get().of(CostResult.class).toSpend().nominal())
+        assertThat(session().evaluation().get().of(CostResult.class).all().nominal())
                 .isCloseTo(before - 74, within(1e-6));
     }
 

@@ -1,5 +1,6 @@
 package boldsatchel.desktop.brief;
 
+import boldsatchel.cost.Waiting;
 import boldsatchel.desktop.controls.RecordForm;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
@@ -9,6 +10,7 @@ import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.edit.Edits;
 import boldsatchel.machine.Brief;
+import boldsatchel.machine.Journal;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.power.PowerResult;
@@ -17,10 +19,13 @@ import boldsatchel.quantity.Quantity;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -46,6 +51,11 @@ public final class BriefStage implements WorkStage {
     private final HBox columns = new HBox(24);
     private final RecordForm limits;
     private final RecordForm surroundings;
+    private final RecordForm means;
+    private final RecordForm decisions;
+    private final Label reminder = Ui.words("", "field-error");
+    private final PicturesPane pictures;
+    private final Supplier<LocalDate> today;
     private final TextArea purpose;
     private final TextArea notes;
     private final VBox profiles = new VBox(8);
@@ -54,9 +64,15 @@ public final class BriefStage implements WorkStage {
     private final Latest running = Latest.following();
     private Optional<List<UseProfile>> shown = Optional.empty();
 
-    /** The stage on a desk. */
-    public BriefStage(Desk desk) {
+    /**
+     * The stage on a desk.
+     *
+     * @param today the day that a time box is up on
+     * @param addPicture asks for a reference picture and adds it
+     */
+    public BriefStage(Desk desk, Supplier<LocalDate> today, Runnable addPicture) {
         this.desk = desk;
+        this.today = today;
         columns.getStyleClass().add("stage");
         limits = new RecordForm(
                         "limit",
@@ -72,6 +88,18 @@ public final class BriefStage implements WorkStage {
                 (what, f) -> change(
                         "change where it is used: " + what,
                         b -> b.withSurroundings((Brief.Surroundings) f.apply(b.surroundings()))));
+        means = new RecordForm(
+                        "brief",
+                        Brief.class,
+                        (what, f) -> change("change what is at hand: " + what, b -> (Brief) f.apply(b)))
+                .only(f -> MEANS.contains(f.name()));
+        decisions = new RecordForm(
+                        "journal",
+                        Journal.class,
+                        (what, f) ->
+                                desk.session().does(Edits.journal("change the " + what, j -> (Journal) f.apply(j))))
+                .only(f -> f.name().equals("decisions"));
+        pictures = new PicturesPane(desk, addPicture);
         purpose = area(
                 "purpose",
                 "Must run this one old program; must last a shift outdoors …",
@@ -90,12 +118,26 @@ public final class BriefStage implements WorkStage {
                 limits,
                 Ui.label("Where it is used", "section"),
                 surroundings,
+                Ui.label("Money, tools and programs", "section"),
+                means,
                 Ui.label("Notes", "section"),
                 notes);
         left.setMinWidth(356);
         left.setPrefWidth(360);
-        HBox.setHgrow(profiles, Priority.ALWAYS);
-        columns.getChildren().setAll(left, profiles);
+        VBox right = new VBox(
+                12,
+                profiles,
+                new VBox(
+                        6,
+                        Ui.label("What was decided, and why", "section"),
+                        Ui.words(
+                                "For a risky choice: the day by which it must have worked, and what is done if it has not.",
+                                "soft"),
+                        reminder,
+                        decisions),
+                pictures);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        columns.getChildren().setAll(left, right);
         desk.keepShowing(columns, this::show);
     }
 
@@ -133,6 +175,16 @@ public final class BriefStage implements WorkStage {
         Evaluation evaluation = desk.session().evaluation().get();
         limits.show(brief().limits());
         surroundings.show(brief().surroundings());
+        means.show(brief());
+        Journal journal = desk.session().shown().journal();
+        decisions.show(journal);
+        List<String> up = Waiting.of(desk.session().shown(), today.get()).up().stream()
+                .map(d -> "Time is up: " + d.what() + (d.fallback().isBlank() ? "" : ". If not: " + d.fallback()))
+                .toList();
+        reminder.setText(String.join("\n", up));
+        reminder.setVisible(!up.isEmpty());
+        reminder.setManaged(!up.isEmpty());
+        pictures.show();
         showText(purpose, brief().purpose());
         showText(notes, evaluation.build().journal().notes());
         feeds.forEach(f -> f.accept(evaluation));
@@ -207,9 +259,32 @@ public final class BriefStage implements WorkStage {
             verdict.setMinWidth(92);
             feeds.add(e -> verdict.getChildren()
                     .setAll(StateMark.of(e.verdict(kind).state(), 10), Ui.label(kind.title(), "soft")));
-            return verdict;
+            return wish(limit.name()).<Node>map(w -> new HBox(5, w, verdict)).orElse(verdict);
         });
     }
+
+    /** Whether a limit is a wish only: missing it is worth knowing, and stops nothing. */
+    private Optional<CheckBox> wish(String field) {
+        return Arrays.stream(Brief.Limit.values())
+                .filter(l -> l.field().equals(field))
+                .findFirst()
+                .map(l -> {
+                    CheckBox wish = new CheckBox("wish");
+                    wish.setId("wish-" + field);
+                    wish.setMinWidth(Region.USE_PREF_SIZE);
+                    wish.setTooltip(new Tooltip("Only wished for: missing it is said, and stops nothing"));
+                    wish.setOnAction(e -> {
+                        boolean is = wish.isSelected();
+                        change(
+                                "change what is only wished for",
+                                b -> b.withLimits(b.limits().wishing(l, is)));
+                    });
+                    feeds.add(e -> wish.setSelected(brief().limits().isWish(l)));
+                    return wish;
+                });
+    }
+
+    private static final Set<String> MEANS = Set.of("currency", "workshop", "software");
 
     private VBox profile(int index) {
         UseProfile profile = brief().profiles().get(index);

@@ -5,6 +5,7 @@ import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Form.Field;
 import boldsatchel.quantity.Quantity;
 import java.lang.reflect.Method;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -144,6 +145,7 @@ public final class RecordForm extends VBox {
             case WHOLE -> whole(field);
             case FLAG -> flag(field);
             case TEXT -> text(field);
+            case DATE -> date(field);
             case CHOICE -> choice(field);
             case GROUP -> group(field);
             case LIST -> list(field, record);
@@ -280,6 +282,12 @@ public final class RecordForm extends VBox {
                     : field.get(r).toString();
             control.setText(last[0]);
         });
+        labelled(field, control);
+    }
+
+    private void date(Field field) {
+        DateField control = new DateField(id(field), d -> change(field, v -> d));
+        updates.add(r -> control.show(((Optional<?>) field.get(r)).map(LocalDate.class::cast)));
         labelled(field, control);
     }
 

@@ -1,15 +1,21 @@
 package boldsatchel.desktop.details;
 
+import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.RecordForm;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Desk;
+import boldsatchel.drawing.CaseDrawing;
+import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edits;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Shell;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Everything about one tray of the case, its hinge and its screws, to be read and changed. */
@@ -24,6 +30,8 @@ final class CaseDetails extends VBox {
 
     private final RecordForm sundries;
     private final VBox hingeBox;
+    private final Button hinging;
+    private final DrawingView drawing = new DrawingView().atMost(2.2);
 
     CaseDetails(Desk desk, Shell shell) {
         super(8);
@@ -47,7 +55,33 @@ final class CaseDetails extends VBox {
         sundries = new RecordForm("case", Casing.class, (what, f) -> change(what, c -> (Casing) f.apply(c)))
                 .only(f -> SMALL.contains(f.name()));
         hingeBox = new VBox(8, Ui.label("Hinge", "section"), hingeForm);
-        getChildren().addAll(title, shellForm, hingeBox, Ui.label("Small things", "section"), sundries);
+        hinging = Ui.button(
+                "tray-hinge",
+                "Hinge it as a lid",
+                "A lid on a hinge along the back of the first tray",
+                () -> shell().flatMap(s -> CaseEdits.hinge(desk.session().build(), s))
+                        .ifPresent(desk.session()::does));
+        FlowPane trays = new FlowPane(
+                6,
+                6,
+                Ui.button(
+                        "tray-add",
+                        "Add a tray",
+                        "Another tray of this size, empty",
+                        () -> shell().map(CaseEdits::another).ifPresent(desk.session()::does)),
+                hinging,
+                Ui.button(
+                        "tray-remove",
+                        "Remove this tray",
+                        "What lies in it goes back on the table",
+                        () -> shell().map(CaseEdits::remove).ifPresent(desk.session()::does)));
+        drawing.setPrefHeight(190);
+        drawing.setMinHeight(170);
+        getChildren().addAll(title, drawing, shellForm, hingeBox, Ui.label("Small things", "section"), sundries, trays);
+    }
+
+    private Optional<Shell> shell() {
+        return desk.session().build().shell(shellId);
     }
 
     boolean isOf(Shell other) {
@@ -58,6 +92,7 @@ final class CaseDetails extends VBox {
     void show(Casing casing) {
         casing.shell(shellId).ifPresent(s -> {
             title.setText(s.name());
+            drawing.show(CaseDrawing.of(s), desk.dark().get());
             shellForm.show(s);
         });
         boolean hinged = casing.hinge()
@@ -67,6 +102,7 @@ final class CaseDetails extends VBox {
         hingeBox.setManaged(hinged);
         casing.hinge().filter(h -> hinged).ifPresent(hingeForm::show);
         sundries.show(casing);
+        hinging.setDisable(casing.hinge().isPresent() || casing.shells().size() < 2);
     }
 
     private void change(String what, UnaryOperator<Casing> change) {

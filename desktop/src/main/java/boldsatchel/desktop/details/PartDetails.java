@@ -10,6 +10,7 @@ import boldsatchel.machine.Body;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
+import boldsatchel.machine.Purchase;
 import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Units;
 import java.util.Arrays;
@@ -52,6 +53,8 @@ final class PartDetails extends VBox {
     private final RecordForm money;
     private final RecordForm name;
     private final RecordForm body;
+    private final RecordForm purchase;
+    private final AlterBox altered;
     private final VBox sockets = new VBox(6);
     private final VBox abilities = new VBox(8);
     private final Map<Class<?>, RecordForm> forms = new HashMap<>();
@@ -80,6 +83,12 @@ final class PartDetails extends VBox {
                 "body",
                 Body.class,
                 (what, f) -> change(what, p -> p.withBody(Body.inProportion(p.body(), (Body) f.apply(p.body())))));
+        purchase = new RecordForm(
+                        "purchase",
+                        Purchase.class,
+                        (what, f) -> change(what, p -> p.standing(p.standing(), (Purchase) f.apply(p.purchase()))))
+                .in(desk.session().shown().brief().currency());
+        altered = new AlterBox(desk);
         getChildren()
                 .addAll(
                         title,
@@ -87,10 +96,12 @@ final class PartDetails extends VBox {
                         drawing,
                         Ui.label("Mass and money", "section"),
                         money,
+                        purchase,
                         Ui.label("Body", "section"),
                         body,
                         sockets,
                         abilities,
+                        altered,
                         Ui.label("Name", "section"),
                         name);
         show(part);
@@ -109,6 +120,8 @@ final class PartDetails extends VBox {
         money.show(now);
         name.show(now);
         body.show(now.body());
+        purchase.show(now.purchase());
+        altered.show(now);
         showSockets(now.body().ports());
         List<Class<?>> kinds =
                 now.facets().stream().<Class<?>>map(Object::getClass).toList();

@@ -83,6 +83,19 @@ public final class OwnShelf {
     }
 
     /**
+     * Puts a case on it; one of the same name gives way.
+     *
+     * @throws StoreException when what is there cannot be read, or nothing can be written
+     */
+    public static void keep(Case kept) throws StoreException {
+        Contents now = readable();
+        List<Case> cases = new ArrayList<>(now.cases());
+        cases.removeIf(c -> c.name().equals(kept.name()));
+        cases.add(kept);
+        write(file(), new Contents(now.parts(), cases));
+    }
+
+    /**
      * Puts all of a library file on it; what is there under the same id or name gives way.
      *
      * @return how many parts and cases came in

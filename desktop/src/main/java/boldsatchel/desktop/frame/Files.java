@@ -1,16 +1,21 @@
 package boldsatchel.desktop.frame;
 
 import boldsatchel.book.Book;
+import boldsatchel.cost.Waiting;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.document.OwnShelf;
+import boldsatchel.desktop.document.Pictures;
 import boldsatchel.desktop.document.Recents;
+import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.format.LibraryFormat;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Case;
+import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
 import boldsatchel.verdict.Evaluator;
 import java.nio.file.Path;
@@ -18,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.concurrent.Task;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
@@ -78,10 +84,51 @@ public final class Files {
                 BuildStore.Opened opened = BuildStore.open(file);
                 desk.session().replaceBy(opened, file);
                 Recents.remember(file);
-                messages.tell("Opened " + file.getFileName() + ".");
+                messages.tell("Opened " + file.getFileName() + "."
+                        + due(opened.document().build()));
             } catch (BuildStore.StoreException e) {
                 LOG.info("open failed: {}", e.getMessage());
                 messages.complain("This build cannot be opened", e.getMessage());
+            }
+        });
+    }
+
+    /** What the day has brought: orders that are late, and choices whose time is up. */
+    private static String due(Build build) {
+        Waiting waiting = Waiting.of(build, Frame.today());
+        String late = waiting.orders().stream()
+                .filter(a -> a.daysLate() > 0)
+                .map(a -> " " + a.part().name() + " is late.")
+                .collect(Collectors.joining());
+        return late
+                + waiting.up().stream()
+                        .map(d -> " Time is up for “" + d.what() + "”.")
+                        .collect(Collectors.joining());
+    }
+
+    /** Asks for a reference picture and puts it beside the build. */
+    void choosePicture(Window window) {
+        if (desk.session().file().isEmpty()) {
+            messages.complain(
+                    "Save the build first", "Pictures lie in a folder beside its file, and it has no file yet.");
+            return;
+        }
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Add a reference picture");
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(
+                        "Pictures", Pictures.ENDINGS.stream().map(e -> "*" + e).toList()));
+        Optional.ofNullable(chooser.showOpenDialog(window)).ifPresent(f -> addPicture(f.toPath()));
+    }
+
+    /** Copies a picture beside the build's file and puts it on the list, or says why not. */
+    public void addPicture(Path picture) {
+        desk.session().file().ifPresent(build -> {
+            try {
+                String name = Pictures.add(build, picture);
+                desk.session().does(Edits.journal("add a picture", j -> j.and(new Journal.Picture(name, ""))));
+            } catch (BuildStore.StoreException e) {
+                messages.complain("The picture cannot be added", e.getMessage());
             }
         });
     }
@@ -139,7 +186,12 @@ public final class Files {
     /** Saves to a file, or says why not. */
     public void saveTo(Path file, boolean overwrite) {
         try {
+            Optional<Path> before = desk.session().file().filter(f -> !f.equals(file));
             desk.session().saveTo(file, overwrite);
+            if (before.isPresent()) {
+                Pictures.carry(
+                        before.get(), file, desk.session().build().journal().pictures());
+            }
             Recents.remember(file);
             messages.tell("Saved " + file.getFileName() + ".");
         } catch (BuildStore.ChangedOnDiskException e) {
@@ -154,6 +206,17 @@ public final class Files {
     public void keep(Part part) {
         try {
             Part kept = OwnShelf.keep(part);
+            desk.forgetLibrary();
+            messages.tell("“" + kept.name() + "” is on your own shelf, in " + OwnShelf.file() + ".");
+        } catch (BuildStore.StoreException e) {
+            messages.complain("It could not be kept", e.getMessage());
+        }
+    }
+
+    /** Puts a case on the user's own shelf. */
+    public void keep(Case kept) {
+        try {
+            OwnShelf.keep(kept);
             desk.forgetLibrary();
             messages.tell("“" + kept.name() + "” is on your own shelf, in " + OwnShelf.file() + ".");
         } catch (BuildStore.StoreException e) {

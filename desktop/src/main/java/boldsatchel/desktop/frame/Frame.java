@@ -11,12 +11,16 @@ import boldsatchel.desktop.document.Recents;
 import boldsatchel.desktop.pack.PackStage;
 import boldsatchel.desktop.power.PowerStage;
 import boldsatchel.desktop.shelf.ShelfStage;
+import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edits;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Case;
 import boldsatchel.machine.Part;
 import boldsatchel.shelf.Library;
 import java.io.File;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
@@ -61,8 +65,9 @@ public final class Frame extends StackPane {
         this.recovered = new RecoveredBar(desk.session(), files, messages);
         // Where stages are listed: a new stage is one package and one line here.
         this.stages = List.of(
-                new BriefStage(desk),
-                new ShelfStage(desk, new OwnWays()),
+                new BriefStage(
+                        desk, Frame::today, () -> files.choosePicture(getScene().getWindow())),
+                new ShelfStage(desk, new OwnWays(), Frame::today),
                 new PowerStage(desk),
                 new PackStage(desk),
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
@@ -97,6 +102,11 @@ public final class Frame extends StackPane {
         @Override
         public void keep(Part part) {
             files.keep(part);
+        }
+
+        @Override
+        public void keep(Case kept) {
+            files.keep(kept);
         }
 
         @Override
@@ -325,7 +335,7 @@ public final class Frame extends StackPane {
         desk.library()
                 .cases()
                 .forEach(c -> commands.add(
-                        "Take the case " + c.name(), () -> desk.session().does(Edits.takeCase(c))));
+                        "Take the case " + c.name(), () -> desk.session().does(CaseEdits.take(c))));
         stages.forEach(s -> s.addCommands(commands));
     }
 
@@ -351,5 +361,9 @@ public final class Frame extends StackPane {
     /** Says what went wrong beside the window; stays until it is dismissed. */
     public void complain(String title, String words) {
         messages.complain(title, words);
+    }
+
+    static LocalDate today() {
+        return LocalDate.now(ZoneId.systemDefault());
     }
 }

@@ -153,8 +153,9 @@ public final class PackStage implements WorkStage {
     }
 
     private static String inside(Shell shell) {
-        return shell.name() + ", " + Units.format(shell.widthMm()) + " × " + Units.format(shell.depthMm()) + " × "
-                + Units.format(shell.heightMm()) + " mm inside";
+        return shell.name() + ", " + Units.format(shell.widthMm().value()) + " × "
+                + Units.format(shell.depthMm().value()) + " × "
+                + Units.format(shell.heightMm().value()) + " mm inside";
     }
 
     private Optional<Shell> shell() {

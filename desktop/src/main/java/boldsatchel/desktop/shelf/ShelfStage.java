@@ -6,20 +6,26 @@ import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.PartDrawing;
+import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.edit.Purchases;
 import boldsatchel.machine.Case;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
+import boldsatchel.plan.BlankCase;
 import boldsatchel.plan.Likeness;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.Node;
@@ -29,13 +35,18 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** The parts of the build beside the library of parts. */
@@ -56,9 +67,24 @@ public final class ShelfStage implements WorkStage {
             "Replace the selected part",
             "Put the chosen part in its place, rung and name",
             this::replace);
+    private final Button consider = Ui.button(
+            "shelf-consider",
+            "Candidate for it",
+            "Put the chosen part in the ledger as a candidate for the selected one",
+            this::consider);
+    private final Button keepCase = Ui.button(
+            "case-keep",
+            "Keep this case",
+            "Put this case on your own shelf, to use it in other builds",
+            this::keepCase);
     private final ComboBox<Case> cases = Ui.choice("cases", Case::name);
     private final Latest trying = Latest.only();
     private final Own own;
+    private final PartSheet sheet;
+    private final MoneyPane money;
+    private final ToggleGroup views = new ToggleGroup();
+    private final VBox librarySide;
+    private final ScrollPane moneySide;
     private final Button keep = Ui.button(
             "shelf-keep",
             "Keep on my shelf",
@@ -75,6 +101,9 @@ public final class ShelfStage implements WorkStage {
         /** Puts a part on it. */
         void keep(Part part);
 
+        /** Puts a case on it. */
+        void keep(Case kept);
+
         /** Takes a library file in. */
         void takeIn();
 
@@ -82,13 +111,47 @@ public final class ShelfStage implements WorkStage {
         void export();
     }
 
-    /** The stage on a desk. */
-    public ShelfStage(Desk desk, Own own) {
+    /**
+     * The stage on a desk.
+     *
+     * @param today the day that orders are late on
+     */
+    public ShelfStage(Desk desk, Own own, Supplier<LocalDate> today) {
         this.desk = desk;
         this.own = own;
+        sheet = new PartSheet(desk);
+        money = new MoneyPane(desk, today);
         content.getStyleClass().add("stage");
-        content.getChildren().addAll(buildSide(), librarySide());
+        librarySide = librarySide();
+        moneySide = Ui.scroll(money);
+        HBox choice = new HBox(
+                view("shelf-view-library", "Library", librarySide),
+                view("shelf-view-sheet", "Draw the part", sheet),
+                view("shelf-view-money", "Money and waiting", moneySide));
+        choice.getStyleClass().add("switch");
+        StackPane panes = new StackPane(librarySide, sheet, moneySide);
+        VBox.setVgrow(panes, Priority.ALWAYS);
+        VBox right = new VBox(8, choice, panes);
+        right.setPrefWidth(430);
+        right.setMinWidth(330);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        content.getChildren().addAll(buildSide(), right);
+        views.selectToggle(views.getToggles().getFirst());
         desk.keepShowing(content, this::show);
+    }
+
+    private ToggleButton view(String id, String text, Node pane) {
+        ToggleButton button = new ToggleButton(text);
+        button.setId(id);
+        button.setToggleGroup(views);
+        button.setUserData(pane);
+        pane.visibleProperty().bind(button.selectedProperty());
+        pane.managedProperty().bind(button.selectedProperty());
+        button.setOnAction(e -> {
+            views.selectToggle(button);
+            show();
+        });
+        return button;
     }
 
     @Override
@@ -148,7 +211,7 @@ public final class ShelfStage implements WorkStage {
                 Ui.button("shelf-remove", "Remove from the build", "Take the selected part out (Delete)", this::remove);
         cases.setPromptText("Take another case …");
         cases.setOnAction(e -> Optional.ofNullable(cases.getValue())
-                .ifPresent(c -> desk.session().does(Edits.takeCase(c))));
+                .ifPresent(c -> desk.session().does(CaseEdits.take(c))));
         MenuButton fresh = new MenuButton("New part");
         fresh.setId("shelf-new");
         fresh.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
@@ -159,7 +222,19 @@ public final class ShelfStage implements WorkStage {
             item.setOnAction(e -> make(f));
             fresh.getItems().add(item);
         }
-        VBox side = new VBox(8, table, new HBox(8, fresh, duplicate, keep), new HBox(8, remove, cases));
+        MenuButton freshCase = new MenuButton("New case");
+        freshCase.setId("case-new");
+        freshCase.setTooltip(new Tooltip("A case of your own, made or found: by its inside measures"));
+        for (BlankCase blank : BlankCase.values()) {
+            MenuItem item = new MenuItem(blank.words());
+            item.setOnAction(e -> make(blank));
+            freshCase.getItems().add(item);
+        }
+        VBox side = new VBox(
+                8,
+                table,
+                new FlowPane(8, 8, fresh, duplicate, keep, remove),
+                new FlowPane(8, 8, freshCase, cases, keepCase));
         HBox.setHgrow(side, Priority.ALWAYS);
         return side;
     }
@@ -212,9 +287,7 @@ public final class ShelfStage implements WorkStage {
                 Ui.spring(),
                 Ui.button("shelf-take-in", "Take in …", "Put a library file on your own shelf", own::takeIn),
                 Ui.button("shelf-export", "Export mine …", "Write your own shelf to a library file", own::export));
-        VBox side = new VBox(8, shelf, search, list, drawing, about, new HBox(8, add, replace));
-        side.setPrefWidth(330);
-        side.setMinWidth(320);
+        VBox side = new VBox(8, shelf, search, list, drawing, about, new FlowPane(8, 8, add, replace, consider));
         return side;
     }
 
@@ -240,7 +313,13 @@ public final class ShelfStage implements WorkStage {
                         p -> table.getSelectionModel().select(p),
                         () -> table.getSelectionModel().clearSelection());
         selecting = false;
-        showChosen();
+        if (sheet.isVisible()) {
+            sheet.show();
+        } else if (moneySide.isVisible()) {
+            money.show();
+        } else {
+            showChosen();
+        }
     }
 
     private Optional<Part> chosen() {
@@ -253,6 +332,7 @@ public final class ShelfStage implements WorkStage {
         duplicate.setDisable(selected.isEmpty());
         add.setDisable(chosen().isEmpty());
         replace.setDisable(chosen().isEmpty() || selected.isEmpty());
+        consider.setDisable(chosen().isEmpty() || selected.isEmpty());
         about.getChildren().clear();
         chosen().ifPresent(part -> {
             drawing.show(PartDrawing.of(part), desk.dark().get());
@@ -307,6 +387,20 @@ public final class ShelfStage implements WorkStage {
         desk.session().selection().set(id);
     }
 
+    /** A case of one's own, its first tray selected, so that its measures stand beside. */
+    private void make(BlankCase blank) {
+        desk.session().does(CaseEdits.take(blank.blank()));
+        desk.session().selection().set(blank.blank().shells().getFirst().id());
+    }
+
+    private void keepCase() {
+        Casing casing = desk.session().build().casing();
+        if (!casing.shells().isEmpty()) {
+            String name = "Case of " + desk.session().build().name();
+            own.keep(new Case(name, "From a build of your own.", casing.shells(), casing.hinge()));
+        }
+    }
+
     private void add() {
         chosen().ifPresent(p -> desk.session().does(Edits.addPart(p)));
     }
@@ -314,6 +408,11 @@ public final class ShelfStage implements WorkStage {
     private void replace() {
         chosen().ifPresent(by ->
                 desk.session().selectedPart().ifPresent(old -> desk.session().does(Edits.replacePart(old, by))));
+    }
+
+    private void consider() {
+        chosen().ifPresent(by ->
+                desk.session().selectedPart().ifPresent(p -> desk.session().does(Purchases.candidate(p, by))));
     }
 
     private void remove() {

@@ -1,0 +1,74 @@
+package boldsatchel.drawing;
+
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
+import boldsatchel.quantity.Units;
+
+/** A tray alone: its plan and its front section, with walls, ribs, bosses and vents, each inside measure beside its line. */
+public final class CaseDrawing {
+
+    private static final double MARGIN = 14;
+    private static final double BETWEEN = 12;
+
+    private CaseDrawing() {}
+
+    /** Draws a tray. */
+    public static Drawing of(Shell shell) {
+        Box out = shell.outside();
+        Box in = shell.cavity();
+        double text = Math.max(3, Math.max(out.dx(), out.dy() + out.dz()) / 26);
+        double planY = out.dz() + BETWEEN;
+        Sketch s = new Sketch(out.x() - MARGIN - text * 2, planY + out.high(1) + MARGIN);
+        section(s, shell, 1, planY);
+        section(s, shell, 2, -out.z());
+        double above = planY + out.high(1) + 3;
+        s.dimension(0, above, in.dx(), above, Units.format(in.dx(), 1, "mm"), text, Ink.SOFT);
+        double left = out.x() - 3;
+        s.dimension(left, planY, left, planY + in.dy(), Units.format(in.dy(), 1, ""), text, Ink.SOFT);
+        s.dimension(left, -out.z(), left, in.dz() - out.z(), Units.format(in.dz(), 1, ""), text, Ink.SOFT);
+        return s.done(
+                shell.name() + " from above and from the front",
+                out.dx() + 2 * MARGIN + text * 2,
+                out.dy() + planY + 2 * MARGIN);
+    }
+
+    private static void section(Sketch s, Shell shell, int up, double low) {
+        Box out = shell.outside();
+        Box in = shell.cavity();
+        fill(s, out, up, low, Ink.WALL, 1);
+        Box hollow = up == 2 && shell.openTop() ? new Box(0, 0, 0, in.dx(), in.dy(), out.high(2)) : in;
+        fill(s, hollow, up, low, Ink.PAPER, 1);
+        s.frame(out.x(), low + out.low(up), out.dx(), out.size(up), 0.35, false, Ink.INK, "");
+        s.frame(0, low + in.low(up), in.dx(), in.size(up), 0.35, false, Ink.INK, "");
+        for (Box solid : shell.solids()) {
+            fill(s, solid, up, low, Ink.WALL, 1);
+            s.frame(solid.x(), low + solid.low(up), solid.dx(), solid.size(up), 0.2, false, Ink.SOFT, "");
+        }
+        for (Vent vent : shell.vents()) {
+            vent(s, shell, vent, up, low);
+        }
+    }
+
+    private static void fill(Sketch s, Box b, int up, double low, Ink ink, double opacity) {
+        s.fill(b.x(), low + b.low(up), b.dx(), b.size(up), ink, opacity, "");
+    }
+
+    /** A vent through a wall that is cut, or as a frame on one that is looked at. */
+    private static void vent(Sketch s, Shell shell, Vent vent, int up, double low) {
+        Box b = vent.box();
+        Face wall = vent.wall();
+        double thick = shell.wall(wall).value();
+        double end = shell.cavity().end(wall);
+        if (wall.axis() == 0) {
+            double x = wall.sign() < 0 ? end - thick : end;
+            s.fill(x, low + b.low(up), thick, b.size(up), Ink.ACCENT, 0.8, "");
+        } else if (wall.axis() == up) {
+            double y = wall.sign() < 0 ? end - thick : end;
+            s.fill(b.x(), low + y, b.dx(), thick, Ink.ACCENT, 0.8, "");
+        } else {
+            s.frame(b.x(), low + b.low(up), b.dx(), b.size(up), 0.4, true, Ink.ACCENT, "");
+        }
+    }
+}

@@ -1,0 +1,105 @@
+package boldsatchel.judge;
+
+import boldsatchel.engine.Engine;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Section;
+import boldsatchel.means.Lack;
+import boldsatchel.means.Lacks;
+import boldsatchel.means.MeansEngine;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Judge;
+import boldsatchel.verdict.Judgement;
+import boldsatchel.verdict.Remedy;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.Verdict;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Tells what tools are not at hand, and which program no board runs. It answers no question of its own. */
+public final class MeansJudge implements Judge<Lacks> {
+
+    /** A judge; all are alike. */
+    public MeansJudge() {}
+
+    @Override
+    public Engine<Lacks> engine() {
+        return new MeansEngine();
+    }
+
+    /** Names of parts and trays. */
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.PARTS, Section.CASING, Section.WIRING);
+    }
+
+    @Override
+    public List<Verdict.Kind> kinds() {
+        return List.of();
+    }
+
+    @Override
+    public Judgement judge(Build build, Lacks lacks) {
+        return new Judgement(
+                List.of(), lacks.list().stream().map(l -> finding(build, l)).toList());
+    }
+
+    private static Finding finding(Build build, Lack lack) {
+        boolean unknown = lack.kind() == Lack.Kind.UNKNOWN_PROCESSOR;
+        return Finding.of(
+                "means." + lack.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                unknown ? Severity.NOTE : Severity.WATCH,
+                lack.subjects(),
+                Words.numbers("size", lack.size(), "limit", lack.limit()),
+                () -> sentence(build, lack),
+                List::of,
+                () -> List.of(Remedy.advice(advice(lack))));
+    }
+
+    private static String names(Build build, Lack lack) {
+        return lack.subjects().stream()
+                .limit(3)
+                .map(id -> Words.name(build, id))
+                .distinct()
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String sentence(Build build, Lack lack) {
+        return switch (lack.kind()) {
+            case NO_PRINTER -> names(build, lack) + " is to be printed; there is no printer at hand.";
+            case BED ->
+                names(build, lack) + " is larger than the printer's bed: " + Words.n(lack.size()) + " mm, where "
+                        + Words.n(lack.limit()) + " mm can be printed.";
+            case NO_CUTTER -> names(build, lack) + " is to be cut from sheet; there is no cutter at hand.";
+            case NO_DRILL ->
+                names(build, lack)
+                        + " is metal and wants openings; there is neither a drill press nor a cutter at hand.";
+            case NO_WELDER ->
+                "The cells of " + names(build, lack) + " are joined by spot welding; there is no spot welder at hand.";
+            case NO_IRON ->
+                lack.subjects().size() + (lack.subjects().size() == 1 ? " joint is" : " joints are")
+                        + " soldered or crimped; there is no soldering iron at hand.";
+            case OTHER_PROCESSOR ->
+                lack.words() + ", runs on no board here as it is: only by emulation, which is slow, or not at all.";
+            case UNKNOWN_PROCESSOR ->
+                "Whether " + lack.words() + ", runs here is not known: nobody said what processor every board has.";
+        };
+    }
+
+    private static String advice(Lack lack) {
+        return switch (lack.kind()) {
+            case NO_PRINTER -> "Have it printed, or take a found box";
+            case BED -> "Split the tray, or have it printed on a larger bed";
+            case NO_CUTTER -> "Have it cut to size, or print it";
+            case NO_DRILL -> "Borrow a drill press, or have the holes made; eyes protected, the sheet clamped down";
+            case NO_WELDER ->
+                "Buy the pack ready-made with its circuit, or have it welded; never solder to a cell itself";
+            case NO_IRON -> "Take ready-made leads with connectors or screw terminals, or have the joints made";
+            case OTHER_PROCESSOR ->
+                "Take a board with that processor, or look whether the program is made for this one";
+            case UNKNOWN_PROCESSOR -> "Look the processor up and add “Runs programs” to the board";
+        };
+    }
+}

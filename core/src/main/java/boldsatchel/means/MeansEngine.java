@@ -1,0 +1,158 @@
+package boldsatchel.means;
+
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Results;
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Processor;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Section;
+import boldsatchel.machine.Shell;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/** Compares what the build asks for with the tools at hand and the programs that must run. What nobody said is not looked at. */
+public final class MeansEngine implements Engine<Lacks> {
+
+    /** An engine; all are alike. */
+    public MeansEngine() {}
+
+    @Override
+    public String about() {
+        return "whether tools and processors are up to it";
+    }
+
+    @Override
+    public Class<Lacks> result() {
+        return Lacks.class;
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.WIRING);
+    }
+
+    @Override
+    public Lacks work(Build build, Results results) {
+        return evaluate(build);
+    }
+
+    @Override
+    public Lacks nothing() {
+        return new Lacks(List.of());
+    }
+
+    /** Looks a build over. */
+    public static Lacks evaluate(Build build) {
+        List<Lack> lacks = new ArrayList<>();
+        build.brief().workshop().ifPresent(w -> {
+            build.casing().shells().forEach(s -> making(s, w, lacks));
+            joining(build, w, lacks);
+        });
+        build.brief().software().ifPresent(s -> s.programs().forEach(p -> running(build, p, lacks)));
+        return new Lacks(lacks);
+    }
+
+    private static Lack lack(Lack.Kind kind, List<String> subjects) {
+        return new Lack(kind, subjects, "", Double.NaN, Double.NaN);
+    }
+
+    private static void making(Shell shell, Brief.Workshop tools, List<Lack> lacks) {
+        List<String> it = List.of(shell.id());
+        switch (shell.making()) {
+            case PRINTED ->
+                tools.bed()
+                        .ifPresentOrElse(
+                                bed -> beyond(shell.outside(), bed)
+                                        .ifPresent(
+                                                over -> lacks.add(new Lack(Lack.Kind.BED, it, "", over[0], over[1]))),
+                                () -> lacks.add(lack(Lack.Kind.NO_PRINTER, it)));
+            case CUT -> {
+                if (!tools.cuts()) {
+                    lacks.add(lack(Lack.Kind.NO_CUTTER, it));
+                }
+            }
+            case FOUND -> {
+                if (!tools.drills()
+                        && !tools.cuts()
+                        && shell.substance().metal()
+                        && !shell.vents().isEmpty()) {
+                    lacks.add(lack(Lack.Kind.NO_DRILL, it));
+                }
+            }
+        }
+    }
+
+    /** The side that goes over, and what there is, with the tray turned as it fits best; square to the bed. */
+    private static Optional<double[]> beyond(Box out, Brief.Bed bed) {
+        double[] is = {out.dx(), out.dy(), out.dz()};
+        double[] may = {bed.widthMm(), bed.depthMm(), bed.heightMm()};
+        Arrays.sort(is);
+        Arrays.sort(may);
+        for (int i = 2; i >= 0; i--) {
+            if (is[i] > may[i]) {
+                return Optional.of(new double[] {is[i], may[i]});
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static void joining(Build build, Brief.Workshop tools, List<Lack> lacks) {
+        List<String> bare = ids(build, MeansEngine::isBarePack);
+        if (!tools.spotWelds() && !bare.isEmpty()) {
+            lacks.add(lack(Lack.Kind.NO_WELDER, bare));
+        }
+        if (!tools.solders() && !tools.hotAir()) {
+            List<String> soldered = new ArrayList<>(ids(
+                    build, p -> p.alterations().stream().anyMatch(a -> a.kind().solders())));
+            build.rungs()
+                    .filter(r -> r.stage() instanceof Rung.Wire w && w.lengthMm() > 0)
+                    .map(Rung::id)
+                    .forEach(soldered::add);
+            if (!soldered.isEmpty()) {
+                lacks.add(lack(Lack.Kind.NO_IRON, soldered));
+            }
+        }
+    }
+
+    private static List<String> ids(Build build, Predicate<Part> which) {
+        return build.parts().list().stream().filter(which).map(Part::id).toList();
+    }
+
+    /** Several cells that are still to be bought, without a circuit or socket of their own: they are joined by the builder. */
+    private static boolean isBarePack(Part part) {
+        return !part.standing().here()
+                && part.facet(Facet.Manages.class).isEmpty()
+                && part.body().ports().stream().map(Port::gives).noneMatch(Optional::isPresent)
+                && part.facet(Facet.Cells.class)
+                        .filter(c -> c.series() * c.parallel() > 1)
+                        .isPresent();
+    }
+
+    private static void running(Build build, Brief.Program program, List<Lack> lacks) {
+        List<Part> boards =
+                build.parts().list().stream().filter(p -> p.family().computes()).toList();
+        List<Processor> known = boards.stream()
+                .flatMap(p -> p.facet(Facet.Computes.class).stream())
+                .map(Facet.Computes::processor)
+                .toList();
+        if (boards.isEmpty() || known.stream().anyMatch(p -> p.runs(program.madeFor()))) {
+            return;
+        }
+        lacks.add(new Lack(
+                known.size() < boards.size() ? Lack.Kind.UNKNOWN_PROCESSOR : Lack.Kind.OTHER_PROCESSOR,
+                boards.stream().map(Part::id).toList(),
+                program.name() + ", made for " + program.madeFor().words(),
+                Double.NaN,
+                Double.NaN));
+    }
+}
