@@ -43,6 +43,7 @@ module boldsatchel.core {
     // Where engines are listed: a new one is its package and a line here.
     provides boldsatchel.engine.Engine with
             boldsatchel.balance.WeightsEngine,
+            boldsatchel.balance.FootingEngine,
             boldsatchel.power.PointsEngine,
             boldsatchel.heat.CellsEngine;
     provides boldsatchel.verdict.Judge with

@@ -2,21 +2,16 @@ package boldsatchel.balance;
 
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
-import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
-import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -51,12 +46,12 @@ public final class BalanceEngine implements Engine<BalanceResult> {
 
     @Override
     public Set<Class<?>> needs() {
-        return Set.of(Weights.class);
+        return Set.of(Weights.class, Footing.class);
     }
 
     @Override
     public BalanceResult work(Build build, Results results) {
-        return evaluate(build, results.of(Weights.class));
+        return evaluate(build, results.of(Weights.class), results.of(Footing.class));
     }
 
     @Override
@@ -78,15 +73,15 @@ public final class BalanceEngine implements Engine<BalanceResult> {
 
     /** Evaluates a build. */
     public static BalanceResult evaluate(Build build) {
-        return evaluate(build, WeightsEngine.evaluate(build));
+        return evaluate(build, WeightsEngine.evaluate(build), FootingEngine.evaluate(build.casing()));
     }
 
-    private static BalanceResult evaluate(Build build, Weights weights) {
+    private static BalanceResult evaluate(Build build, Weights weights, Footing footing) {
         Bodies bodies = Bodies.of(build, weights);
         Optional<Shell> base = build.casing().standing();
         Optional<Hinge> hinge = build.casing().hinge();
         List<BalanceResult.Margin> sweep = new ArrayList<>();
-        Optional<Support> support = base.map(b -> support(b, build.casing().feet()));
+        Optional<Support> support = footing.support();
         support.ifPresent(s -> sweep.addAll(sweep(bodies, s, hinge)));
         double worst = sweep.stream()
                 .min(Comparator.comparingDouble(BalanceResult.Margin::marginDeg))
@@ -94,8 +89,7 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 .orElse(0.0);
         double use = hinge.map(Hinge::useAngleDeg).orElse(0.0);
         Vec centre = bodies.centre(hinge, use).at();
-        Optional<Spread> margin =
-                support.map(s -> bodies.marginRange(s, otherSupports(build, base.orElseThrow()), hinge, worst));
+        Optional<Spread> margin = support.map(s -> bodies.marginRange(s, footing.others(), hinge, worst));
         double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
         double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
         return new BalanceResult(
@@ -111,31 +105,6 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 hinge.isEmpty() || friction >= torqueAt(bodies, hinge.get(), use),
                 hinge.isPresent() && friction > baseMoment(bodies, hinge.get()),
                 support.flatMap(s -> counterweight(build, bodies, s, base.orElseThrow(), hinge, sweep)));
-    }
-
-    /** On its feet, or on the corners of its outside; feet that would pass one another meet in the middle. */
-    private static Support support(Shell shell, Optional<Casing.Feet> feet) {
-        return support(shell.outside(), feet);
-    }
-
-    /** The same with each measure of the shell off by a standard deviation. */
-    private static Map<Input, Support> otherSupports(Build build, Shell shell) {
-        Map<Input, Support> others = new LinkedHashMap<>();
-        for (Shell.Measure measure : shell.doubtful()) {
-            Shell other = measure.off(shell, measure.input().figure().sigma());
-            others.put(measure.input(), support(other, build.casing().feet()));
-        }
-        return others;
-    }
-
-    private static Support support(Box out, Optional<Casing.Feet> feet) {
-        double inset = Math.min(feet.map(Casing.Feet::insetMm).orElse(0.0), 0.499 * Math.min(out.dx(), out.dy()));
-        double z = out.z() - feet.map(Casing.Feet::heightMm).orElse(0.0);
-        return new Support(List.of(
-                new Vec(out.x() + inset, out.y() + inset, z),
-                new Vec(out.high(0) - inset, out.y() + inset, z),
-                new Vec(out.x() + inset, out.high(1) - inset, z),
-                new Vec(out.high(0) - inset, out.high(1) - inset, z)));
     }
 
     private static List<BalanceResult.Margin> sweep(Bodies bodies, Support support, Optional<Hinge> hinge) {

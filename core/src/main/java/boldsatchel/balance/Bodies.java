@@ -44,15 +44,16 @@ final class Bodies {
         }
 
         /** A body that has it, with it elsewhere. */
-        Mass shifting(Mass body, Vec to) {
+        Mass shifting(Mass body, Elsewhere to) {
             double share = body.g() > 0 ? g / body.g() : 0;
-            Vec by = new Vec(share * (to.x() - at.x()), share * (to.y() - at.y()), share * (to.z() - at.z()));
-            return new Mass(body.g(), body.at().plus(by));
+            Vec by = new Vec(share * (to.at.x() - at.x()), share * (to.at.y() - at.y()), share * (to.at.z() - at.z()));
+            Mass moved = new Mass(body.g(), body.at().plus(by));
+            return to.moreG == 0 ? moved : moved.and(new Mass(to.moreG, to.at));
         }
     }
 
-    /** Where a weight is with an input moved. */
-    private record Elsewhere(Input input, Vec at) {}
+    /** Where a weight is with an input moved, and how much more it is then. */
+    private record Elsewhere(Input input, Vec at, double moreG) {}
 
     private Bodies(List<Weight> weights, Mass wires, boolean inBase) {
         this.weights = weights;
@@ -80,7 +81,7 @@ final class Bodies {
             weights.add(weight(build, part, somewhere, loose));
         }
         for (Weights.OfShell shell : known.shells()) {
-            addShell(build, shell, weights);
+            weights.add(weight(build, shell));
         }
         return new Bodies(weights, new Mass(known.wiresG(), somewhere), middle.isPresent());
     }
@@ -108,30 +109,19 @@ final class Bodies {
                 double further = (centre.along(along) - lies.at().along(along))
                         * sigma
                         / size.figure().value();
-                sizes.add(new Elsewhere(size, centre.plus(Vec.on(along, further))));
+                sizes.add(new Elsewhere(size, centre.plus(Vec.on(along, further)), 0));
             }
         }
         return new Weight(mass, mass.figure().value(), mass.figure().sigma(), centre, where(build, shell.get()), sizes);
     }
 
-    /** A shell with its middle, and for each measure its mass goes with what that adds there: with other measures the middle is elsewhere. */
-    private static void addShell(Build build, Weights.OfShell known, List<Weight> weights) {
+    private static Weight weight(Build build, Weights.OfShell known) {
+        List<Elsewhere> others = new ArrayList<>(known.others().size());
+        for (Weights.Off other : known.others()) {
+            others.add(new Elsewhere(other.input(), other.at(), other.moreG()));
+        }
         Shell shell = known.shell();
-        Vec at = shell.outside().centre();
-        Where where = where(build, shell);
-        List<Elsewhere> moved = new ArrayList<>(5);
-        for (Shell.Measure measure : shell.doubtful()) {
-            Vec then = measure.off(shell, measure.input().figure().sigma())
-                    .outside()
-                    .centre();
-            if (!then.equals(at)) {
-                moved.add(new Elsewhere(measure.input(), then));
-            }
-        }
-        weights.add(new Weight(shell.input("wallMm", shell.wallMm()), known.g(), 0, at, where, moved));
-        for (Weights.Effect effect : known.effects()) {
-            weights.add(new Weight(effect.input(), 0, effect.sigmaG(), at, where, List.of()));
-        }
+        return new Weight(shell.input("wallMm", shell.wallMm()), known.g(), 0, known.at(), where(build, shell), others);
     }
 
     private static Where where(Build build, Shell shell) {
@@ -176,7 +166,7 @@ final class Bodies {
                 effects.add(w.input, moved - nominal);
             }
             for (Elsewhere e : w.sizes) {
-                double moved = marginDeg(support, w.where, w.shifting(body, e.at), turned, turn);
+                double moved = marginDeg(support, w.where, w.shifting(body, e), turned, turn);
                 effects.add(e.input, moved - nominal);
             }
         }

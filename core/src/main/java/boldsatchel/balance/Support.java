@@ -3,6 +3,7 @@ package boldsatchel.balance;
 import boldsatchel.geometry.Vec;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.locationtech.jts.algorithm.ConvexHull;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -16,7 +17,10 @@ final class Support {
     private final double[][] edges;
     private final double tableZ;
 
+    private final List<Vec> feet;
+
     Support(List<Vec> feet) {
+        this.feet = List.copyOf(feet);
         Coordinate[] points = new Coordinate[feet.size()];
         Coordinate middle = new Coordinate();
         double lowest = feet.isEmpty() ? 0 : Double.POSITIVE_INFINITY;
@@ -71,6 +75,16 @@ final class Support {
             most = Math.max(most, corner.y);
         }
         return most;
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof Support s && feet.equals(s.feet);
+    }
+
+    @Override
+    public int hashCode() {
+        return feet.hashCode();
     }
 
     double tableZ() {

@@ -1,5 +1,6 @@
 package boldsatchel.balance;
 
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Input;
@@ -36,14 +37,16 @@ public record Weights(
      * A shell.
      *
      * @param g its mass, g
-     * @param effects how that moves with each measure that it goes with
+     * @param at its middle, in its own frame
+     * @param others with each figure that its mass or its middle go with off by a standard deviation
      */
-    public record OfShell(Shell shell, double g, List<Effect> effects) {}
+    public record OfShell(Shell shell, double g, Vec at, List<Off> others) {}
 
     /**
-     * A measure that moves a mass.
+     * A shell with one of its figures off by a standard deviation.
      *
-     * @param sigmaG by how much, when it moves by one standard deviation, g
+     * @param moreG what it weighs more, g
+     * @param at its middle
      */
-    public record Effect(Input input, double sigmaG) {}
+    public record Off(Input input, double moreG, Vec at) {}
 }

@@ -3,6 +3,7 @@ package boldsatchel.balance;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Boss;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
@@ -11,6 +12,7 @@ import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.power.Copper;
+import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Spread;
@@ -74,18 +76,20 @@ public final class WeightsEngine implements Engine<Weights> {
     }
 
     private static Weights.OfShell weight(Shell shell) {
-        if (shell.weighedG().isPresent()) {
-            Input weighed = shell.input("weighedG", shell.weighedG().get());
-            double sigma = weighed.figure().sigma();
-            return new Weights.OfShell(shell, weighed.figure().value(), List.of(new Weights.Effect(weighed, sigma)));
-        }
-        double g = shellG(shell);
-        List<Weights.Effect> effects = new ArrayList<>(5);
+        boolean weighed = shell.weighedG().isPresent();
+        Vec at = shell.outside().centre();
+        double g = shell.weighedG().map(Figure::value).orElseGet(() -> shellG(shell));
+        List<Weights.Off> others = new ArrayList<>(6);
+        shell.weighedG()
+                .map(f -> shell.input("weighedG", f))
+                .ifPresent(input ->
+                        others.add(new Weights.Off(input, input.figure().sigma(), at)));
         for (Shell.Measure measure : shell.doubtful()) {
-            double sigma = measure.input().figure().sigma();
-            effects.add(new Weights.Effect(measure.input(), shellG(measure.off(shell, sigma)) - g));
+            Shell other = measure.off(shell, measure.input().figure().sigma());
+            double more = weighed ? 0 : shellG(other) - g;
+            others.add(new Weights.Off(measure.input(), more, other.outside().centre()));
         }
-        return new Weights.OfShell(shell, g, effects);
+        return new Weights.OfShell(shell, g, at, others);
     }
 
     /** The range of the mass: a sum moves by what its parts move. */
@@ -101,8 +105,8 @@ public final class WeightsEngine implements Engine<Weights> {
         }
         for (Weights.OfShell shell : shells) {
             sum += shell.g();
-            for (Weights.Effect effect : shell.effects()) {
-                effects.add(effect.input(), effect.sigmaG());
+            for (Weights.Off other : shell.others()) {
+                effects.add(other.input(), other.moreG());
             }
         }
         return Spread.ofEffects(sum, inputs, effects.byPlace());

@@ -4,6 +4,7 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
@@ -24,6 +25,10 @@ public final class FreePlace {
     private static final double REACH_MM = 3;
 
     private static final double TINY_MM = 1e-6;
+
+    /** Usual standoffs, mm. */
+    public static final double STANDOFF_MM = 5;
+
     private static final int TURNS = 4;
 
     private final Shell shell;
@@ -83,9 +88,10 @@ public final class FreePlace {
         Placement tried = new Placement(part.id(), shell.id(), new Vec(0, 0, 0), orientation, Set.of());
         Box size = Placed.of(part, tried, shell).bounds();
         Optional<Placement> best = known;
-        for (double z : corners(2, size)) {
-            for (double y : corners(1, size)) {
-                for (double x : corners(0, size)) {
+        double off = isWarm(part) ? STANDOFF_MM : 0;
+        for (double z : corners(2, size, off)) {
+            for (double y : corners(1, size, Math.min(off, REACH_MM))) {
+                for (double x : corners(0, size, Math.min(off, REACH_MM))) {
                     Placement at = tried.at(new Vec(x, y, z));
                     if (best.filter(b -> !before(at.at(), b.at())).isEmpty()
                             && (!atWalls || reaches(part, at))
@@ -105,11 +111,18 @@ public final class FreePlace {
         return a.y() == b.y() ? a.x() < b.x() : a.y() < b.y();
     }
 
+    /** What warms stands on standoffs: a wall it lies on gets as warm as itself. */
+    private static boolean isWarm(Part part) {
+        return part.facet(Facet.DrawsPower.class).isPresent()
+                || part.facet(Facet.Converts.class).isPresent()
+                || part.facet(Facet.Charges.class).isPresent();
+    }
+
     /** Beside each wall and behind each thing that lies there. */
-    private List<Double> corners(int axis, Box part) {
-        double farWall = shell.cavity().size(axis) - part.size(axis);
-        List<Double> corners = new ArrayList<>(List.of(0.0));
-        if (axis < 2 && farWall > 0) {
+    private List<Double> corners(int axis, Box part, double off) {
+        double farWall = shell.cavity().size(axis) - part.size(axis) - off;
+        List<Double> corners = new ArrayList<>(List.of(off));
+        if (axis < 2 && farWall > off) {
             corners.add(farWall);
         }
         taken.forEach(b -> corners.add(Math.max(0, b.high(axis)) + gapMm));

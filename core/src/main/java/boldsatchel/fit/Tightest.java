@@ -42,6 +42,7 @@ final class Tightest {
     private final Build build;
     private final Map<String, List<Moved>> moved = new HashMap<>();
     private final Map<String, Placed> placed = new HashMap<>();
+    private final Map<String, List<MovedTray>> trays = new HashMap<>();
     private final List<Meeting> meetings = new ArrayList<>();
     private final Inputs inputs = new Inputs();
 
@@ -105,16 +106,27 @@ final class Tightest {
         return new Spread.Candidate(meeting.mm(), effects.byPlace());
     }
 
+    /** A tray with one of the measures of its inside off by a standard deviation, both ways. */
+    private record MovedTray(Input input, Shell more, Shell less) {}
+
     /** Moves the measures of a tray. */
-    private static void moveTray(Shell tray, double base, ToDoubleFunction<Shell> distance, Inputs.Effects effects) {
-        for (Shell.Measure measure : tray.doubtful()) {
-            double sigma = measure.input().figure().sigma();
-            double up = distance.applyAsDouble(measure.off(tray, sigma)) - base;
-            double down = base - distance.applyAsDouble(measure.off(tray, -sigma));
+    private void moveTray(Shell tray, double base, ToDoubleFunction<Shell> distance, Inputs.Effects effects) {
+        for (MovedTray other : trays.computeIfAbsent(tray.id(), id -> moved(tray))) {
+            double up = distance.applyAsDouble(other.more()) - base;
+            double down = base - distance.applyAsDouble(other.less());
             if (up != 0 || down != 0) {
-                effects.add(measure.input(), both(up, down));
+                effects.add(other.input(), both(up, down));
             }
         }
+    }
+
+    private static List<MovedTray> moved(Shell tray) {
+        List<MovedTray> moved = new ArrayList<>(3);
+        for (Shell.Measure measure : tray.doubtfulInside()) {
+            double sigma = measure.input().figure().sigma();
+            moved.add(new MovedTray(measure.input(), measure.off(tray, sigma), measure.off(tray, -sigma)));
+        }
+        return moved;
     }
 
     /** What a standard deviation does, of what it does up and down. */

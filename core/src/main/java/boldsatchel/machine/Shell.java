@@ -162,14 +162,28 @@ public record Shell(
 
     /** Its measures that are in doubt: inside, walls and floor. */
     public List<Measure> doubtful() {
+        List<Measure> measures = inside();
+        measures.add(new Measure(input("wallMm", wallMm), (s, f) -> s.walled(f, s.floorMm)));
+        floorMm.ifPresent(floor ->
+                measures.add(new Measure(input("floorMm", floor), (s, f) -> s.walled(s.wallMm, Optional.of(f)))));
+        return known(measures);
+    }
+
+    /** The measures of its inside that are in doubt. */
+    public List<Measure> doubtfulInside() {
+        return known(inside());
+    }
+
+    private static List<Measure> known(List<Measure> measures) {
+        measures.removeIf(m -> m.input().figure().sigma() == 0);
+        return measures;
+    }
+
+    private List<Measure> inside() {
         List<Measure> measures = new ArrayList<>(5);
         measures.add(new Measure(input("widthMm", widthMm), (s, f) -> s.sized(f, s.depthMm, s.heightMm)));
         measures.add(new Measure(input("depthMm", depthMm), (s, f) -> s.sized(s.widthMm, f, s.heightMm)));
         measures.add(new Measure(input("heightMm", heightMm), (s, f) -> s.sized(s.widthMm, s.depthMm, f)));
-        measures.add(new Measure(input("wallMm", wallMm), (s, f) -> s.walled(f, s.floorMm)));
-        floorMm.ifPresent(floor ->
-                measures.add(new Measure(input("floorMm", floor), (s, f) -> s.walled(s.wallMm, Optional.of(f)))));
-        measures.removeIf(m -> m.input().figure().sigma() == 0);
         return measures;
     }
 
@@ -244,6 +258,11 @@ public record Shell(
     /** The same shell whose inside is only guessed. */
     public Shell guessedInside() {
         return sized(Figure.guess(widthMm.value()), Figure.guess(depthMm.value()), Figure.guess(heightMm.value()));
+    }
+
+    /** The same shell with other vents. */
+    public Shell withVents(List<Vent> newVents) {
+        return Form.of(Shell.class).field("vents").with(this, newVents);
     }
 
     /** The same shell with another price. */

@@ -2,6 +2,7 @@ package boldsatchel.plan;
 
 import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
@@ -17,7 +18,12 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Figure;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -40,9 +46,14 @@ public final class Starter {
     /** A case grows by so much until all is in it. */
     private static final double GROWTH_MM = 10;
 
+    /** Height of a vent, mm, and its share of the width. */
+    private static final double VENT_MM = 8;
+
+    private static final double VENT_SHARE = 0.7;
+    private static final List<Face> UPRIGHT = List.of(Face.BACK, Face.FRONT, Face.LEFT, Face.RIGHT);
+
     private static final int MOST_GROWTHS = 60;
     private static final double WALL_MM = 2.4;
-    /** From the outside of the wall to the axis of a hinge, mm. */
     private static final double PLATE_MM = 1;
 
     private static final double BOARD_MM = 4;
@@ -99,7 +110,52 @@ public final class Starter {
         Build bare = build;
         Build powered =
                 Supplies.suggest(bare).map(s -> s.edit().change().apply(bare)).orElse(bare);
-        return cased(powered, wish);
+        Build cased = cased(powered, wish);
+        return wish.kind() == Kind.FOUND_BOX ? cased : aired(cased);
+    }
+
+    /**
+     * A case that is made gets two vents where it would get too warm without: slots low in one wall, a grille high in another, where no
+     * part stands before them.
+     */
+    private static Build aired(Build build) {
+        Optional<Shell> tray = build.casing().standing();
+        Verdict sealed = Evaluator.evaluate(build).verdict(Verdict.Kind.KEEPS_COOL);
+        if (tray.isEmpty() || sealed.state() == State.FINE || Double.isNaN(sealed.value())) {
+            return build;
+        }
+        Build best = build;
+        double most = sealed.value();
+        for (Face low : UPRIGHT) {
+            for (Face high : UPRIGHT) {
+                Shell vented = tray.get()
+                        .withVents(List.of(
+                                vent("air in", low, tray.get().cavity(), false),
+                                vent("air out", high, tray.get().cavity(), true)));
+                Build open = build.with(build.casing().withShell(vented));
+                Evaluation evaluation = Evaluator.evaluate(open);
+                double margin = evaluation.verdict(Verdict.Kind.KEEPS_COOL).value();
+                if (low != high
+                        && margin > most
+                        && evaluation.findings().stream()
+                                .noneMatch(f -> f.code().equals("fit.vent-covered"))) {
+                    best = open;
+                    most = margin;
+                }
+            }
+        }
+        return best;
+    }
+
+    private static Vent vent(String name, Face wall, Box in, boolean above) {
+        double high = Math.min(VENT_MM, in.dz() / 4);
+        double z = above ? in.dz() - 1.5 * high : high / 2;
+        int along = 1 - wall.axis();
+        double from = in.size(along) * (1 - VENT_SHARE) / 2;
+        double wide = in.size(along) * VENT_SHARE;
+        double end = in.end(wall);
+        Box extent = along == 0 ? new Box(from, end, z, wide, 0, high) : new Box(end, from, z, 0, wide, high);
+        return new Vent(name, wall, extent, above ? Vent.Kind.GRILLE : Vent.Kind.SLOTS, 0);
     }
 
     private static String word(Part part) {
@@ -135,6 +191,15 @@ public final class Starter {
         return p.body().heightMm().value();
     }
 
+    /** Width of parts side by side. */
+    private static double row(List<Part> parts) {
+        double sum = 0;
+        for (Part part : parts) {
+            sum += width(part) + (sum > 0 ? GAP_MM : 0);
+        }
+        return sum;
+    }
+
     private static double most(List<Part> parts, java.util.function.ToDoubleFunction<Part> of) {
         return parts.stream().mapToDouble(of).max().orElse(0);
     }
@@ -147,16 +212,14 @@ public final class Starter {
         inside.removeIf(p -> p.isScreen() || isInput(p));
         inside.sort(Comparator.comparingDouble((Part p) -> width(p) * depth(p)).reversed());
         boolean lid = wish.kind().lid;
-        double wide = Math.max(
-                        Math.max(most(screens, Starter::width), most(inputs, Starter::width)),
-                        most(inside, Starter::width))
+        double wide = Math.max(Math.max(row(screens), most(inputs, Starter::width)), most(inside, Starter::width))
                 + 2 * GAP_MM;
         double onTop = (lid
                         ? Math.max(most(screens, Starter::depth), most(inputs, Starter::depth))
                         : most(screens, Starter::depth) + most(inputs, Starter::depth) + GAP_MM)
                 + 2 * GAP_MM;
         double deep = Math.max(onTop, most(inside, Starter::depth) + 2 * GAP_MM);
-        double low = most(inside, Starter::height) + LAYER_MM;
+        double low = most(inside, Starter::height) + FreePlace.STANDOFF_MM + LAYER_MM;
         double face = lid
                 ? most(inputs, Starter::height) + RIM_MM
                 : Math.max(most(screens, Starter::height), most(inputs, Starter::height));
@@ -196,11 +259,13 @@ public final class Starter {
             now = now.with(onFace(input, base, front, z, size));
             front += depth(input) + GAP_MM;
         }
+        double left = (size.x() - row(screens)) / 2;
         for (Part screen : screens) {
             Shell of = shells.getLast();
             double z = lid ? of.heightMm().value() - height(screen) - RIM_MM / 2 : size.z() - height(screen);
-            now = now.with(onFace(screen, of, lid ? (size.y() - depth(screen)) / 2 : front, z, size));
-            front += lid ? 0 : depth(screen) + GAP_MM;
+            double y = lid ? (size.y() - depth(screen)) / 2 : front;
+            now = now.with(at(screen, of, left, y, z));
+            left += width(screen) + GAP_MM;
         }
         for (Part part : inside) {
             Optional<Placement> place = new FreePlace(now, base, GAP_MM).of(part);
@@ -228,10 +293,14 @@ public final class Starter {
 
     /** In the middle of the width, where it is used. */
     private static Placement onFace(Part part, Shell shell, double y, double z, Vec size) {
+        return at(part, shell, (size.x() - width(part)) / 2, y, z);
+    }
+
+    private static Placement at(Part part, Shell shell, double x, double y, double z) {
         return new Placement(
                 part.id(),
                 shell.id(),
-                new Vec(Math.max(0, (size.x() - width(part)) / 2), Math.max(0, y), Math.max(0, z)),
+                new Vec(Math.max(0, x), Math.max(0, y), Math.max(0, z)),
                 Orientation.AS_DRAWN,
                 Set.of());
     }

@@ -20,6 +20,7 @@ import boldsatchel.quantity.Quantity;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Guesses;
 import boldsatchel.verdict.Verdict;
 import java.nio.file.Path;
 import java.util.List;
@@ -27,6 +28,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -80,6 +82,7 @@ public final class StartSheet extends HBox {
     private final Label none =
             Ui.words("Choose a board, a screen or a keyboard, and the machine is drawn here.", "soft");
     private final GridPane outlook = Ui.form();
+    private final Label first = Ui.words("", "soft");
     private final Latest trying = Latest.only();
     private Optional<Double> hours = Optional.empty();
     private Optional<Double> boxWidth = Optional.empty();
@@ -107,7 +110,7 @@ public final class StartSheet extends HBox {
         VBox form = beginning();
         form.setMinWidth(FORM);
         form.setMaxWidth(FORM);
-        VBox drawn = new VBox(8, Ui.label("This is what you would get", "section"), none, preview, outlook);
+        VBox drawn = new VBox(8, Ui.label("This is what you would get", "section"), none, preview, outlook, first);
         VBox.setVgrow(preview, Priority.ALWAYS);
         HBox.setHgrow(drawn, Priority.ALWAYS);
         getChildren().addAll(known, form, drawn);
@@ -281,22 +284,37 @@ public final class StartSheet extends HBox {
         if (!filled) {
             return;
         }
-        boolean found = kind.getValue() == Starter.Kind.FOUND_BOX;
-        inside.setVisible(found);
-        inside.setManaged(found);
+        boolean box = kind.getValue() == Starter.Kind.FOUND_BOX;
+        inside.setVisible(box);
+        inside.setManaged(box);
         Starter.Wish wish = wish();
         if (wish.parts().isEmpty()) {
             seen(false);
             return;
         }
-        trying.ask(() -> Evaluator.evaluate(Starter.begin(wish)), evaluation -> {
-            seen(true);
-            small(evaluation).ifPresent(d -> preview.show(d, desk.dark().get()));
-            outlook.getChildren().clear();
-            evaluation
-                    .verdicts()
-                    .forEach(v -> verdict(v, evaluation.build().brief().currency()));
-        });
+        record Tried(Evaluation evaluation, List<Guesses> guesses) {}
+        trying.ask(
+                () -> {
+                    Evaluation tried = Evaluator.evaluate(Starter.begin(wish));
+                    return new Tried(tried, Guesses.most(tried, 2));
+                },
+                found -> {
+                    Evaluation evaluation = found.evaluation();
+                    seen(true);
+                    first.setText(
+                            found.guesses().isEmpty()
+                                    ? ""
+                                    : "Measure first, it matters most: "
+                                            + found.guesses().stream()
+                                                    .map(Guesses::words)
+                                                    .collect(Collectors.joining("; then "))
+                                            + ".");
+                    small(evaluation).ifPresent(d -> preview.show(d, desk.dark().get()));
+                    outlook.getChildren().clear();
+                    evaluation
+                            .verdicts()
+                            .forEach(v -> verdict(v, evaluation.build().brief().currency()));
+                });
     }
 
     private void seen(boolean is) {
@@ -304,6 +322,7 @@ public final class StartSheet extends HBox {
         none.setManaged(!is);
         preview.setVisible(is);
         outlook.setVisible(is);
+        first.setVisible(is);
     }
 
     private void verdict(Verdict v, String currency) {

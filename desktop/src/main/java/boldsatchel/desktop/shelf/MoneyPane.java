@@ -7,6 +7,7 @@ import boldsatchel.desktop.controls.RecordForm;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.edit.Purchases;
@@ -17,6 +18,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Purchase;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Guesses;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import java.time.LocalDate;
@@ -26,6 +28,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -49,6 +52,8 @@ final class MoneyPane extends VBox {
     private final VBox jobs = new VBox(4);
     private final VBox candidates = new VBox(4);
     private final RecordForm money;
+    private final Label first = Ui.words("");
+    private final Latest guessing = Latest.following();
     private Optional<List<Object>> shown = Optional.empty();
 
     MoneyPane(Desk desk, Supplier<LocalDate> today) {
@@ -79,6 +84,7 @@ final class MoneyPane extends VBox {
                         Ui.label("In the post", "section"),
                         orders,
                         Ui.label("What can be done", "section"),
+                        first,
                         jobs,
                         new HBox(6, task, Ui.button("task-add", "Add", "Add it to what is to be done", add)),
                         candidates,
@@ -115,6 +121,12 @@ final class MoneyPane extends VBox {
         orders.getChildren().setAll(orders(waiting));
         jobs.getChildren().setAll(waiting.jobs().stream().map(this::job).toList());
         jobs.getChildren().addAll(tasks(build));
+        guessing.ask(() -> Guesses.most(evaluation, 2), guesses -> {
+            first.setText("Measure first, it matters most: "
+                    + guesses.stream().map(Guesses::words).collect(Collectors.joining("; then ")) + ".");
+            first.setVisible(!guesses.isEmpty());
+            first.setManaged(!guesses.isEmpty());
+        });
         showBuying(day);
         showCandidates(build);
     }
