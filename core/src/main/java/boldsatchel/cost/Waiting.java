@@ -57,6 +57,15 @@ public record Waiting(List<Awaited> orders, List<Job> jobs, List<Journal.Decisio
      * @param waitsFor names of parts that must be here first
      */
     public record Job(String what, List<String> waitsFor) {
+        private static final int NAMED = 3;
+
+        /** What it waits for, in words; the first few by their names. */
+        public String waits() {
+            String first = String.join(", ", waitsFor.subList(0, Math.min(NAMED, waitsFor.size())));
+            int more = waitsFor.size() - NAMED;
+            return more > 0 ? first + " and " + more + " more" : first;
+        }
+
         /** Whether it can be done now. */
         public boolean now() {
             return waitsFor.isEmpty();

@@ -20,17 +20,17 @@ public final class CaseDrawing {
         Box in = shell.cavity();
         double text = Math.max(3, Math.max(out.dx(), out.dy() + out.dz()) / 26);
         double planY = out.dz() + BETWEEN;
-        Sketch s = new Sketch(out.x() - MARGIN - text * 2, planY + out.high(1) + MARGIN);
+        Sketch s = new Sketch(out.x() - MARGIN, planY + out.high(1) + MARGIN);
         section(s, shell, 1, planY);
         section(s, shell, 2, -out.z());
         double above = planY + out.high(1) + 3;
         s.dimension(0, above, in.dx(), above, Units.format(in.dx(), 1, "mm"), text, Ink.SOFT);
-        double left = out.x() - 3;
-        s.dimension(left, planY, left, planY + in.dy(), Units.format(in.dy(), 1, ""), text, Ink.SOFT);
-        s.dimension(left, -out.z(), left, in.dz() - out.z(), Units.format(in.dz(), 1, ""), text, Ink.SOFT);
+        double beside = out.high(0) + 3;
+        s.dimension(beside, planY, beside, planY + in.dy(), Units.format(in.dy(), 1, ""), text, Ink.SOFT);
+        s.dimension(beside, -out.z(), beside, in.dz() - out.z(), Units.format(in.dz(), 1, ""), text, Ink.SOFT);
         return s.done(
                 shell.name() + " from above and from the front",
-                out.dx() + 2 * MARGIN + text * 2,
+                out.dx() + 2 * MARGIN + text * 3,
                 out.dy() + planY + 2 * MARGIN);
     }
 

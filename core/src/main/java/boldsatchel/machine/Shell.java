@@ -58,7 +58,7 @@ public record Shell(
         Figure wallMm,
 
         @Label(
-                value = "floor thickness, if another",
+                value = "floor, if another",
                 in = Quantity.LENGTH,
                 least = 0,
                 most = 100,

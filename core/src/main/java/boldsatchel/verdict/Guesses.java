@@ -19,6 +19,9 @@ import java.util.stream.Stream;
  */
 public record Guesses(Input input, Verdict.Kind kind, double plusMinus) {
 
+    /** What moves an answer by less than this share is not worth a caliper. */
+    private static final double WORTH_SAYING = 0.02;
+
     /** Answers that are margins: what they move is held against what is wanted of them, not against themselves. */
     private static final Set<String> MARGINS = Set.of("packs", "stands", "keeps-cool");
 
@@ -37,11 +40,16 @@ public record Guesses(Input input, Verdict.Kind kind, double plusMinus) {
         record Weighed(Guesses guess, double weight) {}
         return evaluation.verdicts().stream()
                 .flatMap(v -> v.working().range().blame().stream()
-                        .filter(b -> b.input().figure().basis() == Basis.GUESS)
+                        .filter(b -> b.input().figure().basis() == Basis.GUESS && canBeMeasured(b.input()))
                         .map(b -> new Weighed(guess(v, b), weight(v, b))))
-                .filter(w -> Double.isFinite(w.weight()) && w.weight() > 0)
+                .filter(w -> Double.isFinite(w.weight()) && w.weight() > WORTH_SAYING)
                 .sorted(Comparator.comparingDouble(Weighed::weight).reversed())
                 .map(Weighed::guess);
+    }
+
+    /** What the physics itself leaves open is nothing a builder could measure. */
+    private static boolean canBeMeasured(Input input) {
+        return !input.owner().equals("the model");
     }
 
     private static Guesses guess(Verdict verdict, Spread.Blame blame) {
@@ -59,6 +67,6 @@ public record Guesses(Input input, Verdict.Kind kind, double plusMinus) {
 
     /** In words: what it is, and what it moves. */
     public String words() {
-        return input.what() + " of " + input.subject() + " (" + kind.title() + " ± " + kind.format(plusMinus) + ")";
+        return input.subject() + ", " + input.what() + " (" + kind.title() + " ± " + kind.format(plusMinus) + ")";
     }
 }

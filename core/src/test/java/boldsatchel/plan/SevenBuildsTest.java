@@ -210,7 +210,7 @@ public class SevenBuildsTest {
                 second,
                 like("kb-40", 240, 80, 18, 280, 0),
                 like("bank-20", 0, 0, 0, 380, 0));
-        return less(build, build.part("battery").orElseThrow(), Facet.Recharges.class, "watts", 12);
+        return less(build, build.part("battery").orElseThrow(), Facet.Recharges.class, "watts", 8);
     }
 
     /** A computer stick in a tin, fed by a power bank. */

@@ -2,20 +2,31 @@ package boldsatchel.desktop;
 
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.Session;
+import boldsatchel.edit.Edits;
+import boldsatchel.edit.Purchases;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Feature;
+import boldsatchel.machine.Journal;
+import boldsatchel.machine.Money;
+import boldsatchel.machine.Purchase;
+import boldsatchel.machine.ScrewThread;
 import boldsatchel.plan.Supplies;
+import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Verdict;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
 import javafx.animation.PauseTransition;
@@ -61,6 +72,8 @@ final class Shots {
                     "Shelf",
                     false,
                     a -> a.desk().session().selection().set("battery")),
+            new Shot("shelf-draw.png", "cave-survey", "Shelf", false, Shots::draw),
+            new Shot("shelf-money.png", "cave-survey", "Shelf", false, Shots::money),
             new Shot(
                     "power.png",
                     "cave-survey",
@@ -100,6 +113,40 @@ final class Shots {
         choose(app, "#begin-board", 2);
         choose(app, "#begin-screen", 1);
         choose(app, "#begin-input", 1);
+    }
+
+    /** The board with four holes, drawn large, its display socket chosen. */
+    private static void draw(App app) {
+        Session session = app.desk().session();
+        session.build()
+                .part("board")
+                .ifPresent(board -> session.does(Edits.changePart(
+                        "holes", board, p -> p.withBody(Feature.fourHoles(p.body(), ScrewThread.M2_5, 4)))));
+        session.selection().set("board");
+        press(app, "#shelf-view-sheet");
+    }
+
+    /** A screen that is late, a case of filament and a task that waits. */
+    private static void money(App app) {
+        Session session = app.desk().session();
+        LocalDate day = LocalDate.now(ZoneId.systemDefault());
+        session.build()
+                .part("screen")
+                .ifPresent(screen -> session.does(Purchases.order(
+                        screen,
+                        new Purchase.Order(
+                                "a small shop",
+                                Optional.of(day.minusDays(20)),
+                                Optional.of(day.minusDays(4)),
+                                Optional.empty()))));
+        session.does(Purchases.money(
+                "pay for filament",
+                m -> m.and(new Money.Entry(
+                        "filament, 1 kg", Money.Kind.CONSUMABLE, Figure.measured(24), "", true, Optional.of(day)))));
+        session.does(Edits.journal(
+                "add a task", j -> j.withTasks(List.of(new Journal.Task("Cut the window", Set.of("screen"), false)))));
+        session.selection().set("screen");
+        press(app, "#shelf-view-money");
     }
 
     private static void choose(App app, String box, int place) {

@@ -110,6 +110,7 @@ public final class StartSheet extends HBox {
         VBox form = beginning();
         form.setMinWidth(FORM);
         form.setMaxWidth(FORM);
+        first.setId("begin-guess");
         VBox drawn = new VBox(8, Ui.label("This is what you would get", "section"), none, preview, outlook, first);
         VBox.setVgrow(preview, Priority.ALWAYS);
         HBox.setHgrow(drawn, Priority.ALWAYS);

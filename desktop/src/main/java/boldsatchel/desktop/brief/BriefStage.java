@@ -99,6 +99,7 @@ public final class BriefStage implements WorkStage {
                         (what, f) ->
                                 desk.session().does(Edits.journal("change the " + what, j -> (Journal) f.apply(j))))
                 .only(f -> f.name().equals("decisions"));
+        reminder.setId("time-up");
         pictures = new PicturesPane(desk, addPicture);
         purpose = area(
                 "purpose",
@@ -122,8 +123,8 @@ public final class BriefStage implements WorkStage {
                 means,
                 Ui.label("Notes", "section"),
                 notes);
-        left.setMinWidth(356);
-        left.setPrefWidth(360);
+        left.setMinWidth(378);
+        left.setPrefWidth(380);
         VBox right = new VBox(
                 12,
                 profiles,
@@ -256,10 +257,16 @@ public final class BriefStage implements WorkStage {
         return Optional.ofNullable(FEEDS.get(limit.name())).map(kind -> {
             HBox verdict = new HBox(5);
             verdict.setAlignment(Pos.CENTER_LEFT);
-            verdict.setMinWidth(92);
+            verdict.setMinWidth(88);
             feeds.add(e -> verdict.getChildren()
                     .setAll(StateMark.of(e.verdict(kind).state(), 10), Ui.label(kind.title(), "soft")));
-            return wish(limit.name()).<Node>map(w -> new HBox(5, w, verdict)).orElse(verdict);
+            return wish(limit.name())
+                    .<Node>map(w -> {
+                        HBox both = new HBox(6, w, verdict);
+                        both.setAlignment(Pos.CENTER_LEFT);
+                        return both;
+                    })
+                    .orElse(verdict);
         });
     }
 

@@ -30,7 +30,7 @@ public final class DateField extends VBox {
     public DateField(String id, Consumer<Optional<LocalDate>> accept) {
         super(2);
         picker.setId(id);
-        picker.setPromptText("2026-05-31");
+        picker.setPromptText("no day yet");
         picker.setTooltip(new Tooltip("A day, as 2026-05-31"));
         picker.setPrefWidth(WIDE);
         picker.setConverter(new StringConverter<>() {

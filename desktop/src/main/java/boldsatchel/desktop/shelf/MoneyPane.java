@@ -119,8 +119,14 @@ final class MoneyPane extends VBox {
         showSums(evaluation);
         Waiting waiting = Waiting.of(build, day);
         orders.getChildren().setAll(orders(waiting));
-        jobs.getChildren().setAll(waiting.jobs().stream().map(this::job).toList());
-        jobs.getChildren().addAll(tasks(build));
+        Set<String> own =
+                build.journal().tasks().stream().map(Journal.Task::what).collect(Collectors.toSet());
+        jobs.getChildren()
+                .setAll(waiting.jobs().stream()
+                        .filter(j -> !own.contains(j.what()))
+                        .map(this::job)
+                        .toList());
+        jobs.getChildren().addAll(tasks(build, waiting));
         guessing.ask(() -> Guesses.most(evaluation, 2), guesses -> {
             first.setText("Measure first, it matters most: "
                     + guesses.stream().map(Guesses::words).collect(Collectors.joining("; then ")) + ".");
@@ -146,8 +152,8 @@ final class MoneyPane extends VBox {
                 .<Node>map(l -> new HBox(
                         6, StateMark.of(state, 10), Ui.label("of " + in + " " + amount(l) + " in the brief", "soft")))
                 .orElse(Ui.label("no limit in the brief", "soft"));
-        sums.add(limit, 2, 2);
-        sum("Owned or salvaged, its worth", cost.owned(), in);
+        sums.add(limit, 0, sums.getRowCount(), 2, 1);
+        sum("Owned, its worth", cost.owned(), in);
         if (!cost.unrated().isEmpty()) {
             sums.add(
                     Ui.words("Not in it, no rate: " + String.join(", ", cost.unrated()), "field-error"),
@@ -160,6 +166,7 @@ final class MoneyPane extends VBox {
 
     private void sum(String what, double amount, String in) {
         Label value = Ui.label(in + " " + amount(amount), "number");
+        value.setMinWidth(USE_PREF_SIZE);
         value.setId("sum-" + sums.getRowCount());
         sums.addRow(sums.getRowCount(), Ui.label(what), value);
     }
@@ -186,13 +193,14 @@ final class MoneyPane extends VBox {
     }
 
     private Node job(Waiting.Job job) {
-        String text = job.now() ? job.what() : job.what() + ": waits for " + String.join(", ", job.waitsFor());
-        return new HBox(
-                6, Ui.label(job.now() ? "now" : "later", "badge"), Ui.words(text, job.now() ? "plain" : "soft"));
+        String text = job.now() ? job.what() : job.what() + ": waits for " + job.waits();
+        Label when = Ui.label(job.now() ? "now" : "later", "badge");
+        when.setMinWidth(USE_PREF_SIZE);
+        return new HBox(6, when, Ui.words(text, job.now() ? "plain" : "soft"));
     }
 
     /** The builder's own tasks, to be ticked off and tied to what they wait for. */
-    private List<Node> tasks(Build build) {
+    private List<Node> tasks(Build build, Waiting waiting) {
         List<Node> rows = new ArrayList<>();
         List<Journal.Task> all = build.journal().tasks();
         for (int i = 0; i < all.size(); i++) {
@@ -214,12 +222,12 @@ final class MoneyPane extends VBox {
                 item.setSelected(task.waitsFor().contains(part.id()));
                 item.setOnAction(e -> {
                     Set<String> ids = new HashSet<>(task.waitsFor());
-                    boolean changed = item.isSelected() ? ids.add(part.id()) : ids.remove(part.id());
-                    if (changed) {
-                        tasks(
-                                "say what “" + task.what() + "” waits for",
-                                list -> list.set(index, new Journal.Task(task.what(), ids, task.done())));
+                    if (!ids.remove(part.id())) {
+                        ids.add(part.id());
                     }
+                    tasks(
+                            "say what “" + task.what() + "” waits for",
+                            list -> list.set(index, new Journal.Task(task.what(), ids, task.done())));
                 });
                 waits.getItems().add(item);
             }
@@ -231,6 +239,10 @@ final class MoneyPane extends VBox {
             HBox row = new HBox(6, done, Ui.spring(), waits, remove);
             row.setAlignment(Pos.CENTER_LEFT);
             rows.add(row);
+            waiting.jobs().stream()
+                    .filter(j -> j.what().equals(task.what()) && !j.now())
+                    .findFirst()
+                    .ifPresent(j -> rows.add(Ui.words("later: waits for " + j.waits(), "soft")));
         }
         return rows;
     }

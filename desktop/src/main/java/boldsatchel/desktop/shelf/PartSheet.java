@@ -80,7 +80,7 @@ final class PartSheet extends VBox {
                         "sheet-four-holes", "Four holes", "One in each corner, so far from the sides", this::fourHoles),
                 screw,
                 inset,
-                Ui.label("from the sides", "soft"));
+                Ui.label("in", "soft"));
         pattern.setAlignment(Pos.CENTER_LEFT);
         place.setAlignment(Pos.TOP_LEFT);
         place.getChildren().addAll(name, Ui.spring());

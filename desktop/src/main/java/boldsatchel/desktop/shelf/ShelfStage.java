@@ -132,9 +132,14 @@ public final class ShelfStage implements WorkStage {
         StackPane panes = new StackPane(librarySide, sheet, moneySide);
         VBox.setVgrow(panes, Priority.ALWAYS);
         VBox right = new VBox(8, choice, panes);
-        right.setPrefWidth(430);
+        right.setPrefWidth(340);
         right.setMinWidth(330);
-        HBox.setHgrow(right, Priority.ALWAYS);
+        // Where something is drawn or reckoned, the list beside it needs no more than the names.
+        views.selectedToggleProperty().addListener((o, was, is) -> {
+            boolean wide = is != null && !librarySide.equals(is.getUserData());
+            table.getColumns().stream().skip(1).forEach(c -> c.setVisible(!wide));
+            right.setPrefWidth(wide ? 560 : 340);
+        });
         content.getChildren().addAll(buildSide(), right);
         views.selectToggle(views.getToggles().getFirst());
         desk.keepShowing(content, this::show);
