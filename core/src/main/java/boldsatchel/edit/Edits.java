@@ -4,14 +4,17 @@ import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Journal;
+import boldsatchel.machine.Money;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
@@ -53,7 +56,8 @@ public final class Edits {
         String id = part.id();
         return new Edit(
                 "remove " + part.name(),
-                b -> b.with(b.parts().without(id))
+                b -> stillSpent(b, id)
+                        .with(b.parts().without(id))
                         .with(b.layout().without(id))
                         .with(b.cooling().without(id))
                         .withChain(Chains.withoutPart(b.wiring().chain(), id)));
@@ -61,7 +65,18 @@ public final class Edits {
 
     /** Puts another part in the place of one: same id, so its place, rung and neighbours stay. */
     public static Edit replacePart(Part old, Part by) {
-        return new Edit("replace " + old.name() + " by " + by.name(), b -> b.with(by.withId(old.id())));
+        return new Edit(
+                "replace " + old.name() + " by " + by.name(),
+                b -> stillSpent(b, old.id()).with(by.withId(old.id())));
+    }
+
+    /** What a part that goes has cost stays spent: it is a reject now. */
+    private static Build stillSpent(Build build, String id) {
+        return build.part(id)
+                .filter(p -> p.standing().spent() && p.price().value() > 0)
+                .map(p -> build.with(build.money()
+                        .and(new Money.Entry(p.name(), Money.Kind.REJECT, p.price(), "", true, Optional.empty()))))
+                .orElse(build);
     }
 
     /** Changes something of a part, as it is then. */

@@ -98,9 +98,7 @@ public final class Purchases {
                             all.remove(candidate);
                             String freed = candidate.part().id();
                             all.add(new Money.Candidate(old.withId(freed), old.id()));
-                            return Edits.replacePart(old, candidate.part())
-                                    .change()
-                                    .apply(b)
+                            return b.with(candidate.part().withId(old.id()))
                                     .with(b.money().withCandidates(all));
                         })
                         .orElse(b));

@@ -181,9 +181,9 @@ public final class HourMore {
                 gained,
                 gained >= 1,
                 by.massG().value() - old.massG().value(),
-                by.standing().costs()
+                by.standing().toBuy()
                         ? by.price().value()
-                                - (old.standing().costs() ? old.price().value() : 0)
+                                - (old.standing().toBuy() ? old.price().value() : 0)
                         : 0,
                 edit);
     }

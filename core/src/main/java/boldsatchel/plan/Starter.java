@@ -127,7 +127,7 @@ public final class Starter {
         Build best = build;
         double most = sealed.value();
         for (Face low : UPRIGHT) {
-            for (Face high : UPRIGHT) {
+            for (Face high : UPRIGHT.stream().filter(f -> f != low).toList()) {
                 Shell vented = tray.get()
                         .withVents(List.of(
                                 vent("air in", low, tray.get().cavity(), false),
@@ -135,8 +135,7 @@ public final class Starter {
                 Build open = build.with(build.casing().withShell(vented));
                 Evaluation evaluation = Evaluator.evaluate(open);
                 double margin = evaluation.verdict(Verdict.Kind.KEEPS_COOL).value();
-                if (low != high
-                        && margin > most
+                if (margin > most
                         && evaluation.findings().stream()
                                 .noneMatch(f -> f.code().equals("fit.vent-covered"))) {
                     best = open;

@@ -149,6 +149,24 @@ public class LedgerTest {
         assertThat(given.money().entries().getLast().kind()).isEqualTo(Money.Kind.REJECT);
     }
 
+    /** What was paid for a part stays spent when the part goes, or another takes its place. */
+    @Test
+    public void moneySpentStaysSpent() {
+        Build build = whole();
+        double spent = CostEngine.evaluate(build).spent();
+        Part bought = build.part("c").orElseThrow();
+        Build without = Edits.removePart(bought).change().apply(build);
+        assertThat(CostEngine.evaluate(without).spent()).isCloseTo(spent, within(1e-9));
+        Build other = Edits.replacePart(bought, part("h", 30, Standing.TO_BUY))
+                .change()
+                .apply(build);
+        assertThat(CostEngine.evaluate(other).spent()).isCloseTo(spent, within(1e-9));
+        assertThat(CostEngine.evaluate(other).toBuy())
+                .isCloseTo(CostEngine.evaluate(build).toBuy() + 30, within(1e-9));
+        Build owned = Edits.removePart(build.part("e").orElseThrow()).change().apply(build);
+        assertThat(owned.money()).isEqualTo(build.money());
+    }
+
     @Test
     public void anOrderIsUnderwayDueAndLate() {
         Build build = of(part("a", 10, Standing.TO_BUY));

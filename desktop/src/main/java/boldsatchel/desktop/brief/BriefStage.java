@@ -115,7 +115,7 @@ public final class BriefStage implements WorkStage {
                 8,
                 Ui.label("What is it for?", "section"),
                 purpose,
-                Ui.label("Hard limits", "section"),
+                Ui.label("Limits", "section"),
                 limits,
                 Ui.label("Where it is used", "section"),
                 surroundings,
