@@ -27,6 +27,10 @@ public final class PartDrawing {
     private static final int CORNERS = 16;
     private static final double EDGE_PEN = 1.2;
     private static final double SEEN = 0.75;
+    /** What is chosen has a dashed frame so far outside. */
+    private static final double MARK_MM = 1.5;
+
+    private static final double MARK_PEN = 0.6;
     private static final double HINT = 0.12;
 
     private PartDrawing() {}
@@ -188,7 +192,8 @@ public final class PartDrawing {
         private void fill(Box b, Ink ink, double opacity, String id) {
             s.fill(x(b.low(view.across)), y(b.low(view.up)), b.size(view.across), b.size(view.up), ink, opacity, id);
             if (!id.isEmpty() && id.equals(selected)) {
-                frame(b, EDGE_PEN, false, Ink.ACCENT);
+                Vec by = new Vec(MARK_MM, MARK_MM, MARK_MM);
+                frame(Box.between(b.lowCorner().minus(by), b.highCorner().plus(by)), MARK_PEN, true, Ink.STOP);
             }
         }
 

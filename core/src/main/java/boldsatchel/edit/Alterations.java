@@ -8,6 +8,7 @@ import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * What is done to bought parts. The figures before are kept with the alteration; those after are guesses, to be measured when it is
@@ -33,7 +34,11 @@ public final class Alterations {
      * @param socket index of the socket that is taken off, where one is
      */
     public static Edit alter(Part part, Alteration.Kind kind, String name, Optional<Integer> socket) {
-        return Edits.changePart("what was done", part, p -> altered(p, kind, name, socket));
+        return changed("alter ", part, p -> altered(p, kind, name, socket));
+    }
+
+    private static Edit changed(String verb, Part part, UnaryOperator<Part> change) {
+        return new Edit(verb + part.name(), Edits.changePart("", part, change).change());
     }
 
     private static Part altered(Part part, Alteration.Kind kind, String name, Optional<Integer> socket) {
@@ -88,7 +93,7 @@ public final class Alterations {
     public static Optional<Edit> putBack(Part part) {
         return last(part)
                 .filter(Alteration::reversible)
-                .map(a -> Edits.changePart("“" + a.name() + "” back", part, Alterations::backed));
+                .map(a -> changed("put back “" + a.name() + "” of ", part, Alterations::backed));
     }
 
     private static Optional<Alteration> last(Part part) {

@@ -1,12 +1,14 @@
 package boldsatchel.edit;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Case;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -63,6 +65,23 @@ public final class CaseEdits {
                                     .toList())
                             .withHinge(hinged ? Optional.empty() : casing.hinge()));
         });
+    }
+
+    /** Gives a tray other vents. */
+    public static Edit vents(String name, Shell shell, List<Vent> vents) {
+        return Edits.casing(
+                name,
+                c -> c.shell(shell.id())
+                        .map(s -> c.withShell(s.withVents(vents)))
+                        .orElse(c));
+    }
+
+    /** Cuts a usual vent into a wall, low or high. */
+    public static Edit vent(Shell shell, Face wall, boolean above) {
+        List<Vent> all = new ArrayList<>(shell.vents());
+        String name = wall.axis() == Face.TOP.axis() ? wall.words() : (above ? "high " : "low ") + wall.words();
+        all.add(Vent.usual(name, wall, shell.cavity(), above, Vent.Kind.SLOTS));
+        return vents("cut a vent into " + shell.name(), shell, all);
     }
 
     /** Joins a tray to the first as its lid, on a hinge along the back; nothing where there is a hinge or no other tray. */

@@ -16,6 +16,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Usual;
+import boldsatchel.plan.Airing;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Finding;
@@ -298,6 +299,8 @@ public final class HeatJudge implements Judge<HeatResult> {
             };
         }
 
+        private static final String TWO_VENTS = "Open it with two vents, low and high, if the brief allows";
+
         /** Whether all of its case is of metal. */
         private boolean metal() {
             return build.casing().shells().stream().allMatch(s -> s.substance().metal());
@@ -322,10 +325,7 @@ public final class HeatJudge implements Judge<HeatResult> {
                         words.add("Charge with less current, or while the machine is off");
                         words.add("Move it away from what is hot");
                     }
-                    words.add(
-                            closedUp()
-                                    ? "Open it with two vents, low and high, if the brief allows"
-                                    : "Add a fan or larger vents");
+                    words.add(closedUp() ? TWO_VENTS : "Add a fan or larger vents");
                     if (use.when().closed()) {
                         words.add("Let it sleep while the lid is closed");
                     }
@@ -344,7 +344,17 @@ public final class HeatJudge implements Judge<HeatResult> {
                 case "heat.no-inlet" -> words.add("Add a vent on the far side of what is hot");
                 default -> throw Telling.unknown(f);
             }
-            return words.stream().map(Remedy::advice).toList();
+            List<Remedy> remedies =
+                    new ArrayList<>(words.stream().map(Remedy::advice).toList());
+            if (words.contains(TWO_VENTS)) {
+                build.casing()
+                        .standing()
+                        .flatMap(tray -> Airing.of(build, tray))
+                        .ifPresent(v -> remedies.set(
+                                words.indexOf(TWO_VENTS),
+                                Remedy.by("Open it with two vents, " + v.words() + ", if the brief allows", v.edit())));
+            }
+            return remedies;
         }
     }
 }

@@ -28,6 +28,36 @@ public record Vent(
         this(name, wall, box, Kind.OPEN, openShare);
     }
 
+    private static final double USUAL_MM = 8;
+    private static final double USUAL_SHARE = 0.7;
+
+    /**
+     * A vent as it is usually cut: over much of a wall's length, low or high in it; in the middle of a floor or cover.
+     *
+     * @param inside of the tray
+     * @param above high in the wall
+     */
+    public static Vent usual(String name, Face wall, Box inside, boolean above, Kind kind) {
+        double end = inside.end(wall);
+        if (wall.axis() == Face.TOP.axis()) {
+            double wide = inside.dx() * (1 - USUAL_SHARE);
+            double deep = inside.dy() * (1 - USUAL_SHARE);
+            return new Vent(
+                    name,
+                    wall,
+                    new Box(inside.dx() * USUAL_SHARE / 2, inside.dy() * USUAL_SHARE / 2, end, wide, deep, 0),
+                    kind,
+                    0);
+        }
+        double high = Math.min(USUAL_MM, inside.dz() / 4);
+        double z = above ? inside.dz() - 1.5 * high : high / 2;
+        int along = 1 - wall.axis();
+        double from = inside.size(along) * (1 - USUAL_SHARE) / 2;
+        double wide = inside.size(along) * USUAL_SHARE;
+        Box extent = along == 0 ? new Box(from, end, z, wide, 0, high) : new Box(end, from, z, 0, wide, high);
+        return new Vent(name, wall, extent, kind, 0);
+    }
+
     /** How a vent is made. */
     public enum Kind {
         /** One hole without anything in it. */

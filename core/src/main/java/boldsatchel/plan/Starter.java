@@ -2,7 +2,6 @@ package boldsatchel.plan;
 
 import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Box;
-import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
@@ -18,9 +17,7 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
-import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Figure;
-import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
@@ -45,12 +42,6 @@ public final class Starter {
     private static final double RIM_MM = 2;
     /** A case grows by so much until all is in it. */
     private static final double GROWTH_MM = 10;
-
-    /** Height of a vent, mm, and its share of the width. */
-    private static final double VENT_MM = 8;
-
-    private static final double VENT_SHARE = 0.7;
-    private static final List<Face> UPRIGHT = List.of(Face.BACK, Face.FRONT, Face.LEFT, Face.RIGHT);
 
     private static final int MOST_GROWTHS = 60;
     private static final double WALL_MM = 2.4;
@@ -114,47 +105,17 @@ public final class Starter {
         return wish.kind() == Kind.FOUND_BOX ? cased : aired(cased);
     }
 
-    /**
-     * A case that is made gets two vents where it would get too warm without: slots low in one wall, a grille high in another, where no
-     * part stands before them.
-     */
+    /** A case that is made gets two vents where it would get too warm without. */
     private static Build aired(Build build) {
-        Optional<Shell> tray = build.casing().standing();
-        Verdict sealed = Evaluator.evaluate(build).verdict(Verdict.Kind.KEEPS_COOL);
-        if (tray.isEmpty() || sealed.state() == State.FINE || Double.isNaN(sealed.value())) {
-            return build;
-        }
-        Build best = build;
-        double most = sealed.value();
-        for (Face low : UPRIGHT) {
-            for (Face high : UPRIGHT.stream().filter(f -> f != low).toList()) {
-                Shell vented = tray.get()
-                        .withVents(List.of(
-                                vent("air in", low, tray.get().cavity(), false),
-                                vent("air out", high, tray.get().cavity(), true)));
-                Build open = build.with(build.casing().withShell(vented));
-                Evaluation evaluation = Evaluator.evaluate(open);
-                double margin = evaluation.verdict(Verdict.Kind.KEEPS_COOL).value();
-                if (margin > most
-                        && evaluation.findings().stream()
-                                .noneMatch(f -> f.code().equals("fit.vent-covered"))) {
-                    best = open;
-                    most = margin;
-                }
-            }
-        }
-        return best;
-    }
-
-    private static Vent vent(String name, Face wall, Box in, boolean above) {
-        double high = Math.min(VENT_MM, in.dz() / 4);
-        double z = above ? in.dz() - 1.5 * high : high / 2;
-        int along = 1 - wall.axis();
-        double from = in.size(along) * (1 - VENT_SHARE) / 2;
-        double wide = in.size(along) * VENT_SHARE;
-        double end = in.end(wall);
-        Box extent = along == 0 ? new Box(from, end, z, wide, 0, high) : new Box(end, from, z, 0, wide, high);
-        return new Vent(name, wall, extent, above ? Vent.Kind.GRILLE : Vent.Kind.SLOTS, 0);
+        return build.casing()
+                .standing()
+                .filter(t -> Evaluator.evaluate(build)
+                                .verdict(Verdict.Kind.KEEPS_COOL)
+                                .state()
+                        != State.FINE)
+                .flatMap(t -> Airing.of(build, t))
+                .map(v -> v.edit().change().apply(build))
+                .orElse(build);
     }
 
     private static String word(Part part) {

@@ -234,6 +234,27 @@ public class SevenBuildsTest {
         return all.toArray(Object[][]::new);
     }
 
+    /** The advice to open a sealed case is an edit that makes it cooler. */
+    @Test
+    public void theAdviceToVentCanBeTaken() {
+        Build pocket = pocket();
+        Build sealed = with(
+                pocket,
+                Edits.casing("seal it", c -> c.withShell(c.shells().getFirst().withVents(List.of()))));
+        Evaluation hot = Evaluator.evaluate(sealed);
+        Edit vents = hot.findings().stream()
+                .filter(f -> f.code().equals("heat.touch"))
+                .flatMap(f -> f.remedies().stream())
+                .filter(r -> r.words().contains("two vents"))
+                .flatMap(r -> r.edit().stream())
+                .findFirst()
+                .orElseThrow();
+        Evaluation aired = Evaluator.evaluate(with(sealed, vents));
+        assertThat(aired.verdict(Verdict.Kind.KEEPS_COOL).value())
+                .isGreaterThan(hot.verdict(Verdict.Kind.KEEPS_COOL).value() + 0.5);
+        assertThat(aired.findings()).extracting(Finding::code).doesNotContain("fit.vent-covered");
+    }
+
     @Test(dataProvider = "builds")
     public void aMachineOfAFewMeasuresIsJudgedWithoutAFalseStop(String name) {
         Build build = java.util.Objects.requireNonNull(known.get(name));

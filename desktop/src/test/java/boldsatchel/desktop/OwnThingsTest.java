@@ -227,6 +227,10 @@ public class OwnThingsTest extends WindowHarness {
             assertThat(v.kind()).isEqualTo(Vent.Kind.GRILLE);
             assertThat(v.areaMm2()).isCloseTo(0.6 * 600, within(1e-6));
         });
+        menu("#tray-vent", "back, high");
+        assertThat(build().casing().shells().getFirst().vents().getLast().wall())
+                .isEqualTo(Face.BACK);
+        keys(KeyCode.CONTROL, KeyCode.Z);
         robot.clickOn("#case-keep");
         settle();
         assertThat(OwnShelf.load().contents().cases())

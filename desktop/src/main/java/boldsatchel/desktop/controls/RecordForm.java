@@ -262,7 +262,8 @@ public final class RecordForm extends VBox {
     private void text(Field field) {
         TextField control = new TextField();
         control.setId(id(field));
-        control.setPrefColumnCount(14);
+        control.setPrefColumnCount(9);
+        HBox.setHgrow(control, Priority.ALWAYS);
         String[] last = {""};
         Runnable commit = () -> {
             String now = control.getText();

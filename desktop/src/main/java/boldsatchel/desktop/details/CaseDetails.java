@@ -7,6 +7,7 @@ import boldsatchel.desktop.desk.Desk;
 import boldsatchel.drawing.CaseDrawing;
 import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edits;
+import boldsatchel.geometry.Face;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Hinge;
 import boldsatchel.machine.Shell;
@@ -15,6 +16,8 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -61,6 +64,17 @@ final class CaseDetails extends VBox {
                 "A lid on a hinge along the back of the first tray",
                 () -> shell().flatMap(s -> CaseEdits.hinge(desk.session().build(), s))
                         .ifPresent(desk.session()::does));
+        MenuButton vent = new MenuButton("Vent in …");
+        vent.setId("tray-vent");
+        for (Face wall : Face.ALL) {
+            boolean upright = wall.axis() != Face.TOP.axis();
+            for (boolean above : upright ? new boolean[] {false, true} : new boolean[] {true}) {
+                MenuItem item = new MenuItem(wall.words() + (upright ? above ? ", high" : ", low" : ""));
+                item.setOnAction(
+                        e -> shell().map(s -> CaseEdits.vent(s, wall, above)).ifPresent(desk.session()::does));
+                vent.getItems().add(item);
+            }
+        }
         FlowPane trays = new FlowPane(
                 6,
                 6,
@@ -77,7 +91,16 @@ final class CaseDetails extends VBox {
                         () -> shell().map(CaseEdits::remove).ifPresent(desk.session()::does)));
         drawing.setPrefHeight(190);
         drawing.setMinHeight(170);
-        getChildren().addAll(title, drawing, shellForm, hingeBox, Ui.label("Small things", "section"), sundries, trays);
+        getChildren()
+                .addAll(
+                        title,
+                        drawing,
+                        vent,
+                        shellForm,
+                        hingeBox,
+                        Ui.label("Small things", "section"),
+                        sundries,
+                        trays);
     }
 
     private Optional<Shell> shell() {

@@ -83,7 +83,6 @@ final class PartSheet extends VBox {
                 Ui.label("in", "soft"));
         pattern.setAlignment(Pos.CENTER_LEFT);
         place.setAlignment(Pos.TOP_LEFT);
-        place.getChildren().addAll(name, Ui.spring());
         for (int axis = 0; axis < at.length; axis++) {
             int k = axis;
             String letter = "xyz".substring(axis, axis + 1);
@@ -102,7 +101,7 @@ final class PartSheet extends VBox {
         });
         drawing.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         VBox.setVgrow(drawing, Priority.ALWAYS);
-        getChildren().addAll(bar, pattern, told, drawing, place, empty);
+        getChildren().addAll(bar, pattern, told, drawing, name, place, empty);
     }
 
     private Optional<Part> part() {
@@ -142,6 +141,7 @@ final class PartSheet extends VBox {
 
     private void showPlace(Body body) {
         name.setText(chosen.map(f -> f.kind().words() + ": " + f.name(body)).orElse(""));
+        name.setVisible(chosen.isPresent());
         place.setVisible(chosen.isPresent());
         chosen.ifPresent(f -> {
             for (int axis = 0; axis < at.length; axis++) {
