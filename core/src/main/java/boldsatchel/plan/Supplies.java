@@ -252,7 +252,7 @@ public final class Supplies {
                 .orElseThrow();
     }
 
-    /** The pack whose voltages the heaviest load bears straight, the lightest that lasts; otherwise the largest. */
+    /** The pack whose voltages the heaviest load bears straight; of these, or of all, the largest that something on the shelf charges. */
     private static Optional<Part> packFor(Build bare, Facet.Chemistry chemistry) {
         Facet.DrawsPower d = heaviest(bare);
         List<Part> packs = Picks.shelf().parts().stream()
@@ -263,9 +263,10 @@ public final class Supplies {
                 .toList();
         Comparator<Part> straight =
                 Comparator.comparing(p -> !(p.feedsLowV() >= d.lowV() && p.feedsHighV() <= d.highV()));
+        Comparator<Part> chargeable = Comparator.comparing(p -> !Picks.charges(p));
         return packs.stream()
-                .min(straight.thenComparing(
-                        Comparator.comparingDouble(Part::labelWh).reversed()));
+                .min(straight.thenComparing(chargeable)
+                        .thenComparing(Comparator.comparingDouble(Part::labelWh).reversed()));
     }
 
     private static Part halved(Part pack) {

@@ -120,13 +120,24 @@ public final class Picks {
                 List.of(c));
     }
 
-    /** The charger on the shelf for a pack; the strongest that the pack bears. */
-    public static Part charger(Facet.Cells cells, double maxChargeA) {
+    private static Stream<Part> chargers(Facet.Cells cells, double maxChargeA) {
         return having(Facet.Charges.class)
                 .filter(p -> p.family() == Family.CHARGER)
                 .filter(p -> facet(p, Facet.Charges.class).chemistry() == cells.chemistry()
                         && facet(p, Facet.Charges.class).series() == cells.series())
-                .filter(p -> facet(p, Facet.Charges.class).amps().value() <= maxChargeA * 1.001)
+                .filter(p -> facet(p, Facet.Charges.class).amps().value() <= maxChargeA * 1.001);
+    }
+
+    /** Whether something on the shelf charges a pack. */
+    public static boolean charges(Part pack) {
+        return pack.facet(Facet.Cells.class)
+                .filter(c -> chargers(c, pack.maxChargeA()).findAny().isPresent())
+                .isPresent();
+    }
+
+    /** The charger on the shelf for a pack; the strongest that the pack bears. */
+    public static Part charger(Facet.Cells cells, double maxChargeA) {
+        return chargers(cells, maxChargeA)
                 .max(Comparator.comparingDouble(
                         p -> facet(p, Facet.Charges.class).amps().value()))
                 .orElseGet(() -> guessedCharger(cells, maxChargeA));

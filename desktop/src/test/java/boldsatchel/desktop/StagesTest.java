@@ -349,10 +349,11 @@ public class StagesTest extends WindowHarness {
         settle();
         write("#shell-heightMm", "50 mm");
         choose("#shell-material", Material.ALUMINIUM_PAINTED);
+        inSight("#shell-vents-add");
         robot.clickOn("#shell-vents-add");
         settle();
         Shell shell = build().casing().shells().getFirst();
-        assertThat(shell.heightMm()).isEqualTo(50);
+        assertThat(shell.heightMm().value()).isEqualTo(50);
         assertThat(shell.material()).isEqualTo(Material.ALUMINIUM_PAINTED);
         assertThat(shell.vents()).hasSize(1);
         assertThat(codes()).contains("fit.antenna-metal");

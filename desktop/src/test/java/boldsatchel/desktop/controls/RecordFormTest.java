@@ -183,7 +183,7 @@ public class RecordFormTest {
         Bench bench = onFx(() -> new Bench(Form.of(Shell.class).absent()));
         TextField width = onFx(() -> bench.find("f-widthMm", TextField.class));
         onFx(() -> {
-            Object wider = Form.of(Shell.class).field("widthMm").with(bench.record, 250.0);
+            Object wider = Form.of(Shell.class).field("widthMm").with(bench.record, Figure.planned(250));
             bench.record = Form.of(Shell.class).field("material").with(wider, Material.STEEL_PAINTED);
             bench.show();
             return 0;
