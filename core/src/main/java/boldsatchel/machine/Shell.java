@@ -271,34 +271,20 @@ public record Shell(
     }
 
     private Shell sized(Figure width, Figure depth, Figure height) {
+        return measured(width, depth, height, wallMm, floorMm);
+    }
+
+    private Shell walled(Figure wall, Optional<Figure> floor) {
+        return measured(widthMm, depthMm, heightMm, wall, floor);
+    }
+
+    private Shell measured(Figure width, Figure depth, Figure height, Figure wall, Optional<Figure> floor) {
         return new Shell(
                 id,
                 name,
                 width,
                 depth,
                 height,
-                wallMm,
-                floorMm,
-                material,
-                ownMaterial,
-                making,
-                openTop,
-                ribs,
-                taperMm,
-                bosses,
-                vents,
-                weighedG,
-                price,
-                standing);
-    }
-
-    private Shell walled(Figure wall, Optional<Figure> floor) {
-        return new Shell(
-                id,
-                name,
-                widthMm,
-                depthMm,
-                heightMm,
                 wall,
                 floor,
                 material,
