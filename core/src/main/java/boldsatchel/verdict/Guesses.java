@@ -42,7 +42,7 @@ public record Guesses(Input input, Verdict.Kind kind, double plusMinus) {
                 .flatMap(v -> v.working().range().blame().stream()
                         .filter(b -> b.input().figure().basis() == Basis.GUESS && canBeMeasured(b.input()))
                         .map(b -> new Weighed(guess(v, b), weight(v, b))))
-                .filter(w -> Double.isFinite(w.weight()) && w.weight() > WORTH_SAYING)
+                .filter(w -> Double.isFinite(w.weight()) && w.weight() > WORTH_SAYING && isSeen(w.guess()))
                 .sorted(Comparator.comparingDouble(Weighed::weight).reversed())
                 .map(Weighed::guess);
     }
@@ -50,6 +50,11 @@ public record Guesses(Input input, Verdict.Kind kind, double plusMinus) {
     /** What the physics itself leaves open is nothing a builder could measure. */
     private static boolean canBeMeasured(Input input) {
         return !input.owner().equals("the model");
+    }
+
+    /** Whether what it moves is more than nothing as it is written. */
+    private static boolean isSeen(Guesses guess) {
+        return !guess.kind().format(guess.plusMinus()).equals(guess.kind().format(0));
     }
 
     private static Guesses guess(Verdict verdict, Spread.Blame blame) {
