@@ -100,6 +100,15 @@ public final class PartDrawing {
         }
     }
 
+    /** The view that a point of the drawing belongs to, also beside the part: plugs and free rooms reach beyond it. */
+    public static View view(Part part, double x, double y) {
+        Box b = part.body().bounds();
+        if (y >= View.PLAN.originY(b) - BETWEEN / 2) {
+            return View.PLAN;
+        }
+        return x >= View.SIDE.originX(b) - BETWEEN / 2 ? View.SIDE : View.FRONT;
+    }
+
     /** Where a point of the drawing is on the part, if it is. */
     public static Optional<Pointed> pointed(Part part, double x, double y) {
         Box b = part.body().bounds();

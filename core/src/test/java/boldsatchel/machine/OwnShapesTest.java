@@ -169,6 +169,9 @@ public class OwnShapesTest {
         assertThat(PartDrawing.pointed(part, 80 + 10 + 20, 5).orElseThrow().at())
                 .isEqualTo(new Vec(80, 20, 5));
         assertThat(PartDrawing.pointed(part, -30, 5)).isEmpty();
+        assertThat(PartDrawing.view(part, -30, 5)).isEqualTo(PartDrawing.View.FRONT);
+        assertThat(PartDrawing.view(part, 100, -5)).isEqualTo(PartDrawing.View.SIDE);
+        assertThat(PartDrawing.view(part, 90, 40)).isEqualTo(PartDrawing.View.PLAN);
     }
 
     @Test

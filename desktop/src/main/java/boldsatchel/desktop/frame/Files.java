@@ -188,17 +188,22 @@ public final class Files {
         try {
             Optional<Path> before = desk.session().file().filter(f -> !f.equals(file));
             desk.session().saveTo(file, overwrite);
-            if (before.isPresent()) {
-                Pictures.carry(
-                        before.get(), file, desk.session().build().journal().pictures());
-            }
             Recents.remember(file);
             messages.tell("Saved " + file.getFileName() + ".");
+            before.ifPresent(from -> carryPictures(from, file));
         } catch (BuildStore.ChangedOnDiskException e) {
             messages.ask(e.getMessage(), "Overwrite it", () -> saveTo(file, true), "Leave it as it is", () -> {});
         } catch (BuildStore.StoreException e) {
             LOG.warn("save failed", e);
             messages.complain("The build could not be saved", e.getMessage());
+        }
+    }
+
+    private void carryPictures(Path from, Path to) {
+        try {
+            Pictures.carry(from, to, desk.session().build().journal().pictures());
+        } catch (BuildStore.StoreException e) {
+            messages.complain("The build is saved, but a picture could not be taken along", e.getMessage());
         }
     }
 

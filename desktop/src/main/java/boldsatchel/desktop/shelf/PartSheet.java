@@ -173,15 +173,9 @@ final class PartSheet extends VBox {
             return;
         }
         chosen = drawing.subjectAt(e.getX(), e.getY()).flatMap(Feature::of);
-        grab = chosen.flatMap(f -> part().flatMap(p -> view(p, point).map(v -> new Grab(f, v, f.at(p.body()), point))));
+        grab = chosen.flatMap(f ->
+                part().map(p -> new Grab(f, PartDrawing.view(p, point.getX(), point.getY()), f.at(p.body()), point)));
         show();
-    }
-
-    /** The view that was pressed; a plug beyond the part belongs to the view it is nearest to, which is the plan. */
-    private static Optional<PartDrawing.View> view(Part part, Point2D point) {
-        return PartDrawing.pointed(part, point.getX(), point.getY())
-                .map(PartDrawing.Pointed::view)
-                .or(() -> Optional.of(PartDrawing.View.PLAN));
     }
 
     private void add(Feature.Kind kind, PartDrawing.Pointed pointed) {
