@@ -116,8 +116,7 @@ public record Waiting(List<Awaited> orders, List<Job> jobs, List<Journal.Decisio
         for (Journal.Task task : build.journal().tasks()) {
             if (!task.done()) {
                 jobs.add(new Job(
-                        task.what(),
-                        missing(task.waitsFor().stream().sorted().flatMap(id -> build.part(id).stream()))));
+                        task.what(), missing(task.waitsFor().stream().flatMap(id -> build.part(id).stream()))));
             }
         }
     }

@@ -8,7 +8,6 @@ import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 
 /**
  * What is done to bought parts. The figures before are kept with the alteration; those after are guesses, to be measured when it is
@@ -34,11 +33,7 @@ public final class Alterations {
      * @param socket index of the socket that is taken off, where one is
      */
     public static Edit alter(Part part, Alteration.Kind kind, String name, Optional<Integer> socket) {
-        return changed("alter ", part, p -> altered(p, kind, name, socket));
-    }
-
-    private static Edit changed(String verb, Part part, UnaryOperator<Part> change) {
-        return new Edit(verb + part.name(), Edits.changePart("", part, change).change());
+        return Edits.part("alter ", part, p -> altered(p, kind, name, socket));
     }
 
     private static Part altered(Part part, Alteration.Kind kind, String name, Optional<Integer> socket) {
@@ -93,7 +88,7 @@ public final class Alterations {
     public static Optional<Edit> putBack(Part part) {
         return last(part)
                 .filter(Alteration::reversible)
-                .map(a -> changed("put back “" + a.name() + "” of ", part, Alterations::backed));
+                .map(a -> Edits.part("put back “" + a.name() + "” of ", part, Alterations::backed));
     }
 
     private static Optional<Alteration> last(Part part) {

@@ -7,14 +7,12 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Journal;
-import boldsatchel.machine.Money;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
@@ -74,15 +72,19 @@ public final class Edits {
     private static Build stillSpent(Build build, String id) {
         return build.part(id)
                 .filter(p -> p.standing().spent() && p.price().value() > 0)
-                .map(p -> build.with(build.money()
-                        .and(new Money.Entry(p.name(), Money.Kind.REJECT, p.price(), "", true, Optional.empty()))))
+                .map(p -> build.with(build.money().rejecting(p)))
                 .orElse(build);
     }
 
     /** Changes something of a part, as it is then. */
     public static Edit changePart(String what, Part part, UnaryOperator<Part> change) {
+        return part("change " + what + " of ", part, change);
+    }
+
+    /** Does something to a part, as it is then; the part's name is said behind the name of the edit. */
+    static Edit part(String name, Part part, UnaryOperator<Part> change) {
         return new Edit(
-                "change " + what + " of " + part.name(),
+                name + part.name(),
                 b -> b.part(part.id()).map(p -> b.with(change.apply(p))).orElse(b));
     }
 

@@ -17,26 +17,20 @@ public final class Purchases {
 
     private Purchases() {}
 
-    private static Edit stands(String name, Part part, UnaryOperator<Part> change) {
-        return new Edit(
-                name + " " + part.name(),
-                b -> b.part(part.id()).map(p -> b.with(change.apply(p))).orElse(b));
-    }
-
     /** Orders a part. */
     public static Edit order(Part part, Purchase.Order order) {
-        return stands(
-                "order", part, p -> p.standing(Standing.ORDERED, p.purchase().ordered(order)));
+        return Edits.part(
+                "order ", part, p -> p.standing(Standing.ORDERED, p.purchase().ordered(order)));
     }
 
     /** What was ordered is here. */
     public static Edit arrived(Part part, LocalDate on) {
-        return stands("take in", part, p -> p.standing(Standing.BOUGHT, came(p, on)));
+        return Edits.part("take in ", part, p -> p.standing(Standing.BOUGHT, came(p, on)));
     }
 
     /** Something else came than what was ordered. */
     public static Edit wrongOne(Part part, LocalDate on) {
-        return stands("refuse", part, p -> p.standing(Standing.WRONG, came(p, on)));
+        return Edits.part("refuse ", part, p -> p.standing(Standing.WRONG, came(p, on)));
     }
 
     private static Purchase came(Part part, LocalDate on) {
@@ -111,11 +105,7 @@ public final class Purchases {
             all.remove(candidate);
             Money left = b.money().withCandidates(all);
             Part part = candidate.part();
-            return b.with(
-                    part.standing().spent()
-                            ? left.and(new Money.Entry(
-                                    part.name(), Money.Kind.REJECT, part.price(), "", true, Optional.empty()))
-                            : left);
+            return b.with(part.standing().spent() ? left.rejecting(part) : left);
         });
     }
 

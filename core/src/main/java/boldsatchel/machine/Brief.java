@@ -3,10 +3,12 @@ package boldsatchel.machine;
 import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * What the machine is for and what it is judged against.
@@ -76,9 +78,9 @@ public record Brief(
 
             @Label("wishes") Set<Limit> wishes) {
 
-        /** Copies the set. */
+        /** Copies the set, in a stable order. */
         public Limits {
-            wishes = Set.copyOf(wishes);
+            wishes = Collections.unmodifiableSortedSet(new TreeSet<>(wishes));
         }
 
         /** Whether a limit is a wish. */

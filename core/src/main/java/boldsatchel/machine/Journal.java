@@ -3,9 +3,11 @@ package boldsatchel.machine;
 import boldsatchel.quantity.Label;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * Section: what the builder writes down on the way. No verdict reads it.
@@ -65,9 +67,9 @@ public record Journal(
             @Label("what") String what,
             @Label("waits for") Set<String> waitsFor,
             @Label("done") boolean done) {
-        /** Copies the set. */
+        /** Copies the set, in a stable order. */
         public Task {
-            waitsFor = Set.copyOf(waitsFor);
+            waitsFor = Collections.unmodifiableSortedSet(new TreeSet<>(waitsFor));
         }
     }
 

@@ -1,5 +1,6 @@
 package boldsatchel.machine;
 
+import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
@@ -110,7 +111,7 @@ public record Money(
     /** What one of a currency is worth in that of the brief; nothing when nobody said. */
     public Optional<Figure> worth(String currency, String own) {
         return currency.isBlank() || currency.equals(own)
-                ? Optional.of(new Figure(1, 0, boldsatchel.quantity.Basis.PLANNED))
+                ? Optional.of(new Figure(1, 0, Basis.PLANNED))
                 : rates.stream()
                         .filter(r -> r.currency().equals(currency))
                         .findFirst()
@@ -122,6 +123,11 @@ public record Money(
         List<Entry> more = new ArrayList<>(entries);
         more.add(entry);
         return new Money(more, candidates, rates);
+    }
+
+    /** The same with a part that was paid for and is not used. */
+    public Money rejecting(Part part) {
+        return and(new Entry(part.name(), Kind.REJECT, part.price(), "", true, Optional.empty()));
     }
 
     /** The same with other candidates. */
