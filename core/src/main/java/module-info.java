@@ -17,6 +17,7 @@ module boldsatchel.core {
     exports boldsatchel.balance;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
+    exports boldsatchel.links;
     exports boldsatchel.means;
     exports boldsatchel.plausible;
     exports boldsatchel.engine;
@@ -52,6 +53,7 @@ module boldsatchel.core {
             boldsatchel.judge.HeatJudge,
             boldsatchel.judge.BalanceJudge,
             boldsatchel.judge.CostJudge,
+            boldsatchel.judge.LinksJudge,
             boldsatchel.judge.MeansJudge,
             boldsatchel.judge.PlausibleJudge;
 }

@@ -87,7 +87,7 @@ public final class ChainEdits {
                         : Stream.of())
                 .collect(Collectors.toSet());
         return part.outlets().stream()
-                .filter(o -> !taken.contains(o.port().name()))
+                .filter(o -> !taken.contains(o.port().id()))
                 .toList();
     }
 
@@ -121,7 +121,7 @@ public final class ChainEdits {
                 .or(() -> free.stream().findFirst())
                 .map(o -> {
                     Rung.Socket socket =
-                            new Rung.Socket(owner.get().id(), o.port().name());
+                            new Rung.Socket(owner.get().id(), o.port().id());
                     return Rung.of(build.freeId(Rung.word(socket)), socket, hung);
                 })
                 .orElse(hung);

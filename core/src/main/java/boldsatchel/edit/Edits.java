@@ -58,7 +58,9 @@ public final class Edits {
                         .with(b.parts().without(id))
                         .with(b.layout().without(id))
                         .with(b.cooling().without(id))
-                        .withChain(Chains.withoutPart(b.wiring().chain(), id)));
+                        .with(b.wiring()
+                                .without(id)
+                                .withChain(Chains.withoutPart(b.wiring().chain(), id))));
     }
 
     /** Puts another part in the place of one: same id, so its place, rung and neighbours stay. */

@@ -2,6 +2,7 @@ package boldsatchel.format;
 
 import boldsatchel.machine.Build;
 import boldsatchel.machine.ChainRules;
+import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
@@ -23,7 +24,7 @@ public final class BuildFormat {
     public static final String FORMAT = "bold-satchel-build";
 
     /** The version written, and the newest that can be read. */
-    public static final int VERSION = 3;
+    public static final int VERSION = 4;
 
     private static final Gates.Kind KIND = new Gates.Kind(FORMAT, "build file", ".satchel.json");
 
@@ -112,6 +113,20 @@ public final class BuildFormat {
                         gates.tell("/build/wiring/chain", "The chain names a part “" + part + "” that there is not."));
         if (gates.clear()) {
             ChainRules.refusals(build).distinct().forEach(words -> gates.tell("/build/wiring/chain", words));
+        }
+        gates.once(
+                build.wiring().links().stream().map(Link::id).toList(),
+                i -> "/build/wiring/links/" + i + "/id",
+                "links");
+        for (int i = 0; i < build.wiring().links().size(); i++) {
+            String at = "/build/wiring/links/" + i;
+            build.wiring()
+                    .links()
+                    .get(i)
+                    .ends()
+                    .map(Link.End::part)
+                    .filter(part -> build.part(part).isEmpty())
+                    .forEach(part -> gates.tell(at, "The link names a part “" + part + "” that there is not."));
         }
         build.casing()
                 .hinge()

@@ -97,7 +97,7 @@ public final class BuildSchema {
         if (raw == boolean.class) {
             return NODES.objectNode().put("type", "boolean");
         }
-        if (raw == int.class) {
+        if (raw == int.class || raw == Integer.class) {
             return NODES.objectNode().put("type", "integer");
         }
         if (raw == double.class || raw == Double.class) {

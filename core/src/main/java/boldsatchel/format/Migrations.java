@@ -22,7 +22,7 @@ final class Migrations {
 
     /**
      * From version 1 the build came in sections; from version 2 the inside of a tray is known as well or ill as everything else, and money
-     * has its ISO code.
+     * has its ISO code; to version 4 only fields and words were added.
      */
     private static final Map<Integer, List<Change>> STEPS = new TreeMap<>(Map.of(
             1,

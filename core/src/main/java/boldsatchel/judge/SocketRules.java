@@ -184,9 +184,9 @@ final class SocketRules implements Telling {
                 .filter(o -> now.isEmpty() || o.madeV().equals(now.get().madeV()))
                 .filter(o -> !(o.gives().amps() < amps))
                 .map(o -> Remedy.by(
-                        "Plug it into the socket “" + o.port().name() + "”, which gives "
+                        "Plug it into the socket “" + o.port().words() + "”, which gives "
                                 + n(o.gives().amps()) + " A",
-                        ChainEdits.plug(rung.id(), o.port().name())))
+                        ChainEdits.plug(rung.id(), o.port().id())))
                 .toList();
     }
 }

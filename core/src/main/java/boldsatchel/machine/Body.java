@@ -48,7 +48,7 @@ public record Body(
         }
         solids = List.copyOf(solids);
         zones = List.copyOf(zones);
-        ports = List.copyOf(ports);
+        ports = List.copyOf(Port.identified(ports));
         holes = List.copyOf(holes);
         keys = List.copyOf(keys);
     }

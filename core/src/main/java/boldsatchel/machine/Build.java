@@ -66,7 +66,7 @@ public record Build(
     public List<Part> loose() {
         List<Part> loose = new ArrayList<>();
         for (Part part : parts.list()) {
-            if (!part.staysOutside() && placement(part.id()).isEmpty()) {
+            if (!part.staysOutside() && !part.isLed() && placement(part.id()).isEmpty()) {
                 loose.add(part);
             }
         }

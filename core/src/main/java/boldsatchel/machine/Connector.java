@@ -30,7 +30,27 @@ public enum Connector {
     /** Panel antenna connector. */
     SMA("SMA", 10, 10, 30, 20),
     /** Rows of pins at 2.54 mm. */
-    PIN_HEADER("pin header", 52, 6, 14, 10);
+    PIN_HEADER("pin header", 52, 6, 14, 10),
+    /** Full-size DisplayPort. */
+    DISPLAYPORT("DisplayPort", 18, 12, 45, 20),
+    /** Slot for drives. */
+    M2_KEY_M("M.2 slot, key M", 22, 3, 0, 0),
+    /** Slot for radio cards. */
+    M2_KEY_E("M.2 slot, key E", 22, 3, 0, 0),
+    /** Slot for mobile network cards and SATA drives. */
+    M2_KEY_B("M.2 slot, key B", 22, 3, 0, 0),
+    /** Data socket of a 2.5-inch drive. */
+    SATA("SATA", 15, 5, 22, 14),
+    /** Slot for memory cards. */
+    CARD_SLOT("memory card slot", 12, 2, 0, 0),
+    /** Small locking plug with a few wires. */
+    SMALL_PLUG("small wire plug", 12, 5, 10, 8),
+    /** Where wires are soldered on. */
+    PADS("solder pads", 12, 3, 3, 3),
+    /** Where wires are screwed down. */
+    TERMINAL("screw terminal", 15, 9, 12, 10),
+    /** The bare or crimped ends of single wires. */
+    WIRES("single wires", 12, 3, 10, 8);
 
     private final String words;
     private final double plugWidthMm;
@@ -49,6 +69,18 @@ public enum Connector {
     /** The usual name. */
     public String words() {
         return words;
+    }
+
+    /** Whether single wires go to single contacts of it, so that it takes several at a time. */
+    public boolean byPins() {
+        return this == PIN_HEADER || this == PADS || this == TERMINAL || this == WIRES;
+    }
+
+    /** Whether a plug of one kind goes into a socket of the other. */
+    boolean mates(Connector other) {
+        return this == other
+                || (this == WIRES && (other.byPins() || other == SMALL_PLUG))
+                || (other == WIRES && (byPins() || this == SMALL_PLUG));
     }
 
     /** Width of the plug body, mm. */

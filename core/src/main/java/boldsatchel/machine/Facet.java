@@ -4,8 +4,13 @@ import boldsatchel.geometry.Box;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * Something a part does beside taking up room. A part is a body plus facets: a new kind of part needs no new class, a new
@@ -637,13 +642,118 @@ public sealed interface Facet {
      * @param widthPx pixels across
      * @param heightPx pixels down
      * @param picture its visible rectangle in the part's frame, on the top face
+     * @param hertz pictures a second that it is made for
+     * @param bits a pixel
      */
     @Label("Shows a picture")
     record ShowsPicture(
             @Label(value = "pixels across", absent = 1280) int widthPx,
             @Label(value = "pixels down", absent = 800) int heightPx,
-            @Label("visible rectangle") Box picture)
+            @Label("visible rectangle") Box picture,
+
+            @Label(value = "pictures a second", in = Quantity.FREQUENCY, absent = 60, least = 0.001, most = 1000)
+            double hertz,
+
+            @Label(value = "bits a pixel", absent = 24, least = 1, most = 48)
+            int bits)
             implements Facet {}
+
+    /**
+     * A cable, or a plain adapter: joins what its ends are plugged into, wire by wire, and changes nothing.
+     *
+     * @param signals it carries, the fastest of each kind; empty for one that only charges
+     * @param lanes it carries of kinds that have lanes
+     * @param lengthMm from end to end
+     * @param flat whether it is flat rather than round
+     */
+    @Label("Joins sockets")
+    record Joins(
+            @Label("carries") Set<Signal> signals,
+
+            @Label(value = "lanes", absent = 4, least = 1, most = 64)
+            int lanes,
+
+            @Label(value = "length", in = Quantity.LENGTH, absent = 300, least = 0)
+            Figure lengthMm,
+
+            @Label("flat") boolean flat)
+            implements Facet {
+        /** Copies the set, in a stable order. */
+        public Joins {
+            signals = Collections.unmodifiableSortedSet(new TreeSet<>(signals));
+        }
+
+        /** The fastest signal of a kind that it carries. */
+        public Optional<Signal> best(Signal.Kind kind) {
+            return signals.stream()
+                    .filter(s -> s.kind() == kind)
+                    .max(Comparator.comparingDouble(Signal::bitsPerSecond));
+        }
+    }
+
+    /**
+     * What it can show at once, however many sockets it has.
+     *
+     * @param screens how many
+     * @param pixelHz most pixels a second of one of them, blanking among them
+     */
+    @Label("Drives screens")
+    record DrivesScreens(
+            @Label(value = "screens at once", absent = 2, least = 1, most = 16)
+            int screens,
+
+            @Label(value = "pixel clock at most", in = Quantity.FREQUENCY, absent = 300e6)
+            double pixelHz)
+            implements Facet {}
+
+    /**
+     * Stores data.
+     *
+     * @param gigabytes how much
+     * @param readMbS read in one go, MB/s
+     */
+    @Label("Stores data")
+    record Stores(
+            @Label(value = "capacity", in = Quantity.DATA, absent = 128)
+            double gigabytes,
+
+            @Label(value = "reads", in = Quantity.DATA_RATE, absent = 400)
+            double readMbS)
+            implements Facet {}
+
+    /**
+     * Hangs on a bus where parts are told apart by address.
+     *
+     * @param addresses it can be set to, seven bits; the one in use first
+     * @param pullUpOhms resistors it brings to its logic level; absent for none
+     * @param farads it puts on each wire
+     */
+    @Label("Hangs on a bus")
+    record OnBus(
+            @Label("addresses, the one in use first") List<Integer> addresses,
+
+            @Label(value = "pull-up resistors", in = Quantity.RESISTANCE)
+            Optional<Double> pullUpOhms,
+
+            @Label(value = "capacitance", in = Quantity.CAPACITANCE, absent = 1e-11)
+            double farads)
+            implements Facet {
+        /** Copies the list; addresses have seven bits. */
+        public OnBus {
+            addresses = List.copyOf(addresses);
+            for (int address : addresses) {
+                if (address < 0 || address > 127) {
+                    throw new IllegalArgumentException("an address on the bus lies between 0 and 127");
+                }
+            }
+        }
+
+        /** The same set to one of its addresses. */
+        public OnBus at(int address) {
+            List<Integer> others = addresses.stream().filter(a -> a != address).toList();
+            return new OnBus(Stream.concat(Stream.of(address), others.stream()).toList(), pullUpOhms, farads);
+        }
+    }
 
     /**
      * Runs programs.

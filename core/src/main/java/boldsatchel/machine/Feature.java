@@ -93,7 +93,7 @@ public record Feature(Kind kind, int index) {
     /** What it is called. */
     public String name(Body body) {
         return switch (list(body, kind).get(index)) {
-            case Port p -> p.name().isBlank() ? p.connector().words() : p.name();
+            case Port p -> p.words();
             case Hole h -> "hole " + h.thread().words();
             case Key k -> k.name().isBlank() ? "button" : k.name();
             case Zone z -> z.kind().words();

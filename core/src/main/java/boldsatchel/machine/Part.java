@@ -233,9 +233,19 @@ public record Part(
         return outlets;
     }
 
-    /** The socket of a name, if it gives power. */
+    /** The socket of an id, if it gives power. */
     public Optional<Outlet> outlet(String port) {
-        return outlets().stream().filter(o -> o.port().name().equals(port)).findFirst();
+        return outlets().stream().filter(o -> o.port().id().equals(port)).findFirst();
+    }
+
+    /** The socket of an id. */
+    public Optional<Port> port(String port) {
+        return body.ports().stream().filter(p -> p.id().equals(port)).findFirst();
+    }
+
+    /** Whether it is a cable: led between other parts, placed nowhere. */
+    public boolean isLed() {
+        return facet(Facet.Joins.class).isPresent();
     }
 
     /** Voltages and currents it can be asked for; empty when it has only the one in use. */

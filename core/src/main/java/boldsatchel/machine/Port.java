@@ -6,25 +6,40 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
- * A socket of a part.
+ * A socket of a part, or the plug at the end of its lead.
  *
+ * @param id what links and chains know it by, unique in its body; its first name where nobody gave one
  * @param name what is written beside it
  * @param connector its kind
+ * @param plug whether it is the plug rather than the socket
  * @param face of the part it opens on
  * @param at centre of its mouth in the part's frame
  * @param use what this build does with it
  * @param gives what it feeds to what is plugged in, if anything
+ * @param carries its signals; empty where it carries power only, or nobody said
  */
 public record Port(
+        @Label("id") String id,
         @Label("name") String name,
         @Label("connector") Connector connector,
+        @Label("a plug, not a socket") boolean plug,
         @Label("opens on the") Face face,
         @Label("centre of its mouth") Vec at,
         @Label("use") Use use,
-        @Label("gives power") Optional<Gives> gives) {
+        @Label("gives power") Optional<Gives> gives,
+        @Label("signals") List<Carried> carries) {
+
+    /** Copies the list. */
+    public Port {
+        carries = List.copyOf(carries);
+    }
 
     /**
      * What a socket feeds to what is plugged in.
@@ -43,9 +58,43 @@ public record Port(
             @Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.05, usualMost = 0.5)
             Figure ohms) {}
 
-    /** A socket that gives no power. */
+    /** A socket of which nobody said what it carries. */
+    public Port(String name, Connector connector, Face face, Vec at, Use use, Optional<Gives> gives) {
+        this("", name, connector, false, face, at, use, gives, List.of());
+    }
+
+    /** The same; it gives no power either. */
     public Port(String name, Connector connector, Face face, Vec at, Use use) {
         this(name, connector, face, at, use, Optional.empty());
+    }
+
+    /** The same sockets, each with an id of its own: those that have none are known by their names. */
+    static List<Port> identified(List<Port> ports) {
+        Set<String> taken = new HashSet<>();
+        List<Port> all = new ArrayList<>(ports.size());
+        for (Port port : ports) {
+            String wish = port.id.isBlank() ? port.words() : port.id;
+            String id = wish;
+            for (int n = 2; !taken.add(id); n++) {
+                id = wish + " " + n;
+            }
+            all.add(id.equals(port.id) ? port : port.with(id, port.at, port.use));
+        }
+        return all;
+    }
+
+    private Port with(String newId, Vec newAt, Use newUse) {
+        return new Port(newId, name, connector, plug, face, newAt, newUse, gives, carries);
+    }
+
+    /** What people call it: its name, or its kind where it has none. */
+    public String words() {
+        return name.isBlank() ? connector.words() : name;
+    }
+
+    /** Whether it fits into another one: a plug into a socket of its kind, single wires into whatever takes single wires. */
+    public boolean mates(Port other) {
+        return plug != other.plug && connector.mates(other.connector);
     }
 
     /** What a build does with a socket. */
@@ -73,12 +122,12 @@ public record Port(
 
     /** The same socket used differently. */
     public Port withUse(Use newUse) {
-        return new Port(name, connector, face, at, newUse, gives);
+        return with(id, at, newUse);
     }
 
     /** The same socket elsewhere. */
     public Port at(Vec newAt) {
-        return new Port(name, connector, face, newAt, use, gives);
+        return with(id, newAt, use);
     }
 
     /** The room a plug takes in front of the socket, in the part's frame; flat when none is needed. */

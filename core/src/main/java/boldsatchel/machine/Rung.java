@@ -338,7 +338,12 @@ public record Rung(
     public String name(Build build) {
         return switch (stage) {
             case OfPart of -> partName(build, of.part());
-            case Socket s -> "socket “" + s.port() + "”";
+            case Socket s ->
+                "socket “"
+                        + build.part(s.part())
+                                .flatMap(p -> p.port(s.port()))
+                                .map(Port::words)
+                                .orElse(s.port()) + "”";
             case Wire w -> "wire AWG " + w.awg() + ", " + Units.format(w.lengthMm()) + " mm";
             case Contact c -> c.kind().words() + ", " + Units.format(c.ratedA()) + " A";
             case Diode d -> (d.kneeV().value() == 0 ? "ideal diode, " : "diode, ") + Units.format(d.ratedA()) + " A";

@@ -228,13 +228,14 @@ final class ChainPlanner {
                         .ifPresent(p -> {
                             plugged.add(p.id());
                             outlet.rail().ifPresent(r -> left.merge(r, -mostW(p) / volts, Double::sum));
-                            String socket = outlet.port().name();
+                            String socket = outlet.port().id();
                             sockets.computeIfAbsent(board.id(), b -> new ArrayList<>())
                                     .add(Rung.of(
                                             free("socket"),
                                             new Rung.Socket(board.id(), socket),
                                             Rung.of(rungId(p), new Rung.OfPart(p.id()))));
-                            reasons.add(p.name() + " is fed by the socket “" + socket + "” of " + board.name()
+                            reasons.add(p.name() + " is fed by the socket “"
+                                    + outlet.port().words() + "” of " + board.name()
                                     + ": it draws up to " + n(mostW(p) / volts) + " A of the "
                                     + n(outlet.gives().amps()) + " A there.");
                         });

@@ -168,7 +168,8 @@ public final class Supplies {
         for (String id : feeding) {
             bare = bare.with(bare.parts().without(id))
                     .with(bare.layout().without(id))
-                    .with(bare.cooling().without(id));
+                    .with(bare.cooling().without(id))
+                    .with(bare.wiring().without(id));
         }
         return bare;
     }

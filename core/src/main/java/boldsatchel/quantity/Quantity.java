@@ -41,6 +41,12 @@ public enum Quantity {
     CHARGE("Ah", "2600 mAh", 0, 1000, unit("Ah", 1), unit("mAh", 1e-3)),
     /** Stored in Ω. */
     RESISTANCE("Ω", "35 mΩ", 0, 1_000_000, unit("Ω", 1), unit("mΩ", 1e-3), unit("ohm", 1), unit("mohm", 1e-3)),
+    /** Stored in Hz. */
+    FREQUENCY("Hz", "60 Hz", 0, 1e12, unit("Hz", 1), unit("kHz", 1e3), unit("MHz", 1e6), unit("GHz", 1e9)),
+    /** Stored in GB: a thousand million bytes. */
+    DATA("GB", "256 GB", 0, 1e6, unit("GB", 1), unit("MB", 1e-3), unit("TB", 1e3)),
+    /** Stored in MB/s. */
+    DATA_RATE("MB/s", "400 MB/s", 0, 1e6, unit("MB/s", 1), unit("GB/s", 1e3), unit("kB/s", 1e-3)),
     /** Stored in °C. */
     TEMPERATURE("°C", "25 °C", -60, 300, unit("°C", 1), unit("C", 1)),
     /** Stored in h. */

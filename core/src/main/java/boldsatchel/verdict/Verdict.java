@@ -53,6 +53,8 @@ public record Verdict(
         public static final Kind CARRIES = new Kind("carries", "Carries", "g", 0, false, 40);
         /** Does it stand. */
         public static final Kind STANDS = new Kind("stands", "Stands", "°", 1, true, 50);
+        /** Does it all talk. */
+        public static final Kind CONNECTS = new Kind("connects", "Connects", "open", 0, false, 55);
         /** What is still to be spent. */
         public static final Kind COSTS = new Kind("costs", "Costs", "", 0, false, 60);
 

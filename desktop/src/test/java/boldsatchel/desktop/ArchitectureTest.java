@@ -32,6 +32,7 @@ public class ArchitectureTest {
             "boldsatchel.balance",
             "boldsatchel.heat",
             "boldsatchel.cost",
+            "boldsatchel.links",
             "boldsatchel.means",
             "boldsatchel.plausible",
             "boldsatchel.format",
@@ -63,6 +64,7 @@ public class ArchitectureTest {
             "boldsatchel.balance",
             "boldsatchel.heat",
             "boldsatchel.cost",
+            "boldsatchel.links",
             "boldsatchel.means");
     private static final List<String> STAGES =
             ROOMS.subList(ROOMS.indexOf("boldsatchel.desktop.brief"), ROOMS.indexOf("boldsatchel.desktop.frame"));

@@ -6,6 +6,7 @@ import boldsatchel.desktop.desk.Desk;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import boldsatchel.power.Copper;
 import boldsatchel.quantity.Quantity;
@@ -177,12 +178,14 @@ final class RungDetails extends VBox {
     private void socket(Rung.Socket socket) {
         title("Socket", "Feeds what is plugged in, with what its part makes or passes on.");
         Optional<Part> owner = build().part(socket.part());
-        ComboBox<String> plugged = Ui.choice("plugged-into", port -> port);
+        ComboBox<String> plugged = Ui.choice(
+                "plugged-into",
+                id -> owner.flatMap(p -> p.port(id)).map(Port::words).orElse(id));
         owner.ifPresent(p -> {
             p.outlet(socket.port())
-                    .ifPresent(o -> plugged.getItems().add(o.port().name()));
+                    .ifPresent(o -> plugged.getItems().add(o.port().id()));
             ChainEdits.freeOutlets(build(), p)
-                    .forEach(o -> plugged.getItems().add(o.port().name()));
+                    .forEach(o -> plugged.getItems().add(o.port().id()));
         });
         plugged.setValue(socket.port());
         plugged.setOnAction(e -> desk.session().does(ChainEdits.plug(rung.id(), plugged.getValue())));

@@ -1,0 +1,212 @@
+package boldsatchel.links;
+
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Carried;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Link;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Signal;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What is plugged into what, found by socket; follows a signal from the part that needs it to the one that makes it. */
+final class Harness {
+
+    /** No signal passes more cables, hubs and adapters: five hubs with a cable each, and a few to spare. A ring ends here. */
+    private static final int MOST_STEPS = 24;
+
+    private record Socket(String part, String port) {}
+
+    private final Build build;
+    private final Map<Socket, List<Link.End>> across = new HashMap<>();
+
+    Harness(Build build) {
+        this.build = build;
+        for (Link link : build.wiring().links()) {
+            if (holds(build, link)) {
+                put(link.one(), link.other());
+                put(link.other(), link.one());
+            }
+        }
+    }
+
+    private void put(Link.End from, Link.End to) {
+        across.computeIfAbsent(new Socket(from.part(), from.port()), s -> new ArrayList<>(1))
+                .add(to);
+    }
+
+    /** Whether both sockets are there and fit. */
+    static boolean holds(Build build, Link link) {
+        Optional<Port> one = port(build, link.one());
+        Optional<Port> other = port(build, link.other());
+        return one.isPresent() && other.isPresent() && one.get().mates(other.get());
+    }
+
+    static Optional<Port> port(Build build, Link.End end) {
+        return build.part(end.part()).flatMap(p -> p.port(end.port()));
+    }
+
+    /** What is plugged into a socket. */
+    List<Link.End> at(String part, String port) {
+        return across.getOrDefault(new Socket(part, port), List.of());
+    }
+
+    /** What following a signal came upon. */
+    private static final class Search {
+        final List<Route> routes = new ArrayList<>();
+        boolean noData;
+    }
+
+    /** How a need stands that sockets of a part take signals for. */
+    record Found(Optional<Route> route, Need.Why why) {}
+
+    /** Follows each signal that a part takes for a duty; the fastest that is found. */
+    Found find(Part part, String duty) {
+        Search search = new Search();
+        boolean plugged = false;
+        for (Port port : part.body().ports()) {
+            for (Carried taken : port.carries()) {
+                if (!taken.given() && taken.duty().equals(duty)) {
+                    plugged |= !at(part.id(), port.id()).isEmpty();
+                    walk(
+                            search,
+                            Way.from(Link.End.of(part.id(), port.id()), taken),
+                            part,
+                            port,
+                            taken.signal().kind());
+                }
+            }
+        }
+        if (!search.routes.isEmpty()) {
+            return new Found(
+                    search.routes.stream().max(Comparator.comparingDouble(Route::bitsPerSecond)), Need.Why.MET);
+        }
+        return new Found(
+                Optional.empty(),
+                search.noData ? Need.Why.NO_DATA : plugged ? Need.Why.LEADS_NOWHERE : Need.Why.UNPLUGGED);
+    }
+
+    /**
+     * How far a signal was followed.
+     *
+     * @param hops behind it
+     * @param taker where the stretch it is on began
+     * @param taken what is taken there
+     * @param through cables, hubs and adapters so far
+     * @param bits the slowest so far, bit/s
+     * @param runMm cable since it was last made anew
+     * @param longestMm the longest such run so far
+     */
+    private record Way(
+            List<Route.Hop> hops,
+            Link.End taker,
+            Carried taken,
+            List<String> through,
+            double bits,
+            double runMm,
+            double longestMm) {
+
+        static Way from(Link.End taker, Carried taken) {
+            return new Way(List.of(), taker, taken, List.of(), taken.bitsPerSecond(), 0, 0);
+        }
+
+        private static <T> List<T> and(List<T> list, T more) {
+            List<T> all = new ArrayList<>(list);
+            all.add(more);
+            return all;
+        }
+
+        private List<Route.Hop> hop(Link.End giver, Carried given) {
+            return and(hops, new Route.Hop(taker, taken, giver, given));
+        }
+
+        Way along(String cable, Facet.Joins joins, Signal best) {
+            double run = runMm + joins.lengthMm().value();
+            double carried = best.bitsPerSecond() * Math.min(joins.lanes(), taken.lanes());
+            return new Way(
+                    hops, taker, taken, and(through, cable), Math.min(bits, carried), run, Math.max(longestMm, run));
+        }
+
+        /** Past a part that takes the signal for what it gives: the next stretch begins there. */
+        Way past(Link.End giver, Carried given, Link.End next, Carried takenThere) {
+            return new Way(
+                    hop(giver, given),
+                    next,
+                    takenThere,
+                    and(through, giver.part()),
+                    Math.min(bits, Math.min(given.bitsPerSecond(), takenThere.bitsPerSecond())),
+                    0,
+                    longestMm);
+        }
+
+        Route to(Link.End giver, Carried given) {
+            return new Route(hop(giver, given), through, Math.min(bits, given.bitsPerSecond()), longestMm);
+        }
+    }
+
+    private void walk(Search search, Way way, Part part, Port port, Signal.Kind kind) {
+        if (way.through().size() > MOST_STEPS) {
+            return;
+        }
+        for (Link.End there : at(part.id(), port.id())) {
+            Part next = build.part(there.part()).orElseThrow();
+            Port in = next.port(there.port()).orElseThrow();
+            Optional<Facet.Joins> joins = next.facet(Facet.Joins.class);
+            if (joins.isPresent()) {
+                along(search, way, next, in, joins.get(), kind);
+            } else {
+                arrive(search, way, next, in, kind);
+            }
+        }
+    }
+
+    private void along(Search search, Way way, Part cable, Port in, Facet.Joins joins, Signal.Kind kind) {
+        Optional<Signal> best = joins.best(kind);
+        if (best.isEmpty()) {
+            search.noData = true;
+            return;
+        }
+        Way on = way.along(cable.id(), joins, best.get());
+        for (Port end : cable.body().ports()) {
+            if (!end.id().equals(in.id())) {
+                walk(search, on, cable, end, kind);
+            }
+        }
+    }
+
+    private void arrive(Search search, Way way, Part part, Port in, Signal.Kind kind) {
+        List<Carried> givens = in.carries().stream()
+                .filter(c -> c.given() && c.signal().kind() == kind)
+                .toList();
+        search.noData |= givens.isEmpty();
+        Link.End giver = Link.End.of(part.id(), in.id());
+        for (Carried given : givens) {
+            if (given.duty().isEmpty()) {
+                search.routes.add(way.to(giver, given));
+            } else {
+                up(search, way, part, giver, given);
+            }
+        }
+    }
+
+    /** A hub or adapter passes on what it takes itself. */
+    private void up(Search search, Way way, Part part, Link.End giver, Carried given) {
+        for (Port port : part.body().ports()) {
+            for (Carried taken : port.carries()) {
+                if (!taken.given() && taken.duty().equals(given.duty())) {
+                    walk(
+                            search,
+                            way.past(giver, given, Link.End.of(part.id(), port.id()), taken),
+                            part,
+                            port,
+                            taken.signal().kind());
+                }
+            }
+        }
+    }
+}

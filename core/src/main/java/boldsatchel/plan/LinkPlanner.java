@@ -1,0 +1,429 @@
+package boldsatchel.plan;
+
+import boldsatchel.edit.Edit;
+import boldsatchel.links.LinksEngine;
+import boldsatchel.links.LinksResult;
+import boldsatchel.links.Need;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Carried;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Link;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Rung;
+import boldsatchel.shelf.Picks;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * Connects what needs something to what gives it, with cables, hubs and adapters off the shelf: fewest pieces, then least money, then least
+ * mass. What is plugged in stays where it is; where that leaves no answer, all is planned anew. Parts whose needs cannot be met together are
+ * named by a smallest set: without any one of them the others could be connected.
+ */
+public final class LinkPlanner {
+
+    private LinkPlanner() {}
+
+    /**
+     * What is proposed.
+     *
+     * @param edit that does it; absent where nothing is to be done
+     * @param reasons one sentence a need
+     * @param stuck sets of parts that are in each other's way; of one part, where nothing gives what it needs
+     * @param proved whether it is certain that these cannot be connected
+     */
+    public record Proposal(Optional<Edit> edit, List<String> reasons, List<List<String>> stuck, boolean proved) {
+        /** Copies the lists. */
+        public Proposal {
+            reasons = List.copyOf(reasons);
+            stuck = stuck.stream().map(List::copyOf).toList();
+        }
+
+        /** Whether all needs are met by it. */
+        public boolean whole() {
+            return stuck.isEmpty();
+        }
+    }
+
+    /** Connects all open needs of a build from the shipped shelf. */
+    public static Proposal connect(Build build) {
+        return connect(build, Picks.shelf().parts());
+    }
+
+    /**
+     * Connects all open needs of a build.
+     *
+     * @param shelf cables, hubs and adapters to take from; what is no such thing is left there
+     */
+    public static Proposal connect(Build build, List<Part> shelf) {
+        List<Need> open = LinksEngine.evaluate(build).open();
+        if (open.isEmpty()) {
+            return new Proposal(Optional.empty(), List.of(), List.of(), true);
+        }
+        Set<String> wrong = open.stream()
+                .filter(n -> n.why() != Need.Why.UNPLUGGED)
+                .map(Need::part)
+                .collect(Collectors.toSet());
+        Try kept = new Try(build, b -> unplugged(b, wrong), shelf);
+        Proposal first = kept.asManyAsCan();
+        if (first.whole() || build.wiring().links().isEmpty()) {
+            return first;
+        }
+        Proposal anew = new Try(build, b -> b.with(b.wiring().withLinks(List.of())), shelf).asManyAsCan();
+        return anew.whole() ? anew : new Proposal(first.edit(), first.reasons(), anew.stuck(), anew.proved());
+    }
+
+    /**
+     * A build with needs of some parts planned anew: what they were plugged into by is unplugged, and cables that hang on nothing then are
+     * taken out.
+     */
+    public static Build unplugged(Build build, Set<String> parts) {
+        Set<String> gone = new HashSet<>();
+        Set<String> cables = new HashSet<>(parts);
+        for (boolean more = true; more; ) {
+            more = false;
+            for (Link link : build.wiring().links()) {
+                if (!gone.contains(link.id())
+                        && (cables.contains(link.one().part())
+                                || cables.contains(link.other().part()))) {
+                    gone.add(link.id());
+                    more = true;
+                    link.ends()
+                            .map(Link.End::part)
+                            .filter(id -> build.part(id).filter(Part::isLed).isPresent())
+                            .forEach(cables::add);
+                }
+            }
+        }
+        return build.with(build.wiring()
+                .withLinks(build.wiring().links().stream()
+                        .filter(l -> !gone.contains(l.id()))
+                        .toList()));
+    }
+
+    /** Whether a part can be added to connect others: it passes signals on and does nothing else. */
+    private static boolean isAdapter(Part part) {
+        boolean passes = false;
+        for (Port port : part.body().ports()) {
+            for (Carried c : port.carries()) {
+                passes |= c.given() && !c.duty().isEmpty();
+                if (c.given() && c.duty().isEmpty()) {
+                    return false;
+                }
+            }
+        }
+        return passes
+                && (part.family() == Family.CABLE || part.family() == Family.HUB || part.family() == Family.SCREEN);
+    }
+
+    /** One build that connections are looked for in. */
+    private static final class Try {
+        private final UnaryOperator<Build> unplug;
+        private final Build build;
+        private final List<Part> adapters;
+        private final List<Part> cables;
+        private final List<Part> ownCables;
+        private final LinksResult now;
+
+        Try(Build before, UnaryOperator<Build> unplug, List<Part> shelf) {
+            this.unplug = unplug;
+            build = unplug.apply(before);
+            adapters = shelf.stream().filter(LinkPlanner::isAdapter).toList();
+            cables = shelf.stream().filter(Part::isLed).toList();
+            Set<String> plugged = build.wiring().links().stream()
+                    .flatMap(Link::ends)
+                    .map(Link.End::part)
+                    .collect(Collectors.toSet());
+            ownCables = build.parts().list().stream()
+                    .filter(p -> p.isLed() && !plugged.contains(p.id()))
+                    .toList();
+            now = LinksEngine.evaluate(build);
+        }
+
+        Set<String> needing() {
+            return now.open().stream().map(Need::part).collect(Collectors.toCollection(LinkedHashSet::new));
+        }
+
+        /** Leaves out as few as it takes, and says which sets are in each other's way. */
+        Proposal asManyAsCan() {
+            Set<String> left = needing();
+            List<List<String>> stuck = new ArrayList<>();
+            boolean proved = true;
+            LinkSearch.Outcome outcome = meet(left);
+            while (outcome.answer().isEmpty()) {
+                proved &= outcome.proved();
+                List<String> set = new ArrayList<>(left);
+                for (String part : left) {
+                    Set<String> without = new LinkedHashSet<>(set);
+                    without.remove(part);
+                    LinkSearch.Outcome tried = meet(without);
+                    if (tried.answer().isEmpty()) {
+                        proved &= tried.proved();
+                        set.remove(part);
+                    }
+                }
+                stuck.add(set);
+                left.remove(set.getLast());
+                outcome = meet(left);
+            }
+            return proposal(outcome, stuck, proved);
+        }
+
+        private LinkSearch.Outcome meet(Set<String> parts) {
+            Map<String, LinkSearch.Node> nodes = nodes();
+            List<LinkSearch.Want> wants = new ArrayList<>();
+            for (Need need : now.open()) {
+                LinkSearch.Node node = nodes.get(need.part());
+                if (node != null && parts.contains(need.part())) {
+                    boolean picture =
+                            build.part(need.part()).filter(Part::isScreen).isPresent();
+                    wants.add(new LinkSearch.Want(node, need.duty(), picture ? need.wantsBits() : 0, need.wantsBits()));
+                }
+            }
+            return new LinkSearch(List.copyOf(nodes.values()), adapters, new Cabling(ownCables, cables)).meet(wants);
+        }
+
+        private Map<String, LinkSearch.Node> nodes() {
+            Map<String, LinkSearch.Node> nodes = new LinkedHashMap<>();
+            for (Part part : build.parts().list()) {
+                if (!part.isLed() && !part.body().ports().isEmpty()) {
+                    nodes.put(part.id(), new LinkSearch.Node(part, false));
+                }
+            }
+            for (Link link : build.wiring().links()) {
+                link.ends()
+                        .forEach(e -> Optional.ofNullable(nodes.get(e.part())).ifPresent(n -> n.busy.add(e.port())));
+            }
+            for (Need need : now.needs()) {
+                need.route().stream().flatMap(r -> r.hops().stream()).forEach(hop -> {
+                    LinkSearch.Node giver = nodes.get(hop.giver().part());
+                    if (giver != null && !hop.given().pins().isEmpty()) {
+                        giver.pinned
+                                .computeIfAbsent(hop.giver().port(), f -> new ArrayList<>())
+                                .add(LinkSearch.lines(hop.given(), hop.taken()));
+                    }
+                });
+            }
+            for (Need passing : now.passing()) {
+                LinkSearch.Node node = nodes.get(passing.part());
+                if (node != null && !passing.open()) {
+                    node.fed.add(passing.duty());
+                }
+            }
+            build.rungs()
+                    .filter(r -> r.stage() instanceof Rung.Socket)
+                    .forEach(r -> reserve(nodes, r, (Rung.Socket) r.stage()));
+            return nodes;
+        }
+
+        private static void reserve(Map<String, LinkSearch.Node> nodes, Rung rung, Rung.Socket socket) {
+            LinkSearch.Node node = nodes.get(socket.part());
+            if (node != null) {
+                Set<String> fed = rung.walk()
+                        .flatMap(r -> r.part().stream())
+                        .filter(id -> !id.equals(socket.part()))
+                        .collect(Collectors.toSet());
+                if (!fed.isEmpty()) {
+                    node.reserved.put(socket.port(), fed);
+                }
+            }
+        }
+
+        Proposal proposal(LinkSearch.Outcome outcome, List<List<String>> stuck, boolean proved) {
+            Optional<LinkSearch.Answer> answer =
+                    outcome.answer().filter(a -> !a.choices().isEmpty());
+            return new Proposal(
+                    answer.map(a -> new Edit("connect what needs it", b -> done(unplug.apply(b), a))),
+                    answer.map(Try::reasons).orElse(List.of()),
+                    stuck,
+                    proved);
+        }
+
+        /** A build with the answer's parts and links; a socket that it no longer has stays unplugged. */
+        private static Build done(Build before, LinkSearch.Answer answer) {
+            Build made = before;
+            Map<LinkSearch.Node, String> ids = new HashMap<>();
+            for (LinkSearch.Node node : answer.added()) {
+                String shelfId = node.part.id().substring(0, node.part.id().indexOf('#'));
+                String id = made.freeId(shelfId);
+                ids.put(node, id);
+                made = made.with(made.parts().and(node.part.withId(id)));
+            }
+            List<Link> links = new ArrayList<>(made.wiring().links());
+            Set<String> taken = links.stream().map(Link::id).collect(Collectors.toCollection(HashSet::new));
+            for (LinkSearch.Choice choice : answer.choices()) {
+                String giver =
+                        ids.getOrDefault(choice.giver(), choice.giver().part.id());
+                LinkSearch.Node node = choice.wants().getFirst().node();
+                String taker = ids.getOrDefault(node, node.part.id());
+                Link.End at = Link.End.of(giver, choice.from().id());
+                for (Cabling.Piece piece : choice.path().pieces()) {
+                    String cable = piece.cable().id();
+                    if (!piece.own()) {
+                        cable = made.freeId(piece.cable().id());
+                        made = made.with(made.parts().and(piece.cable().withId(cable)));
+                    }
+                    links.add(new Link(
+                            free(taken), at, Link.End.of(cable, piece.near().id())));
+                    at = Link.End.of(cable, piece.far().id());
+                }
+                links.add(
+                        new Link(free(taken), at, Link.End.of(taker, choice.at().id())));
+            }
+            Build now = made;
+            return now.with(now.wiring()
+                    .withLinks(links.stream()
+                            .filter(l -> before.wiring().links().contains(l) || LinksEngine.holds(now, l))
+                            .toList()));
+        }
+
+        private static String free(Set<String> taken) {
+            int n = taken.size() + 1;
+            while (!taken.add("link-" + n)) {
+                n++;
+            }
+            return "link-" + n;
+        }
+
+        private static List<String> reasons(LinkSearch.Answer answer) {
+            return answer.choices().stream()
+                    .map(c -> {
+                        String by = c.path().pieces().isEmpty()
+                                ? c.from().plug() ? "its socket takes" : "straight into"
+                                : "by "
+                                        + c.path().pieces().stream()
+                                                .map(p -> p.cable().name())
+                                                .collect(Collectors.joining(", then "))
+                                        + ", from";
+                        String what =
+                                c.wants().stream().map(LinkSearch.Want::duty).collect(Collectors.joining(" and "));
+                        return c.wants().getFirst().node().part.name() + ", " + what + ": " + by + " “"
+                                + c.from().words() + "” of " + c.giver().part.name() + ".";
+                    })
+                    .toList();
+        }
+    }
+
+    /** Plans the links of one part anew; where that does not help, all links. */
+    public static Optional<Edit> replug(Build build, String part, Predicate<LinksResult> cured) {
+        List<Part> shelf = Picks.shelf().parts();
+        return Stream.<UnaryOperator<Build>>of(
+                        b -> unplugged(b, Set.of(part)), b -> b.with(b.wiring().withLinks(List.of())))
+                .map(unplug -> new Try(build, unplug, shelf).asManyAsCan())
+                .flatMap(p -> p.edit().stream())
+                .filter(e -> cured.test(LinksEngine.evaluate(e.change().apply(build))))
+                .findFirst()
+                .map(e -> new Edit("plug in otherwise", e.change()));
+    }
+
+    /** More parts are not tried for a need: each is a search. */
+    private static final int MOST_HELPERS = 8;
+
+    /** As many parts one behind the other are added for one need: a sound adapter, and an amplifier behind it. */
+    private static final int MOST_ADDED = 2;
+
+    /**
+     * Parts that help.
+     *
+     * @param parts off the shelf
+     * @param edit that adds and connects them
+     */
+    public record Helper(List<Part> parts, Edit edit) {
+        /** Copies the list. */
+        public Helper {
+            parts = List.copyOf(parts);
+        }
+    }
+
+    /**
+     * The cheapest part off the shelf which gives what a need wants, with all that it needs itself and all that connects it; nothing where
+     * no part on the shelf does.
+     */
+    public static Optional<Helper> helper(Build build, Need need) {
+        for (int most = 1; most <= MOST_ADDED; most++) {
+            int parts = most;
+            Optional<List<Part>> added = helpers(build, need, need, parts);
+            if (added.isPresent()) {
+                List<Part> all = added.get();
+                return Optional.of(new Helper(
+                        all,
+                        new Edit(
+                                "add and connect " + all.getFirst().name(),
+                                b -> LinkPlanner.with(b, all, Picks.shelf().parts()))));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<List<Part>> helpers(Build build, Need need, Need wanted, int most) {
+        List<Part> shelf = Picks.shelf().parts();
+        List<Part> able = shelf.stream()
+                .filter(p -> !p.isLed() && !p.family().computes() && gives(p, wanted))
+                .sorted(Comparator.comparingDouble(p -> p.price().value()))
+                .limit(MOST_HELPERS)
+                .toList();
+        for (Part part : able) {
+            Build with = with(build, List.of(part), shelf);
+            LinksResult links = LinksEngine.evaluate(with);
+            if (isMet(links, need)) {
+                return Optional.of(List.of(part));
+            }
+            Optional<Need> next = links.passing().stream()
+                    .filter(n -> n.open() && build.part(n.part()).isEmpty())
+                    .findFirst();
+            if (most > 1 && next.isPresent()) {
+                Optional<List<Part>> rest = helpers(with, need, next.get(), most - 1);
+                if (rest.isPresent()) {
+                    return Optional.of(
+                            Stream.concat(Stream.of(part), rest.get().stream()).toList());
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean isMet(LinksResult links, Need need) {
+        return links.open().stream()
+                .noneMatch(n -> n.part().equals(need.part()) && n.duty().equals(need.duty()));
+    }
+
+    private static boolean gives(Part part, Need need) {
+        return part.body().ports().stream()
+                .flatMap(p -> p.carries().stream())
+                .anyMatch(c -> c.given() && need.kinds().contains(c.signal().kind()));
+    }
+
+    /** A build with more parts, connected. */
+    private static Build with(Build build, List<Part> parts, List<Part> shelf) {
+        Build now = build;
+        for (Part part : parts) {
+            now = now.with(now.parts().and(part.withId(now.freeId(part.id()))));
+        }
+        Build with = now;
+        return connect(with, shelf).edit().map(e -> e.change().apply(with)).orElse(with);
+    }
+
+    /** Parts off a shelf that could stand in for one so that everything still talks. */
+    public static Stream<Part> substitutes(Build build, Part part, List<Part> shelf) {
+        Predicate<Part> talks = by -> {
+            Build swapped = build.with(by.withId(part.id()));
+            Build loose = unplugged(swapped, Set.of(part.id()));
+            return connect(loose, shelf).whole();
+        };
+        return shelf.stream()
+                .filter(p -> p.family() == part.family() && !p.id().equals(part.id()))
+                .filter(talks);
+    }
+}
