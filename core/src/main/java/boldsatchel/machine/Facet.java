@@ -732,7 +732,7 @@ public sealed interface Facet {
     record OnBus(
             @Label("addresses, the one in use first") List<Integer> addresses,
 
-            @Label(value = "pull-up resistors", in = Quantity.RESISTANCE)
+            @Label(value = "pull-up resistors", in = Quantity.RESISTANCE, usualLeast = 500, usualMost = 100_000)
             Optional<Double> pullUpOhms,
 
             @Label(value = "capacitance", in = Quantity.CAPACITANCE, absent = 1e-11)

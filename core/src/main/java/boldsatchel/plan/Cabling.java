@@ -141,6 +141,15 @@ final class Cabling {
         return longer;
     }
 
+    /** Whether cables that are there carry one signal more. */
+    static boolean carries(Path path, Load load) {
+        List<Facet.Joins> joins = path.pieces.stream()
+                .map(p -> p.cable.facet(Facet.Joins.class).orElseThrow())
+                .toList();
+        return joins.stream().allMatch(j -> carries(j, load))
+                && joins.stream().mapToDouble(j -> j.lengthMm().value()).sum() <= load.bearsMm;
+    }
+
     private static boolean carries(Facet.Joins joins, Load load) {
         return joins.best(load.kind)
                 .filter(s -> s.bitsPerSecond() * Math.min(load.lanes, joins.lanes()) >= load.bits)

@@ -264,6 +264,9 @@ public final class LinkPlanner {
             List<Link> links = new ArrayList<>(made.wiring().links());
             Set<String> taken = links.stream().map(Link::id).collect(Collectors.toCollection(HashSet::new));
             for (LinkSearch.Choice choice : answer.choices()) {
+                if (choice.rides()) {
+                    continue;
+                }
                 String giver =
                         ids.getOrDefault(choice.giver(), choice.giver().part.id());
                 LinkSearch.Node node = choice.wants().getFirst().node();
@@ -300,13 +303,15 @@ public final class LinkPlanner {
         private static List<String> reasons(LinkSearch.Answer answer) {
             return answer.choices().stream()
                     .map(c -> {
-                        String by = c.path().pieces().isEmpty()
-                                ? c.from().plug() ? "its socket takes" : "straight into"
-                                : "by "
-                                        + c.path().pieces().stream()
-                                                .map(p -> p.cable().name())
-                                                .collect(Collectors.joining(", then "))
-                                        + ", from";
+                        String by = c.rides()
+                                ? "by the same plug, from"
+                                : c.path().pieces().isEmpty()
+                                        ? c.from().plug() ? "its socket takes" : "straight into"
+                                        : "by "
+                                                + c.path().pieces().stream()
+                                                        .map(p -> p.cable().name())
+                                                        .collect(Collectors.joining(", then "))
+                                                + ", from";
                         String what =
                                 c.wants().stream().map(LinkSearch.Want::duty).collect(Collectors.joining(" and "));
                         return c.wants().getFirst().node().part.name() + ", " + what + ": " + by + " “"

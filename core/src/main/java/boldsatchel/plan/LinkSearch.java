@@ -85,6 +85,7 @@ final class LinkSearch {
      * @param takens what is taken, one a want
      * @param path cables between
      * @param cost to be compared
+     * @param rides whether it goes by a plug that is in its socket already
      */
     record Choice(
             List<Want> wants,
@@ -94,7 +95,8 @@ final class LinkSearch {
             List<Carried> givens,
             List<Carried> takens,
             Cabling.Path path,
-            double cost) {}
+            double cost,
+            boolean rides) {}
 
     /**
      * An answer.
@@ -286,7 +288,7 @@ final class LinkSearch {
         List<Carried> pins = giver.pinned.computeIfAbsent(choice.from.id(), f -> new ArrayList<>());
         pins.addAll(lines(choice));
         List<String> cables = choice.path.pieces().stream()
-                .filter(Cabling.Piece::own)
+                .filter(p -> p.own() && !choice.rides)
                 .map(p -> p.cable().id())
                 .toList();
         usedCables.addAll(cables);
@@ -352,13 +354,14 @@ final class LinkSearch {
         List<Choice> choices = new ArrayList<>();
         boolean more = false;
         for (Port at : want.node.part.body().ports()) {
-            if (want.node.busy.contains(at.id()) && !at.connector().byPins()) {
-                continue;
-            }
             for (Carried taken : at.carries()) {
                 if (taken.given()
                         || !taken.duty().equals(want.duty)
                         || !rooted.contains(taken.signal().kind())) {
+                    continue;
+                }
+                if (want.node.busy.contains(at.id()) && !at.connector().byPins()) {
+                    ride(choices, want, at, taken);
                     continue;
                 }
                 for (Node giver : nodes) {
@@ -369,12 +372,8 @@ final class LinkSearch {
                 for (Part adapter : adapters) {
                     if (gives(adapter, taken.signal().kind())) {
                         if (added.size() < limit) {
-                            from(
-                                    choices,
-                                    want,
-                                    at,
-                                    taken,
-                                    new Node(adapter.withId(adapter.id() + "#" + added.size()), true));
+                            Part fresh = adapter.withId(adapter.id() + "#" + added.size());
+                            from(choices, want, at, taken, new Node(fresh, true));
                         } else {
                             more = true;
                         }
@@ -383,6 +382,18 @@ final class LinkSearch {
             }
         }
         return new Ways(choices, more);
+    }
+
+    /** By the plug that another want of the part has put into a socket. */
+    private void ride(List<Choice> choices, Want want, Port at, Carried taken) {
+        for (Choice c : chosen) {
+            if (c.wants.getFirst().node == want.node && c.at.id().equals(at.id()) && !c.rides) {
+                given(c.from, taken, want.bits)
+                        .filter(g -> Cabling.carries(c.path, load(taken, g, want.bits)))
+                        .ifPresent(g -> choices.add(new Choice(
+                                List.of(want), at, c.giver, c.from, List.of(g), List.of(taken), c.path, 0, true)));
+            }
+        }
     }
 
     private boolean gives(Part adapter, Signal.Kind kind) {
@@ -472,7 +483,8 @@ final class LinkSearch {
                         path.cost()
                                 + slower
                                 + (fresh ? Cabling.cost(giver.part, false) : 0)
-                                + (reserves(giver, from).isEmpty() ? 0 : PREFERRED)));
+                                + (reserves(giver, from).isEmpty() ? 0 : PREFERRED),
+                        false));
     }
 
     private static Cabling.Load load(Carried taken, Carried given, double bits) {
@@ -513,6 +525,10 @@ final class LinkSearch {
         if (groups.isEmpty()) {
             return true;
         }
+        // What no adapter could help comes first: where such a group finds no socket, no number of adapters gives it
+        // one.
+        groups.sort(Comparator.comparingInt(g -> passable(g) ? 1 : 0));
+        int helpless = (int) groups.stream().filter(g -> !passable(g)).count();
         List<boolean[]> sockets = new ArrayList<>();
         for (Node node : nodes) {
             for (Port port : node.part.body().ports()) {
@@ -538,20 +554,26 @@ final class LinkSearch {
                 }
             }
         }
-        int wild = (limit - added.size()) * mostOutputs;
         int[] takenBy = new int[sockets.size()];
         Arrays.fill(takenBy, -1);
         int left = 0;
-        boolean passable = true;
         for (int g = 0; g < groups.size(); g++) {
             if (groups.get(g).isEmpty() || augment(g, sockets, takenBy, new boolean[sockets.size()])) {
                 continue;
             }
+            if (g < helpless) {
+                return false;
+            }
             left++;
-            passable &= groups.get(g).stream().anyMatch(this::passable);
         }
-        wished |= passable && left > wild;
-        return left == 0 || (passable && left <= wild);
+        boolean enough = left <= (limit - added.size()) * mostOutputs;
+        wished |= !enough;
+        return enough;
+    }
+
+    /** Whether an adapter could meet it. */
+    private boolean passable(Set<Want> group) {
+        return group.stream().anyMatch(this::passable);
     }
 
     private boolean passable(Want want) {
@@ -563,10 +585,26 @@ final class LinkSearch {
                         && rooted.contains(c.signal().kind()));
     }
 
-    /** Open wants; those of one part that one plug could carry are one group. */
+    /** Whether a want can go by a plug that is in its socket already. */
+    private boolean rides(Want want) {
+        List<Choice> rides = new ArrayList<>();
+        for (Port at : want.node.part.body().ports()) {
+            if (want.node.busy.contains(at.id())) {
+                at.carries().stream()
+                        .filter(c -> !c.given() && c.duty().equals(want.duty))
+                        .forEach(c -> ride(rides, want, at, c));
+            }
+        }
+        return !rides.isEmpty();
+    }
+
+    /** Open wants that need a socket; those of one part that one plug could carry are one group. */
     private List<Set<Want>> groups() {
         List<Set<Want>> groups = new ArrayList<>();
         for (Want want : open) {
+            if (rides(want)) {
+                continue;
+            }
             Set<Want> mine = new LinkedHashSet<>(List.of(want));
             groups.removeIf(g -> {
                 boolean together = g.stream().anyMatch(o -> o.node == want.node && shareSocket(o, want));

@@ -101,7 +101,11 @@ public final class Starter {
         Build bare = build;
         Build powered =
                 Supplies.suggest(bare).map(s -> s.edit().change().apply(bare)).orElse(bare);
-        Build cased = cased(powered, wish);
+        Build linked = LinkPlanner.connect(powered)
+                .edit()
+                .map(e -> e.change().apply(powered))
+                .orElse(powered);
+        Build cased = cased(linked, wish);
         return wish.kind() == Kind.FOUND_BOX ? cased : aired(cased);
     }
 

@@ -5,6 +5,7 @@ import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.heat.HeatResult;
+import boldsatchel.links.LinksResult;
 import boldsatchel.power.Points;
 import boldsatchel.power.PowerResult;
 import boldsatchel.verdict.Evaluation;
@@ -35,6 +36,7 @@ public final class Report {
         HeatReport.write(root.putObject("heat"), evaluation.of(HeatResult.class));
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
+        LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
         MoneyReport.write(root.putObject("money"), evaluation.build(), evaluation.of(CostResult.class));
         return BuildFormat.text(root);
     }

@@ -7,6 +7,7 @@ import boldsatchel.edit.ChainEdits.Piece;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.geometry.Vec;
+import boldsatchel.links.LinksResult;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -271,6 +272,9 @@ public class SevenBuildsTest {
                             && build.brief().surroundings().worn())
                     && !(v.kind().equals(Verdict.Kind.LASTS)
                             && build.parts().list().stream().noneMatch(Part::isSource));
+            // Nor whether what has no described sockets talks.
+            asked &= !(v.kind().equals(Verdict.Kind.CONNECTS)
+                    && evaluation.of(LinksResult.class).needs().isEmpty());
             if (!asked) {
                 continue;
             }
