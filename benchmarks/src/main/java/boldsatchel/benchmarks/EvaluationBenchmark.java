@@ -9,6 +9,7 @@ import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
+import boldsatchel.plan.LinkPlanner;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Discharge;
 import boldsatchel.power.Network;
@@ -21,6 +22,7 @@ import boldsatchel.quantity.Reading;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -48,6 +50,7 @@ public class EvaluationBenchmark {
 
     private Build build = Build.empty("");
     private Build moved = Build.empty("");
+    private Build unplugged = Build.empty("");
     private boolean there;
     private final Evaluator evaluator = new Evaluator();
     private FitResult fit = FitEngine.evaluate(Build.empty(""));
@@ -67,6 +70,7 @@ public class EvaluationBenchmark {
     public void read() {
         build = Library.demo(demo).orElseThrow();
         network = network(build);
+        unplugged = build.with(build.wiring().withLinks(List.of()));
         fit = FitEngine.evaluate(build);
         points = PointsEngine.evaluate(build);
         Part part = build.part(fit.placed().getFirst().id()).orElseThrow();
@@ -97,6 +101,12 @@ public class EvaluationBenchmark {
     @Benchmark
     public HeatResult heatWithRange() {
         return HeatEngine.evaluate(build, fit, points);
+    }
+
+    /** All links found anew, as by “Connect for me”. */
+    @Benchmark
+    public LinkPlanner.Proposal connect() {
+        return LinkPlanner.connect(unplugged);
     }
 
     /** One operating point, read off rung by rung. */

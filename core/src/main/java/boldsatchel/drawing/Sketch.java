@@ -65,6 +65,13 @@ final class Sketch {
         return this;
     }
 
+    /** A line through points of the drawn frame whose second axis runs down. */
+    Sketch line(List<double[]> down, double pen, boolean dashed, Ink ink, String subject) {
+        List<Point> points = down.stream().map(p -> point(p[0], -p[1])).toList();
+        marks.add(new Mark.Line(points, false, pen, dashed, ink, subject));
+        return this;
+    }
+
     Sketch curve(List<Point> points, double pen, Ink ink, String subject) {
         marks.add(new Mark.Line(points, false, pen, false, ink, subject));
         return this;

@@ -1,5 +1,6 @@
 package boldsatchel.plan;
 
+import boldsatchel.edit.Attempt;
 import boldsatchel.edit.Edit;
 import boldsatchel.links.LinksEngine;
 import boldsatchel.links.LinksResult;
@@ -86,24 +87,26 @@ public final class LinkPlanner {
     }
 
     /**
-     * A build with needs of some parts planned anew: what they were plugged into by is unplugged, and cables that hang on nothing then are
-     * taken out.
+     * A build with what some parts are plugged into unplugged, cables and all, so that it can be planned anew; the cables stay in the build.
      */
     public static Build unplugged(Build build, Set<String> parts) {
+        return unplugged(build, parts, Link.End.of("", ""));
+    }
+
+    private static Build unplugged(Build build, Set<String> parts, Link.End socket) {
         Set<String> gone = new HashSet<>();
-        Set<String> cables = new HashSet<>(parts);
+        Set<String> loose = new HashSet<>(parts);
         for (boolean more = true; more; ) {
             more = false;
             for (Link link : build.wiring().links()) {
-                if (!gone.contains(link.id())
-                        && (cables.contains(link.one().part())
-                                || cables.contains(link.other().part()))) {
-                    gone.add(link.id());
+                boolean hangs =
+                        link.ends().anyMatch(e -> loose.contains(e.part()) || e.is(socket.part(), socket.port()));
+                if (hangs && gone.add(link.id())) {
                     more = true;
                     link.ends()
                             .map(Link.End::part)
                             .filter(id -> build.part(id).filter(Part::isLed).isPresent())
-                            .forEach(cables::add);
+                            .forEach(loose::add);
                 }
             }
         }
@@ -142,13 +145,7 @@ public final class LinkPlanner {
             build = unplug.apply(before);
             adapters = shelf.stream().filter(LinkPlanner::isAdapter).toList();
             cables = shelf.stream().filter(Part::isLed).toList();
-            Set<String> plugged = build.wiring().links().stream()
-                    .flatMap(Link::ends)
-                    .map(Link.End::part)
-                    .collect(Collectors.toSet());
-            ownCables = build.parts().list().stream()
-                    .filter(p -> p.isLed() && !plugged.contains(p.id()))
-                    .toList();
+            ownCables = spare(build);
             now = LinksEngine.evaluate(build);
         }
 
@@ -261,43 +258,22 @@ public final class LinkPlanner {
                 ids.put(node, id);
                 made = made.with(made.parts().and(node.part.withId(id)));
             }
-            List<Link> links = new ArrayList<>(made.wiring().links());
-            Set<String> taken = links.stream().map(Link::id).collect(Collectors.toCollection(HashSet::new));
             for (LinkSearch.Choice choice : answer.choices()) {
-                if (choice.rides()) {
-                    continue;
+                if (!choice.rides()) {
+                    LinkSearch.Node node = choice.wants().getFirst().node();
+                    made = laid(
+                            made,
+                            Link.End.of(
+                                    ids.getOrDefault(
+                                            choice.giver(), choice.giver().part.id()),
+                                    choice.from().id()),
+                            Link.End.of(
+                                    ids.getOrDefault(node, node.part.id()),
+                                    choice.at().id()),
+                            choice.path().pieces());
                 }
-                String giver =
-                        ids.getOrDefault(choice.giver(), choice.giver().part.id());
-                LinkSearch.Node node = choice.wants().getFirst().node();
-                String taker = ids.getOrDefault(node, node.part.id());
-                Link.End at = Link.End.of(giver, choice.from().id());
-                for (Cabling.Piece piece : choice.path().pieces()) {
-                    String cable = piece.cable().id();
-                    if (!piece.own()) {
-                        cable = made.freeId(piece.cable().id());
-                        made = made.with(made.parts().and(piece.cable().withId(cable)));
-                    }
-                    links.add(new Link(
-                            free(taken), at, Link.End.of(cable, piece.near().id())));
-                    at = Link.End.of(cable, piece.far().id());
-                }
-                links.add(
-                        new Link(free(taken), at, Link.End.of(taker, choice.at().id())));
             }
-            Build now = made;
-            return now.with(now.wiring()
-                    .withLinks(links.stream()
-                            .filter(l -> before.wiring().links().contains(l) || LinksEngine.holds(now, l))
-                            .toList()));
-        }
-
-        private static String free(Set<String> taken) {
-            int n = taken.size() + 1;
-            while (!taken.add("link-" + n)) {
-                n++;
-            }
-            return "link-" + n;
+            return made;
         }
 
         private static List<String> reasons(LinkSearch.Answer answer) {
@@ -319,6 +295,123 @@ public final class LinkPlanner {
                     })
                     .toList();
         }
+    }
+
+    /**
+     * Joins two sockets by hand, with the cheapest cable of the build or the shelf that carries what the one gives and the other takes. What
+     * was plugged into the socket that takes comes out first. Refused in words where they have nothing to say to each other, where the
+     * giving socket is taken, or where no cable fits.
+     */
+    public static Attempt join(Build build, Link.End one, Link.End other, List<Part> shelf) {
+        Optional<Port> a = port(build, one);
+        Optional<Port> b = port(build, other);
+        if (a.isEmpty() || b.isEmpty()) {
+            return new Attempt.Refused("That socket is not there any more. Choose another.");
+        }
+        boolean forward = talks(a.get(), b.get());
+        if (!forward && !talks(b.get(), a.get())) {
+            return new Attempt.Refused(
+                    "“" + a.get().words() + "” and “" + b.get().words()
+                            + "” have nothing to say to each other: neither gives what the other takes. Choose another socket.");
+        }
+        Link.End giver = forward ? one : other;
+        Link.End taker = forward ? other : one;
+        Build bare = unplugged(build, Set.of(), taker);
+        Port from = forward ? a.get() : b.get();
+        Port to = forward ? b.get() : a.get();
+        if (!from.connector().byPins()
+                && bare.wiring().links().stream().flatMap(Link::ends).anyMatch(e -> e.is(giver.part(), giver.port()))) {
+            return new Attempt.Refused("“" + from.words() + "” of " + name(build, giver)
+                    + " is taken. Unplug what is in it first, or use another.");
+        }
+        Optional<Cabling.Path> path = new Cabling(spare(bare), shelf).between(from, to, loads(from, to), Set.of());
+        if (path.isEmpty()) {
+            return new Attempt.Refused("No cable of yours or on the shelf leads from "
+                    + from.connector().words() + " to " + to.connector().words()
+                    + " and carries that. An adapter or another socket may do; try “Connect for me”.");
+        }
+        return new Attempt.Allowed(new Edit(
+                "plug " + name(build, taker) + " into “" + from.words() + "”",
+                later -> laid(
+                        unplugged(later, Set.of(), taker),
+                        giver,
+                        taker,
+                        path.get().pieces())));
+    }
+
+    private static Optional<Port> port(Build build, Link.End end) {
+        return build.part(end.part()).flatMap(p -> p.port(end.port()));
+    }
+
+    private static String name(Build build, Link.End end) {
+        return build.part(end.part()).map(Part::name).orElse(end.part());
+    }
+
+    /** A build with a run of cables from one socket to another; a socket that is gone meanwhile stays unplugged. */
+    private static Build laid(Build build, Link.End giver, Link.End taker, List<Cabling.Piece> pieces) {
+        Build made = build;
+        List<Link> links = new ArrayList<>(build.wiring().links());
+        Set<String> taken = links.stream().map(Link::id).collect(Collectors.toCollection(HashSet::new));
+        Link.End at = giver;
+        List<Link> run = new ArrayList<>();
+        for (Cabling.Piece piece : pieces) {
+            String cable = piece.cable().id();
+            if (!piece.own() || made.part(cable).isEmpty()) {
+                cable = made.freeId(cable);
+                made = made.with(made.parts().and(piece.cable().withId(cable)));
+            }
+            run.add(new Link(free(taken), at, Link.End.of(cable, piece.near().id())));
+            at = Link.End.of(cable, piece.far().id());
+        }
+        run.add(new Link(free(taken), at, taker));
+        Build with = made;
+        if (!run.stream().allMatch(l -> LinksEngine.holds(with, l))) {
+            return build;
+        }
+        links.addAll(run);
+        return with.with(with.wiring().withLinks(links));
+    }
+
+    private static String free(Set<String> taken) {
+        int n = taken.size() + 1;
+        while (!taken.add("link-" + n)) {
+            n++;
+        }
+        return "link-" + n;
+    }
+
+    /** Whether one socket gives something that the other takes. */
+    private static boolean talks(Port from, Port to) {
+        return !loads(from, to).isEmpty();
+    }
+
+    private static List<Cabling.Load> loads(Port from, Port to) {
+        return to.carries().stream()
+                .filter(t -> !t.given())
+                .flatMap(t -> from.carries().stream()
+                        .filter(g ->
+                                g.given() && g.signal().kind() == t.signal().kind())
+                        .limit(1)
+                        .map(g -> new Cabling.Load(t.signal().kind(), t.lanes(), 0, Double.POSITIVE_INFINITY)))
+                .toList();
+    }
+
+    /** Cables of a build that nothing hangs on. */
+    private static List<Part> spare(Build build) {
+        Set<String> plugged = build.wiring().links().stream()
+                .flatMap(Link::ends)
+                .map(Link.End::part)
+                .collect(Collectors.toSet());
+        return build.parts().list().stream()
+                .filter(p -> p.isLed() && !plugged.contains(p.id()))
+                .toList();
+    }
+
+    /** Unplugs what is in a socket, with the cables that then hang on one side only; they stay in the build. */
+    public static Edit unplug(Part part, Port port) {
+        return new Edit(
+                "unplug “" + port.words() + "” of " + part.name(),
+                b -> unplugged(b, Set.of(), Link.End.of(part.id(), port.id())));
     }
 
     /** Plans the links of one part anew; where that does not help, all links. */

@@ -83,10 +83,10 @@ final class Shots {
             new Shot("power-remedy.png", "cave-survey", "Power", false, a -> press(a, "#try-power-level-unseen-0")),
             new Shot("power-charge.png", "orchard-ledger", "Power", false, a -> press(a, "#tab-charge")),
             new Shot("power-use.png", "cave-survey", "Power", false, a -> press(a, "#tab-use")),
-            new Shot("power-hour.png", "harbour-watch", "Power", false, a -> press(a, "#tab-another-hour")),
             new Shot("power-compare.png", "cave-survey", "Power", false, a -> press(a, "#compare-supplies")),
             new Shot("power-joined.png", "cave-survey", "Power", false, a -> feed(a, Supplies.School.TWO_BANKS)),
             new Shot("power-suggest.png", "harbour-watch", "Power", false, a -> press(a, "#suggest")),
+            new Shot("links.png", "cave-survey", "Links", false, a -> {}),
             new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),
             new Shot(
                     "pack-lid-clash.png",

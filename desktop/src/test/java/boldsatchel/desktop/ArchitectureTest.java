@@ -52,6 +52,7 @@ public class ArchitectureTest {
             "boldsatchel.desktop.brief",
             "boldsatchel.desktop.shelf",
             "boldsatchel.desktop.power",
+            "boldsatchel.desktop.links",
             "boldsatchel.desktop.pack",
             "boldsatchel.desktop.book",
             "boldsatchel.desktop.frame",

@@ -332,7 +332,7 @@ public class OwnThingsTest extends WindowHarness {
         robot.clickOn("#money-entries-0-paid");
         settle();
         assertThat(text("#sum-0")).isEqualTo("EUR 82.00");
-        assertThat(evaluation().verdict(Verdict.Kind.COSTS).value()).isCloseTo(420, within(1e-6));
+        assertThat(evaluation().verdict(Verdict.Kind.COSTS).value()).isCloseTo(431, within(1e-6));
     }
 
     @Test

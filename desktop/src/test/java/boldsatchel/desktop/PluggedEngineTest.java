@@ -115,10 +115,10 @@ public class PluggedEngineTest {
         JsonNode with = check(compiled() + File.pathSeparator + WholeProgram.modulePath());
         assertThat(texts(without.path("verdicts"), "id"))
                 .doesNotContain("smells")
-                .hasSize(6);
+                .hasSize(7);
         assertThat(texts(with.path("verdicts"), "id")).first().isEqualTo("smells");
         assertThat(texts(with.path("verdicts"), "id")).containsAll(texts(without.path("verdicts"), "id"));
-        assertThat(with.path("verdicts").get(0).path("value").asInt()).isEqualTo(13);
-        assertThat(texts(with.path("findings"), "message")).contains("It smells of 13 new parts.");
+        assertThat(with.path("verdicts").get(0).path("value").asInt()).isEqualTo(15);
+        assertThat(texts(with.path("findings"), "message")).contains("It smells of 15 new parts.");
     }
 }

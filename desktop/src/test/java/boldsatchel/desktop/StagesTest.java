@@ -338,8 +338,8 @@ public class StagesTest extends WindowHarness {
     public void aFindingLeadsToItsPart() {
         robot.clickOn("Show it");
         settle();
-        assertThat(session().selection().get()).isEqualTo("board");
-        assertThat(robot.lookup(".panel-title").<Labeled>query().getText()).isEqualTo("Palm x86 board, 10 W class");
+        assertThat(session().selection().get()).isEqualTo("speakers");
+        assertThat(robot.lookup(".panel-title").<Labeled>query().getText()).isEqualTo("Pair of small speakers");
     }
 
     @Test

@@ -8,6 +8,7 @@ import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.desktop.document.Recents;
+import boldsatchel.desktop.links.LinksStage;
 import boldsatchel.desktop.pack.PackStage;
 import boldsatchel.desktop.power.PowerStage;
 import boldsatchel.desktop.shelf.ShelfStage;
@@ -69,6 +70,7 @@ public final class Frame extends StackPane {
                         desk, Frame::today, () -> files.choosePicture(getScene().getWindow())),
                 new ShelfStage(desk, new OwnWays(), Frame::today),
                 new PowerStage(desk),
+                new LinksStage(desk),
                 new PackStage(desk),
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);

@@ -21,7 +21,7 @@ import javafx.scene.shape.Line;
 /** One question and its answer. It stays and says something else after an edit: what is not new is not painted, and focus stays. */
 final class VerdictCard extends VBox {
 
-    private static final double RANGE_WIDTH = 78;
+    private static final double RANGE_WIDTH = 50;
     private static final List<String> STATES =
             Arrays.stream(State.values()).map(State::words).toList();
 
@@ -75,7 +75,7 @@ final class VerdictCard extends VBox {
         value.setText(currency + kind.format(v.value()));
         limit.setText(
                 v.limit().isPresent()
-                        ? (kind.moreIsBetter() ? "at least " : "at most ")
+                        ? (kind.moreIsBetter() ? "≥ " : "≤ ")
                                 + kind.format(v.limit().getAsDouble())
                         : "no limit set");
         setAccessibleText(kind.title() + ", " + words + ", " + kind.format(v.value()));

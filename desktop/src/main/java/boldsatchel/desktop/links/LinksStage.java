@@ -1,0 +1,448 @@
+package boldsatchel.desktop.links;
+
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.controls.StateMark;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Commands;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.HarnessDrawing;
+import boldsatchel.edit.Attempt;
+import boldsatchel.edit.LinkEdits;
+import boldsatchel.links.LinksResult;
+import boldsatchel.links.Need;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Link;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.plan.LinkPlanner;
+import boldsatchel.quantity.Units;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.css.PseudoClass;
+import javafx.geometry.Point2D;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Line;
+
+/** What is plugged into what: the harness as on a board, and under it every need with what meets it. */
+public final class LinksStage implements WorkStage {
+
+    private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
+    private static final double LEAST_DRAG = 4;
+
+    private final Desk desk;
+    private final VBox content = new VBox(6);
+    private final DrawingView board = new DrawingView().atMost(4.2);
+    private final Line carried = new Line();
+    private final ListView<Need> needs = new ListView<>();
+    private final ComboBox<Link.End> into = Ui.choice("plug-into", this::socketName);
+    private final Button unplug = Ui.button("unplug", "Unplug", "Unplug what meets it; the cable stays", this::unplug);
+    private final Button leave =
+            Ui.button("leave-open", "Leave open", "Leave this need open on purpose", this::leaveOpen);
+    private final Label facts = Ui.label("", "soft");
+    private final Label hint = Ui.words("", "soft");
+    private final Latest planning = Latest.only();
+    private Optional<Point2D> pressed = Optional.empty();
+    private Optional<Link.End> from = Optional.empty();
+    private boolean filling;
+
+    /** The stage on a desk. */
+    public LinksStage(Desk desk) {
+        this.desk = desk;
+        content.getStyleClass().add("stage");
+        facts.setId("links-facts");
+        hint.setId("links-hint");
+        HBox tools = new HBox(
+                8,
+                Ui.button(
+                        "connect",
+                        "Connect for me",
+                        "Find cables, hubs and adapters for all that is still open",
+                        this::connect),
+                facts,
+                Ui.spring());
+        tools.setAlignment(Pos.CENTER_LEFT);
+        board.setId("harness");
+        board.setFocusTraversable(true);
+        board.setOnMousePressed(this::press);
+        board.setOnMouseDragged(this::drag);
+        board.setOnMouseReleased(this::drop);
+        carried.getStyleClass().add("drop-between");
+        carried.setVisible(false);
+        Pane over = new Pane(carried);
+        over.setMouseTransparent(true);
+        StackPane ground = new StackPane(board, over);
+        ground.getStyleClass().add("ladder-ground");
+        ground.setMinHeight(160);
+        VBox.setVgrow(ground, Priority.ALWAYS);
+        needs.setId("needs");
+        needs.setMinHeight(120);
+        needs.setPrefHeight(216);
+        needs.setAccessibleText("Needs and what meets them");
+        needs.setCellFactory(l -> new Row());
+        needs.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> showChoices());
+        needs.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        into.setPrefWidth(300);
+        into.setAccessibleText("Plug the selected need into");
+        into.setOnAction(e -> plugInto());
+        HBox chosen = new HBox(8, Ui.label("plug into"), into, unplug, leave);
+        chosen.setAlignment(Pos.CENTER_LEFT);
+        content.getChildren().addAll(tools, ground, needs, chosen, hint);
+        restHint();
+        desk.keepShowing(content, this::drawn, this::show);
+    }
+
+    @Override
+    public String title() {
+        return "Links";
+    }
+
+    @Override
+    public String purpose() {
+        return "what talks to what";
+    }
+
+    @Override
+    public Node content() {
+        return content;
+    }
+
+    @Override
+    public void addCommands(Commands commands) {
+        commands.add("Connect for me: cables, hubs and adapters for all that is open", this::connect);
+    }
+
+    @Override
+    public State standing(Evaluation evaluation) {
+        return evaluation.verdict(Verdict.Kind.CONNECTS).state();
+    }
+
+    private Build build() {
+        return desk.session().build();
+    }
+
+    private LinksResult links() {
+        return desk.session().evaluation().get().of(LinksResult.class);
+    }
+
+    private Drawing drawn(Evaluation evaluation) {
+        return HarnessDrawing.board(
+                evaluation.build(),
+                evaluation.of(LinksResult.class),
+                desk.session().selection().get());
+    }
+
+    private void show(Drawing drawing) {
+        filling = true;
+        board.show(drawing, desk.dark().get());
+        List<Need> all = links().needs();
+        int at = needs.getSelectionModel().getSelectedIndex();
+        if (!needs.getItems().equals(all)) {
+            needs.getItems().setAll(all);
+            if (!all.isEmpty()) {
+                needs.getSelectionModel().select(Math.clamp(at, 0, all.size() - 1));
+            }
+        }
+        facts.setText(
+                desk.session().evaluation().get().verdict(Verdict.Kind.CONNECTS).sentence());
+        filling = false;
+        showChoices();
+    }
+
+    private void restHint() {
+        say("Drag from socket to socket, or choose a need below and where to plug it in. Delete unplugs it.", false);
+    }
+
+    private void say(String words, boolean refused) {
+        hint.setText(words);
+        hint.pseudoClassStateChanged(REFUSED, refused);
+    }
+
+    private String partName(String id) {
+        return build().part(id).map(Part::name).orElse(id);
+    }
+
+    private String socketName(Link.End end) {
+        return "“" + port(end).map(Port::words).orElse(end.port()) + "” of " + partName(end.part());
+    }
+
+    private Optional<Port> port(Link.End end) {
+        return build().part(end.part()).flatMap(p -> p.port(end.port()));
+    }
+
+    /** A name without what is only detail. */
+    private String shortName(String id) {
+        String name = partName(id);
+        int comma = name.indexOf(", ");
+        return comma < 0 ? name : name.substring(0, comma);
+    }
+
+    /** Where a need is met from, or why it is not. */
+    private String whence(Need need) {
+        return switch (need.why()) {
+            case MET -> {
+                Link.End giver = need.route().orElseThrow().giver();
+                yield port(giver).map(Port::words).orElse(giver.port()) + " of " + shortName(giver.part());
+            }
+            case UNPLUGGED ->
+                need.givers() == 0
+                        ? "open: nothing here gives it"
+                        : need.free() == 0 ? "open: no socket is left" : "open: nothing is plugged in";
+            case NO_DATA -> "open: what is plugged in carries none";
+            case LEADS_NOWHERE -> "open: its cable leads nowhere";
+            case WAIVED -> "left open on purpose";
+        };
+    }
+
+    /** By which cables and hubs, and how fast. */
+    private String by(Need need) {
+        return need.route()
+                .map(r -> {
+                    String way = r.through().isEmpty()
+                            ? "directly"
+                            : r.through().stream().map(this::shortName).collect(Collectors.joining(", "));
+                    String rate = switch (r.taken().signal().kind()) {
+                        case USB, PCIE, SATA, CARD, ETHERNET ->
+                            " · " + rate(r.bitsPerSecond()) + (need.slow() ? ", slow" : "");
+                        default -> "";
+                    };
+                    return way + rate;
+                })
+                .orElse("");
+    }
+
+    private static String rate(double bitsPerSecond) {
+        return bitsPerSecond < 1e9
+                ? Units.format(bitsPerSecond / 1e6, 0, "Mbit/s")
+                : Units.format(bitsPerSecond / 1e9, 1, "Gbit/s");
+    }
+
+    private static State state(Need need) {
+        return need.open() ? (need.free() == 0 ? State.STOP : State.WATCH) : need.slow() ? State.WATCH : State.FINE;
+    }
+
+    /** A row of the list. */
+    private final class Row extends ListCell<Need> {
+        Row() {
+            // As wide as the list, so that it is never moved sideways.
+            setPrefWidth(0);
+        }
+
+        private static Label column(String text, double width) {
+            Label label = Ui.label(text);
+            label.setMinWidth(60);
+            label.setPrefWidth(width);
+            return label;
+        }
+
+        @Override
+        protected void updateItem(Need need, boolean empty) {
+            super.updateItem(need, empty);
+            if (empty || need == null) {
+                setText(null);
+                setGraphic(null);
+                return;
+            }
+            HBox box = new HBox(
+                    8,
+                    StateMark.of(state(need), 11),
+                    column(shortName(need.part()) + ", " + need.duty(), 240),
+                    column(whence(need), 210),
+                    column(by(need), 320));
+            box.setAlignment(Pos.CENTER_LEFT);
+            setGraphic(box);
+            setAccessibleText(state(need).words() + ", " + partName(need.part()) + ", " + need.duty() + ", "
+                    + whence(need) + ", " + by(need));
+        }
+    }
+
+    private Optional<Need> chosen() {
+        return Optional.ofNullable(needs.getSelectionModel().getSelectedItem());
+    }
+
+    /** Sockets of a part that take something for a duty. */
+    private List<Link.End> takers(Need need) {
+        return build().part(need.part()).stream()
+                .flatMap(p -> p.body().ports().stream())
+                .filter(p -> p.carries().stream()
+                        .anyMatch(c -> !c.given() && c.duty().equals(need.duty())))
+                .map(p -> Link.End.of(need.part(), p.id()))
+                .toList();
+    }
+
+    private void showChoices() {
+        if (filling) {
+            return;
+        }
+        filling = true;
+        Optional<Need> need = chosen();
+        into.getItems().setAll(need.map(this::givers).orElse(List.of()));
+        into.setValue(
+                need.flatMap(Need::route).map(r -> r.hops().getFirst().giver()).orElse(null));
+        into.setDisable(into.getItems().isEmpty());
+        unplug.setDisable(need.flatMap(Need::route).isEmpty());
+        leave.setDisable(need.isEmpty() || need.get().why() == Need.Why.MET);
+        leave.setText(need.filter(n -> n.why() == Need.Why.WAIVED).isPresent() ? "Ask again" : "Leave open");
+        filling = false;
+    }
+
+    /** Sockets that give what a need wants. */
+    private List<Link.End> givers(Need need) {
+        List<Link.End> all = new ArrayList<>();
+        for (Part part : build().parts().list()) {
+            for (Port port : part.body().ports()) {
+                boolean gives = port.carries().stream()
+                        .anyMatch(c ->
+                                c.given() && need.kinds().contains(c.signal().kind()));
+                if (gives && !part.id().equals(need.part())) {
+                    all.add(Link.End.of(part.id(), port.id()));
+                }
+            }
+        }
+        return all;
+    }
+
+    private void plugInto() {
+        if (filling || into.getValue() == null) {
+            return;
+        }
+        Link.End giver = into.getValue();
+        chosen().ifPresent(need -> attempt(takers(need).stream()
+                .map(t -> LinkPlanner.join(build(), t, giver, desk.library().parts()))
+                .reduce((a, b) -> a.allowed().isPresent() ? a : b)
+                .orElse(new Attempt.Refused("It has no socket for that."))));
+    }
+
+    private void attempt(Attempt attempt) {
+        attempt.allowed().ifPresent(e -> {
+            desk.session().does(e);
+            say("Done: " + e.name() + ". Ctrl Z undoes it.", false);
+        });
+        attempt.refusal().ifPresent(why -> {
+            say(why, true);
+            showChoices();
+        });
+    }
+
+    private void unplug() {
+        chosen().flatMap(Need::route).ifPresent(r -> {
+            Link.End taker = r.hops().getFirst().taker();
+            build().part(taker.part())
+                    .ifPresent(p -> p.port(taker.port())
+                            .ifPresent(q -> attempt(new Attempt.Allowed(LinkPlanner.unplug(p, q)))));
+        });
+    }
+
+    private void leaveOpen() {
+        chosen().ifPresent(n -> build().part(n.part())
+                .ifPresent(
+                        p -> attempt(new Attempt.Allowed(LinkEdits.waive(p, n.duty(), n.why() != Need.Why.WAIVED)))));
+    }
+
+    private void key(KeyEvent e) {
+        if (e.getCode() == KeyCode.DELETE) {
+            unplug();
+            e.consume();
+        } else if (e.getCode() == KeyCode.ENTER) {
+            into.requestFocus();
+            into.show();
+            e.consume();
+        }
+    }
+
+    private void connect() {
+        Build now = build();
+        say("Looking for cables …", false);
+        planning.ask(() -> LinkPlanner.connect(now, desk.library().parts()), plan -> {
+            plan.edit().ifPresent(desk.session()::does);
+            String stuck = plan.stuck().stream()
+                    .map(set -> set.stream().map(this::partName).collect(Collectors.joining(" and ")))
+                    .collect(Collectors.joining("; "));
+            if (!plan.whole()) {
+                say(
+                        (plan.edit().isPresent() ? "The rest is connected. " : "")
+                                + (plan.proved() ? "Cannot be connected" : "No way was found to connect")
+                                + (plan.stuck().getFirst().size() > 1 ? " together: " : ": ") + stuck
+                                + ". The findings say what would help.",
+                        true);
+            } else {
+                say(
+                        plan.edit().isEmpty()
+                                ? "Nothing is open: all that needs something has it."
+                                : String.join(" ", plan.reasons()) + " Ctrl Z undoes it.",
+                        false);
+            }
+        });
+    }
+
+    private Optional<Link.End> socketAt(MouseEvent e) {
+        return board.subjectAt(e.getX(), e.getY()).flatMap(HarnessDrawing::socket);
+    }
+
+    private void press(MouseEvent e) {
+        board.requestFocus();
+        pressed = Optional.of(new Point2D(e.getX(), e.getY()));
+        from = socketAt(e);
+    }
+
+    private void drag(MouseEvent e) {
+        if (from.isEmpty() || pressed.isEmpty() || pressed.get().distance(e.getX(), e.getY()) < LEAST_DRAG) {
+            return;
+        }
+        carried.setStartX(pressed.get().getX());
+        carried.setStartY(pressed.get().getY());
+        carried.setEndX(e.getX());
+        carried.setEndY(e.getY());
+        carried.setVisible(true);
+        say(
+                socketAt(e)
+                        .filter(to -> !from.equals(Optional.of(to)))
+                        .map(to -> "Plug " + socketName(from.get()) + " into " + socketName(to))
+                        .orElse("Drag it to a socket."),
+                false);
+    }
+
+    private void drop(MouseEvent e) {
+        boolean moved = carried.isVisible();
+        carried.setVisible(false);
+        Optional<Link.End> to = socketAt(e);
+        if (moved && from.isPresent()) {
+            to.filter(t -> !from.equals(Optional.of(t)))
+                    .ifPresentOrElse(
+                            t -> attempt(LinkPlanner.join(
+                                    build(), from.get(), t, desk.library().parts())),
+                            this::restHint);
+        } else {
+            String subject = board.subjectAt(e.getX(), e.getY()).orElse("");
+            String part = HarnessDrawing.socket(subject).map(Link.End::part).orElse(subject);
+            desk.session().selection().set(part);
+            needs.getItems().stream()
+                    .filter(n -> n.part().equals(part))
+                    .findFirst()
+                    .ifPresent(n -> needs.getSelectionModel().select(n));
+        }
+        from = Optional.empty();
+        pressed = Optional.empty();
+    }
+}
