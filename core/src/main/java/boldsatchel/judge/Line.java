@@ -157,16 +157,16 @@ final class Line {
 
     /** Most amps through a rung while working. */
     double steadyA(String rung) {
-        return List.of(chain.full(), chain.half(), chain.low()).stream()
-                .flatMap(p -> p.rung(rung).stream())
-                .mapToDouble(OperatingPoint.RungState::ampsIn)
-                .max()
-                .orElse(0);
+        return Math.max(amps(chain.full(), rung), Math.max(amps(chain.half(), rung), amps(chain.low(), rung)));
     }
 
     /** Most amps through a rung while starting up. */
     double startA(String rung) {
-        return chain.starting().rung(rung).map(OperatingPoint.RungState::ampsIn).orElse(0.0);
+        return amps(chain.starting(), rung);
+    }
+
+    private static double amps(OperatingPoint at, String rung) {
+        return at.rung(rung).map(OperatingPoint.RungState::ampsIn).orElse(0.0);
     }
 
     /** The remedies that let the machine run and start first, in the order given otherwise. */

@@ -8,7 +8,6 @@ import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Signal;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,11 +20,13 @@ final class Flaws {
     private static final int MOST_HUBS = 5;
 
     private final Build build;
+    private final Harness harness;
     private final List<Need> needs;
     private final List<Flaw> found = new ArrayList<>();
 
-    Flaws(Build build, List<Need> needs) {
+    Flaws(Build build, Harness harness, List<Need> needs) {
         this.build = build;
+        this.harness = harness;
         this.needs = needs;
     }
 
@@ -51,20 +52,28 @@ final class Flaws {
     }
 
     private void broken() {
-        Map<Link.End, Link> taken = new HashMap<>();
-        for (Link link : build.wiring().links()) {
-            List<String> parts = List.of(link.one().part(), link.other().part());
-            if (!Harness.holds(build, link)) {
-                add(Flaw.Kind.BROKEN, parts, link.id(), 0, 0);
-            }
-            link.ends()
-                    .map(e -> Link.End.of(e.part(), e.port()))
-                    .filter(e -> Harness.port(build, e)
-                            .filter(p -> !p.connector().byPins())
-                            .isPresent())
-                    .filter(e -> taken.putIfAbsent(e, link) != null)
-                    .forEach(e -> add(Flaw.Kind.TWICE, parts, link.id(), 2, 1));
+        for (Link link : harness.broken()) {
+            add(Flaw.Kind.BROKEN, parts(link), link.id(), 0, 0);
         }
+        for (Harness.Joint joint : harness.joints()) {
+            if (shared(joint.one(), joint.other()) || shared(joint.other(), joint.one())) {
+                add(Flaw.Kind.TWICE, parts(joint.link()), joint.link().id(), 2, 1);
+            }
+        }
+    }
+
+    private static List<String> parts(Link link) {
+        return List.of(link.one().part(), link.other().part());
+    }
+
+    /** Whether a socket that takes one plug had another one before this. */
+    private boolean shared(Harness.Plugged socket, Harness.Plugged plug) {
+        if (socket.port().connector().byPins()) {
+            return false;
+        }
+        List<Harness.Plugged> there =
+                harness.at(socket.end().part(), socket.end().port());
+        return there.size() > 1 && !there.getFirst().end().equals(plug.end());
     }
 
     private void rate(Need need, Route route) {
@@ -104,6 +113,9 @@ final class Flaws {
     }
 
     private void length(Need need, Route route) {
+        if (route.lengthMm() == 0) {
+            return;
+        }
         double bears = route.hops().stream()
                 .mapToDouble(h -> Levels.bearsMm(h.taken(), h.given()))
                 .min()
@@ -114,7 +126,7 @@ final class Flaws {
     }
 
     private void tiers(Need need, Route route) {
-        if (LinksEngine.kind(route) != Signal.Kind.USB) {
+        if (LinksEngine.kind(route) != Signal.Kind.USB || route.through().size() <= MOST_HUBS) {
             return;
         }
         int hubs = (int) route.through().stream()
@@ -185,10 +197,12 @@ final class Flaws {
 
     private void rooms() {
         List<String> parts = new ArrayList<>();
-        for (Link link : build.wiring().links()) {
-            if (link.ends()
-                    .anyMatch(e -> build.part(e.part()).filter(Part::isLed).isPresent())) {
-                link.ends().filter(this::keepsNoRoom).map(Link.End::part).forEach(parts::add);
+        for (Harness.Joint joint : harness.joints()) {
+            if (isTight(joint.one(), joint.other())) {
+                parts.add(joint.one().part().id());
+            }
+            if (isTight(joint.other(), joint.one())) {
+                parts.add(joint.other().part().id());
             }
         }
         if (!parts.isEmpty()) {
@@ -196,12 +210,12 @@ final class Flaws {
         }
     }
 
-    private boolean keepsNoRoom(Link.End end) {
-        return build.part(end.part())
-                .filter(p -> !p.isLed())
-                .flatMap(p -> p.port(end.port()))
-                .filter(p -> p.use() == Port.Use.UNUSED && !p.plug())
-                .isPresent();
+    /** Whether a socket of a part keeps no room for the plug of the cable in it. */
+    private static boolean isTight(Harness.Plugged socket, Harness.Plugged plug) {
+        return socket.port().use() == Port.Use.UNUSED
+                && !socket.port().plug()
+                && plug.part().isLed()
+                && !socket.part().isLed();
     }
 
     /** A plug brings its power along: the chain must feed by a socket what is plugged into it. */

@@ -22,37 +22,70 @@ final class Harness {
 
     private record Socket(String part, String port) {}
 
-    private final Build build;
-    private final Map<Socket, List<Link.End>> across = new HashMap<>();
+    /**
+     * A socket that a link names, looked up once.
+     *
+     * @param end as the link has it
+     * @param part its part
+     * @param port the socket
+     */
+    record Plugged(Link.End end, Part part, Port port) {}
+
+    /**
+     * A link with both its sockets.
+     *
+     * @param link itself
+     * @param one of them
+     * @param other of them
+     */
+    record Joint(Link link, Plugged one, Plugged other) {}
+
+    private final Map<Socket, List<Plugged>> across = new HashMap<>();
+    private final List<Joint> joints = new ArrayList<>();
+    private final List<Link> broken = new ArrayList<>();
 
     Harness(Build build) {
-        this.build = build;
         for (Link link : build.wiring().links()) {
-            if (holds(build, link)) {
-                put(link.one(), link.other());
-                put(link.other(), link.one());
+            Optional<Plugged> one = plugged(build, link.one());
+            Optional<Plugged> other = plugged(build, link.other());
+            if (one.isPresent() && other.isPresent() && one.get().port.mates(other.get().port)) {
+                joints.add(new Joint(link, one.get(), other.get()));
+                put(link.one(), other.get());
+                put(link.other(), one.get());
+            } else {
+                broken.add(link);
             }
         }
     }
 
-    private void put(Link.End from, Link.End to) {
+    private void put(Link.End from, Plugged to) {
         across.computeIfAbsent(new Socket(from.part(), from.port()), s -> new ArrayList<>(1))
                 .add(to);
     }
 
-    /** Whether both sockets are there and fit. */
-    static boolean holds(Build build, Link link) {
-        Optional<Port> one = port(build, link.one());
-        Optional<Port> other = port(build, link.other());
-        return one.isPresent() && other.isPresent() && one.get().mates(other.get());
+    private static Optional<Plugged> plugged(Build build, Link.End end) {
+        return build.part(end.part()).flatMap(part -> part.port(end.port()).map(port -> new Plugged(end, part, port)));
     }
 
-    static Optional<Port> port(Build build, Link.End end) {
-        return build.part(end.part()).flatMap(p -> p.port(end.port()));
+    /** Whether both sockets are there and fit. */
+    static boolean holds(Build build, Link link) {
+        Optional<Plugged> one = plugged(build, link.one());
+        Optional<Plugged> other = plugged(build, link.other());
+        return one.isPresent() && other.isPresent() && one.get().port.mates(other.get().port);
+    }
+
+    /** Links whose sockets are there and fit. */
+    List<Joint> joints() {
+        return joints;
+    }
+
+    /** Links of which a socket is gone, or that do not fit. */
+    List<Link> broken() {
+        return broken;
     }
 
     /** What is plugged into a socket. */
-    List<Link.End> at(String part, String port) {
+    List<Plugged> at(String part, String port) {
         return across.getOrDefault(new Socket(part, port), List.of());
     }
 
@@ -153,14 +186,12 @@ final class Harness {
         if (way.through().size() > MOST_STEPS) {
             return;
         }
-        for (Link.End there : at(part.id(), port.id())) {
-            Part next = build.part(there.part()).orElseThrow();
-            Port in = next.port(there.port()).orElseThrow();
-            Optional<Facet.Joins> joins = next.facet(Facet.Joins.class);
+        for (Plugged there : at(part.id(), port.id())) {
+            Optional<Facet.Joins> joins = there.part.facet(Facet.Joins.class);
             if (joins.isPresent()) {
-                along(search, way, next, in, joins.get(), kind);
+                along(search, way, there.part, there.port, joins.get(), kind);
             } else {
-                arrive(search, way, next, in, kind);
+                arrive(search, way, there.part, there.port, kind);
             }
         }
     }
@@ -180,18 +211,20 @@ final class Harness {
     }
 
     private void arrive(Search search, Way way, Part part, Port in, Signal.Kind kind) {
-        List<Carried> givens = in.carries().stream()
-                .filter(c -> c.given() && c.signal().kind() == kind)
-                .toList();
-        search.noData |= givens.isEmpty();
+        boolean any = false;
         Link.End giver = Link.End.of(part.id(), in.id());
-        for (Carried given : givens) {
+        for (Carried given : in.carries()) {
+            if (!given.given() || given.signal().kind() != kind) {
+                continue;
+            }
+            any = true;
             if (given.duty().isEmpty()) {
                 search.routes.add(way.to(giver, given));
             } else {
                 up(search, way, part, giver, given);
             }
         }
+        search.noData |= !any;
     }
 
     /** A hub or adapter passes on what it takes itself. */

@@ -56,13 +56,16 @@ public final class LinksEngine implements Engine<LinksResult> {
         List<Need> needs = new ArrayList<>();
         List<Need> passing = new ArrayList<>();
         for (Part part : build.parts().list()) {
+            if (part.body().ports().isEmpty()) {
+                continue;
+            }
             Set<String> passed = new LinkedHashSet<>();
             for (String duty : duties(part, passed)) {
                 (passed.contains(duty) ? passing : needs).add(need(build, harness, part, duty));
             }
         }
         PinMap pins = PinMap.of(build, needs);
-        List<Flaw> flaws = new Flaws(build, needs).all();
+        List<Flaw> flaws = new Flaws(build, harness, needs).all();
         flaws.addAll(pins.flaws());
         return new LinksResult(needs, passing, flaws, pins.uses());
     }
@@ -93,18 +96,13 @@ public final class LinksEngine implements Engine<LinksResult> {
             }
         }
         Harness.Found found = harness.find(part, duty);
-        Need.Why why = build.wiring().waived().stream()
-                        .anyMatch(w -> w.part().equals(part.id()) && w.duty().equals(duty))
-                ? Need.Why.WAIVED
-                : found.why();
+        Need.Why why = build.wiring().waives(part.id(), duty) ? Need.Why.WAIVED : found.why();
         int givers = 0;
         int free = 0;
         if (why != Need.Why.MET) {
             for (Part other : build.parts().list()) {
                 for (Port port : other.body().ports()) {
-                    if (port.carries().stream()
-                            .anyMatch(
-                                    c -> c.given() && kinds.contains(c.signal().kind()))) {
+                    if (gives(port, kinds)) {
                         givers++;
                         free += port.connector().byPins()
                                         || harness.at(other.id(), port.id()).isEmpty()
@@ -117,11 +115,20 @@ public final class LinksEngine implements Engine<LinksResult> {
         return new Need(part.id(), duty, kinds, wants(part, found, kinds), found.route(), why, givers, free);
     }
 
+    private static boolean gives(Port port, Set<Signal.Kind> kinds) {
+        for (Carried c : port.carries()) {
+            if (c.given() && kinds.contains(c.signal().kind())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The least rate a part works as it should with, bit/s; a small panel on a serial line has no blanking. */
     private static double wants(Part part, Harness.Found found, Set<Signal.Kind> kinds) {
-        boolean picture = kinds.stream().anyMatch(Signal.Kind::picture);
-        boolean serial = kinds.contains(Signal.Kind.SPI);
-        if (part.isScreen() && (picture || serial)) {
+        boolean screen = part.isScreen();
+        boolean picture = screen && kinds.stream().anyMatch(Signal.Kind::picture);
+        if (picture || (screen && kinds.contains(Signal.Kind.SPI))) {
             Facet.ShowsPicture p = part.facet(Facet.ShowsPicture.class).orElseThrow();
             boolean bySerial = found.route()
                     .map(r -> r.taken().signal().kind() == Signal.Kind.SPI)

@@ -5,7 +5,6 @@ import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -685,9 +684,14 @@ public sealed interface Facet {
 
         /** The fastest signal of a kind that it carries. */
         public Optional<Signal> best(Signal.Kind kind) {
-            return signals.stream()
-                    .filter(s -> s.kind() == kind)
-                    .max(Comparator.comparingDouble(Signal::bitsPerSecond));
+            Optional<Signal> best = Optional.empty();
+            for (Signal s : signals) {
+                if (s.kind() == kind
+                        && (best.isEmpty() || s.bitsPerSecond() > best.get().bitsPerSecond())) {
+                    best = Optional.of(s);
+                }
+            }
+            return best;
         }
     }
 

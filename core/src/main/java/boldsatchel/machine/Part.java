@@ -240,7 +240,12 @@ public record Part(
 
     /** The socket of an id. */
     public Optional<Port> port(String port) {
-        return body.ports().stream().filter(p -> p.id().equals(port)).findFirst();
+        for (Port p : body.ports()) {
+            if (p.id().equals(port)) {
+                return Optional.of(p);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Whether it is a cable: led between other parts, placed nowhere. */

@@ -5,6 +5,7 @@ import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -254,8 +255,14 @@ public record Rung(
 
     private void gather(List<Rung> all) {
         all.add(this);
-        joined().forEach(r -> r.gather(all));
-        feeds.forEach(r -> r.gather(all));
+        gather(joined(), all);
+        gather(feeds, all);
+    }
+
+    private static void gather(List<Rung> rungs, List<Rung> all) {
+        for (int i = 0; i < rungs.size(); i++) {
+            rungs.get(i).gather(all);
+        }
     }
 
     /** The rung with an id, this one or one below it. */
@@ -263,7 +270,8 @@ public record Rung(
         if (id.equals(wanted)) {
             return Optional.of(this);
         }
-        return find(joined(), wanted).or(() -> find(feeds, wanted));
+        Optional<Rung> found = find(joined(), wanted);
+        return found.isPresent() ? found : find(feeds, wanted);
     }
 
     /** The rung with an id in several trees. */
@@ -298,20 +306,30 @@ public record Rung(
 
     /** The rungs from this one down to another, both included; empty when it is not below. */
     public List<Rung> pathTo(String other) {
-        if (id.equals(other)) {
-            return List.of(this);
+        List<Rung> up = new ArrayList<>();
+        if (!climbs(other, up)) {
+            return List.of();
         }
-        for (List<Rung> nexts : List.of(joined(), feeds)) {
-            for (Rung next : nexts) {
-                List<Rung> rest = next.pathTo(other);
-                if (!rest.isEmpty()) {
-                    List<Rung> path = new ArrayList<>(List.of(this));
-                    path.addAll(rest);
-                    return path;
-                }
+        Collections.reverse(up);
+        return up;
+    }
+
+    /** Gathers the rungs from another one up to this one; whether it is below at all. */
+    private boolean climbs(String other, List<Rung> up) {
+        if (id.equals(other) || climbs(joined(), other, up) || climbs(feeds, other, up)) {
+            up.add(this);
+            return true;
+        }
+        return false;
+    }
+
+    private static boolean climbs(List<Rung> rungs, String other, List<Rung> up) {
+        for (int i = 0; i < rungs.size(); i++) {
+            if (rungs.get(i).climbs(other, up)) {
+                return true;
             }
         }
-        return List.of();
+        return false;
     }
 
     /** The part it is, if it is one. */

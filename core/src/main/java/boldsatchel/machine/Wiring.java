@@ -37,6 +37,16 @@ public record Wiring(
             @Label(value = "part", needed = true) String part,
             @Label("for") String duty) {}
 
+    /** Whether a need is left open on purpose. */
+    public boolean waives(String part, String duty) {
+        for (Waived w : waived) {
+            if (w.part().equals(part) && w.duty().equals(duty)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** All rungs of all chains, from the sources down. */
     public Stream<Rung> rungs() {
         return chain.stream().flatMap(Rung::walk);

@@ -6,6 +6,7 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Carried;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
@@ -39,8 +40,8 @@ public final class PlausibleEngine implements Engine<Oddities> {
     private static final Set<Form.Kind> WORDS =
             EnumSet.of(Form.Kind.TEXT, Form.Kind.CHOICE, Form.Kind.FLAG, Form.Kind.DATE);
 
-    /** Where something lies is for the fit to say, and what a rung feeds has rungs of its own, which are looked at by themselves. */
-    private static final Set<Class<?>> ELSEWHERE = Set.of(Box.class, Vec.class, Rung.class);
+    /** Where something lies is for the fit to say, what a socket carries for the links, and what a rung feeds has rungs of its own, which are looked at by themselves. */
+    private static final Set<Class<?>> ELSEWHERE = Set.of(Box.class, Vec.class, Rung.class, Carried.class);
 
     /** The fields of a kind of record that have figures in them, at any depth. */
     private static final ClassValue<List<Form.Field>> LOOKED_AT = new ClassValue<>() {
