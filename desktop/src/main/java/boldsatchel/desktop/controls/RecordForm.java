@@ -120,7 +120,11 @@ public final class RecordForm extends VBox {
     private void layOut(Object record) {
         updates.clear();
         getChildren().clear();
-        Form.of(type).fields().stream().filter(fields).forEach(f -> row(f, record));
+        // What others know a thing by is no business of whoever fills in a form: renaming breaks no link.
+        Form.of(type).fields().stream()
+                .filter(f -> !f.name().equals("id"))
+                .filter(fields)
+                .forEach(f -> row(f, record));
     }
 
     private String id(Field field) {
