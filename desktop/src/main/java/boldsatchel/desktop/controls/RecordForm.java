@@ -120,11 +120,7 @@ public final class RecordForm extends VBox {
     private void layOut(Object record) {
         updates.clear();
         getChildren().clear();
-        // What others know a thing by is no business of whoever fills in a form: renaming breaks no link.
-        Form.of(type).fields().stream()
-                .filter(f -> !f.name().equals("id"))
-                .filter(fields)
-                .forEach(f -> row(f, record));
+        Form.of(type).fields().stream().filter(fields).forEach(f -> row(f, record));
     }
 
     private String id(Field field) {
@@ -385,6 +381,8 @@ public final class RecordForm extends VBox {
                 field.holds(),
                 (what, f) -> changed.accept(
                         field.label() + ", " + what, r -> field.with(r, with((List<?>) field.get(r), index, f))));
+        // What others know an element by is no business of whoever fills in a form.
+        inner.only(f -> !f.name().equals("id"));
         inner.getStyleClass().add("inner-form");
         updates.add(r -> inner.show(((List<?>) field.get(r)).get(index)));
         Button remove = Ui.button(

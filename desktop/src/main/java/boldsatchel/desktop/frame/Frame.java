@@ -55,6 +55,9 @@ public final class Frame extends StackPane {
     private final BorderPane layout = new BorderPane();
     private final SidePanel side;
     private final List<WorkStage> stages;
+    /** Where a machine is first looked at. */
+    private final WorkStage pack;
+
     private final StageStrap strap;
     private final StartSheet sheet;
 
@@ -64,6 +67,7 @@ public final class Frame extends StackPane {
         this.files = new Files(desk, messages);
         this.side = new SidePanel(desk);
         this.recovered = new RecoveredBar(desk.session(), files, messages);
+        this.pack = new PackStage(desk);
         // Where stages are listed: a new stage is one package and one line here.
         this.stages = List.of(
                 new BriefStage(
@@ -71,7 +75,7 @@ public final class Frame extends StackPane {
                 new ShelfStage(desk, new OwnWays(), Frame::today),
                 new PowerStage(desk),
                 new LinksStage(desk),
-                new PackStage(desk),
+                pack,
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);
         this.sheet = new StartSheet(desk, new Ways());
@@ -85,7 +89,7 @@ public final class Frame extends StackPane {
         desk.dark().subscribe(dark -> pseudoClassStateChanged(DARK, dark));
         commands();
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        open(stages.get(3));
+        open(pack);
         setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -144,7 +148,7 @@ public final class Frame extends StackPane {
 
         @Override
         public void begun() {
-            Frame.this.open(stages.get(3));
+            Frame.this.open(pack);
         }
 
         @Override
@@ -163,7 +167,7 @@ public final class Frame extends StackPane {
 
     private void leaveSheet() {
         if (!desk.session().build().equals(Build.empty(desk.session().build().name()))) {
-            open(stages.get(3));
+            open(pack);
         }
     }
 
