@@ -4,6 +4,7 @@ import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
+import boldsatchel.links.Run;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Carried;
 import boldsatchel.machine.Facet;
@@ -108,9 +109,6 @@ public final class HarnessDrawing {
         return Optional.of(Link.End.of(rest.substring(0, space), rest.substring(space + 1)));
     }
 
-    /** A run of cables between two sockets of parts that are no cables. */
-    private record Run(Link.End one, Link.End other, List<Part> cables) {}
-
     /**
      * The board.
      *
@@ -166,7 +164,7 @@ public final class HarnessDrawing {
         private final LinksResult links;
         private final String selected;
         private final Map<String, Island> islands = new LinkedHashMap<>();
-        private final List<Run> runs = new ArrayList<>();
+        private final List<Run> runs;
         private final Map<Integer, List<Island>> columns = new HashMap<>();
         private final Map<Integer, Double> columnX = new HashMap<>();
         private final Set<Strand> drawn = new LinkedHashSet<>();
@@ -177,10 +175,10 @@ public final class HarnessDrawing {
             this.build = build;
             this.links = links;
             this.selected = selected;
+            runs = Run.all(build);
         }
 
         Drawing draw() {
-            follow();
             for (Part part : build.parts().list()) {
                 boolean talks =
                         part.body().ports().stream().anyMatch(p -> !p.carries().isEmpty());
@@ -210,62 +208,17 @@ public final class HarnessDrawing {
         private boolean isPlugged(Part part) {
             return runs.stream()
                     .anyMatch(r ->
-                            r.one.part().equals(part.id()) || r.other.part().equals(part.id()));
-        }
-
-        /** Follows cables from end to end. */
-        private void follow() {
-            Map<String, List<Link>> byCable = new HashMap<>();
-            for (Link link : build.wiring().links()) {
-                link.ends()
-                        .filter(e -> build.part(e.part()).filter(Part::isLed).isPresent())
-                        .forEach(e -> byCable.computeIfAbsent(e.part(), c -> new ArrayList<>())
-                                .add(link));
-            }
-            Set<Link> seen = new HashSet<>();
-            for (Link link : build.wiring().links()) {
-                for (Link.End start : List.of(link.one(), link.other())) {
-                    if (!isLed(start) && !seen.contains(link)) {
-                        run(link, start, byCable, seen);
-                    }
-                }
-            }
-        }
-
-        private boolean isLed(Link.End end) {
-            return build.part(end.part()).filter(Part::isLed).isPresent();
-        }
-
-        private void run(Link first, Link.End start, Map<String, List<Link>> byCable, Set<Link> seen) {
-            List<Part> cables = new ArrayList<>();
-            Link link = first;
-            Link.End end = link.across(start.part(), start.port());
-            seen.add(link);
-            while (isLed(end)) {
-                cables.add(build.part(end.part()).orElseThrow());
-                Link.End here = end;
-                Optional<Link> next = byCable.getOrDefault(end.part(), List.of()).stream()
-                        .filter(l -> !seen.contains(l))
-                        .findFirst();
-                if (next.isEmpty()) {
-                    return;
-                }
-                link = next.get();
-                seen.add(link);
-                end = link.one().part().equals(here.part()) ? link.other() : link.one();
-            }
-            runs.add(new Run(Link.End.of(start.part(), start.port()), Link.End.of(end.part(), end.port()), cables));
+                            r.one().part().equals(part.id()) || r.other().part().equals(part.id()));
         }
 
         private List<Run> of(Island island) {
-            return runs.stream()
-                    .filter(r -> r.one.part().equals(island.part.id())
-                            || r.other.part().equals(island.part.id()))
-                    .toList();
+            return runs.stream().filter(r -> r.touches(island.part.id())).toList();
         }
 
         private Optional<Island> neighbour(Island island, Run run) {
-            String other = run.one.part().equals(island.part.id()) ? run.other.part() : run.one.part();
+            String other = run.one().part().equals(island.part.id())
+                    ? run.other().part()
+                    : run.one().part();
             return Optional.ofNullable(islands.get(other));
         }
 
@@ -338,9 +291,8 @@ public final class HarnessDrawing {
         }
 
         private Optional<Run> run(Island island, Port port) {
-            return runs.stream()
-                    .filter(r -> r.one.is(island.part.id(), port.id()) || r.other.is(island.part.id(), port.id()))
-                    .findFirst();
+            Link.End end = Link.End.of(island.part.id(), port.id());
+            return runs.stream().filter(r -> r.ends(end)).findFirst();
         }
 
         /** Stacks the columns and leaves room between them for the ropes. */
@@ -385,8 +337,8 @@ public final class HarnessDrawing {
         private List<Run> across(int column) {
             return runs.stream()
                     .filter(r -> {
-                        Island a = islands.get(r.one.part());
-                        Island b = islands.get(r.other.part());
+                        Island a = islands.get(r.one().part());
+                        Island b = islands.get(r.other().part());
                         return a != null
                                 && b != null
                                 && Math.min(a.column, b.column) <= column
@@ -404,34 +356,27 @@ public final class HarnessDrawing {
             return new Point(island.isLeft(port) ? island.x : island.x + island.width(), island.row(port));
         }
 
+        /** By the need that is met over it; where there is none, by what its socket carries first. */
         private Strand strand(Run run) {
-            Signal.Kind kind = Signal.Kind.USB;
-            for (Need need : links.needs()) {
-                boolean over = need.route()
-                        .filter(r -> r.hops().stream().anyMatch(h -> goes(h.taker(), h.giver(), run)))
-                        .isPresent();
-                if (over) {
-                    return Strand.of(need.route().orElseThrow().taken().signal().kind());
-                }
-            }
-            Optional<Port> port = build.part(run.one.part()).flatMap(p -> p.port(run.one.port()));
-            kind = port.flatMap(p -> p.carries().stream().findFirst())
-                    .map(c -> c.signal().kind())
-                    .orElse(kind);
-            return Strand.of(kind);
-        }
-
-        private static boolean goes(Link.End a, Link.End b, Run run) {
-            return (run.one.is(a.part(), a.port()) && run.other.is(b.part(), b.port()))
-                    || (run.one.is(b.part(), b.port()) && run.other.is(a.part(), a.port()));
+            return links.needs().stream()
+                    .flatMap(n -> n.route().stream())
+                    .filter(r -> r.hops().stream().anyMatch(h -> run.ends(h.taker()) && run.ends(h.giver())))
+                    .map(r -> r.taken().signal().kind())
+                    .findFirst()
+                    .or(() -> build.part(run.one().part())
+                            .flatMap(p -> p.port(run.one().port()))
+                            .flatMap(p -> p.carries().stream().findFirst())
+                            .map(c -> c.signal().kind()))
+                    .map(Strand::of)
+                    .orElse(Strand.DATA);
         }
 
         private void ropes(Sketch s) {
             for (int column : columns.keySet().stream().sorted().toList()) {
                 List<Rope> ropes = new ArrayList<>();
                 for (Run run : across(column)) {
-                    Point a = end(run.one);
-                    Point b = end(run.other);
+                    Point a = end(run.one());
+                    Point b = end(run.other());
                     ropes.add(new Rope(run, a.x() <= b.x() ? a : b, a.x() <= b.x() ? b : a, strand(run)));
                 }
                 // Those that begin lower turn first, so that fewer cross.
@@ -447,11 +392,12 @@ public final class HarnessDrawing {
 
         private void rope(Sketch s, Rope rope, double lane) {
             drawn.add(rope.strand);
-            boolean chosen = selected.equals(rope.run.one.part())
-                    || selected.equals(rope.run.other.part())
-                    || rope.run.cables.stream().anyMatch(c -> c.id().equals(selected));
-            String subject =
-                    rope.run.cables.isEmpty() ? "" : rope.run.cables.getFirst().id();
+            boolean chosen = selected.equals(rope.run.one().part())
+                    || selected.equals(rope.run.other().part())
+                    || rope.run.cables().stream().anyMatch(c -> c.id().equals(selected));
+            String subject = rope.run.cables().isEmpty()
+                    ? ""
+                    : rope.run.cables().getFirst().id();
             double bend = Math.min(1.6, Math.abs(rope.to.y() - rope.from.y()) / 2);
             double down = Math.signum(rope.to.y() - rope.from.y());
             List<double[]> way = List.of(
@@ -462,11 +408,11 @@ public final class HarnessDrawing {
                     new double[] {lane + bend, rope.to.y()},
                     new double[] {rope.to.x(), rope.to.y()});
             s.line(way, rope.strand.pen * (chosen ? 1.8 : 1), rope.strand.dashed, rope.strand.ink, subject);
-            double mm = rope.run.cables.stream()
+            double mm = rope.run.cables().stream()
                     .flatMap(c -> c.facet(Facet.Joins.class).stream())
                     .mapToDouble(j -> j.lengthMm().value())
                     .sum();
-            if (!rope.run.cables.isEmpty()) {
+            if (!rope.run.cables().isEmpty()) {
                 // The length stands at the outer end, where no other rope runs.
                 boolean outerLeft = lane - rope.from.x() > rope.to.x() - lane;
                 s.text(
@@ -482,8 +428,8 @@ public final class HarnessDrawing {
         }
 
         /** Ties where ropes run side by side. */
-        private static void lace(Sketch s, List<Rope> ropes, double first) {
-            for (double y = 6; y < 1000; y += LACE) {
+        private void lace(Sketch s, List<Rope> ropes, double first) {
+            for (double y = 6; y < height; y += LACE) {
                 int from = -1;
                 for (int i = 0; i <= ropes.size(); i++) {
                     boolean runs = i < ropes.size() && passes(ropes.get(i), y);
@@ -595,8 +541,7 @@ public final class HarnessDrawing {
                     continue;
                 }
                 island.part.body().ports().stream()
-                        .filter(p -> p.carries().stream()
-                                .anyMatch(c -> !c.given() && c.duty().equals(need.duty())))
+                        .filter(p -> p.carries().stream().anyMatch(c -> c.takenFor(need.duty())))
                         .findFirst()
                         .ifPresent(p -> openEnd(s, island, p, need));
             }
@@ -607,7 +552,7 @@ public final class HarnessDrawing {
             double edge = left ? island.x : island.x + island.width();
             double out = left ? -1 : 1;
             double y = -island.row(port);
-            Ink ink = need.givers() == 0 || need.free() == 0 ? Ink.STOP : Ink.WATCH;
+            Ink ink = need.pluggable() ? Ink.WATCH : Ink.STOP;
             double x = edge + out * 8;
             s.line(edge + out * 0.8, y, x - out * 1.5, y, 0.6, true, ink, need.part());
             List<Point> ring = new ArrayList<>();

@@ -16,31 +16,6 @@ public final class LinkEdits {
 
     private LinkEdits() {}
 
-    /** Plugs two sockets into one another; refused in words where they do not go together. */
-    public static Attempt plug(Build build, Link.End one, Link.End other) {
-        Optional<String> why = refusal(build, one, other);
-        return why.isPresent()
-                ? new Attempt.Refused(why.get())
-                : new Attempt.Allowed(new Edit(
-                        "plug " + name(build, one) + " into " + name(build, other),
-                        b -> refusal(b, one, other).isPresent() ? b : with(b, new Link(free(b), one, other))));
-    }
-
-    private static Build with(Build build, Link link) {
-        List<Link> links = new ArrayList<>(build.wiring().links());
-        links.add(link);
-        return build.with(build.wiring().withLinks(links));
-    }
-
-    private static String free(Build build) {
-        List<String> taken = build.wiring().links().stream().map(Link::id).toList();
-        int n = taken.size() + 1;
-        while (taken.contains("link-" + n)) {
-            n++;
-        }
-        return "link-" + n;
-    }
-
     private static Optional<Port> port(Build build, Link.End end) {
         return build.part(end.part()).flatMap(p -> p.port(end.port()));
     }
@@ -48,36 +23,6 @@ public final class LinkEdits {
     private static String name(Build build, Link.End end) {
         return "“" + port(build, end).map(Port::words).orElse(end.port()) + "” of "
                 + build.part(end.part()).map(Part::name).orElse(end.part());
-    }
-
-    /** Why two sockets cannot be plugged together. */
-    private static Optional<String> refusal(Build build, Link.End one, Link.End other) {
-        Optional<Port> a = port(build, one);
-        Optional<Port> b = port(build, other);
-        if (a.isEmpty() || b.isEmpty()) {
-            return Optional.of(
-                    name(build, a.isEmpty() ? one : other) + " is not there any more. Choose another socket.");
-        }
-        if (one.part().equals(other.part())) {
-            return Optional.of("Both are sockets of "
-                    + build.part(one.part()).map(Part::name).orElseThrow() + ". Plug it into another part.");
-        }
-        if (a.get().plug() == b.get().plug()) {
-            return Optional.of("Both ends are " + (a.get().plug() ? "plugs" : "sockets")
-                    + (a.get().plug() ? ". A coupler goes between them." : ". A cable goes between them."));
-        }
-        if (!a.get().mates(b.get())) {
-            return Optional.of("A plug for " + a.get().connector().words() + " does not go into "
-                    + b.get().connector().words() + ". An adapter goes between them.");
-        }
-        for (Link.End end : List.of(one, other)) {
-            boolean full = !port(build, end).orElseThrow().connector().byPins()
-                    && build.wiring().links().stream().flatMap(Link::ends).anyMatch(e -> e.is(end.part(), end.port()));
-            if (full) {
-                return Optional.of(name(build, end) + " is taken. Unplug it first, or use another.");
-            }
-        }
-        return Optional.empty();
     }
 
     /** Keeps room for a right-angle plug before every socket that a cable is plugged into and that keeps none. */

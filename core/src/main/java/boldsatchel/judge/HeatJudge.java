@@ -248,7 +248,12 @@ public final class HeatJudge implements Judge<HeatResult> {
     }
 
     /** Tells of what gets too warm. */
-    private record HeatTelling(Build build, HeatResult heat) implements Telling {
+    private record HeatTelling(Build build, HeatResult heat, Lazy<Optional<Airing.Vents>> airing) implements Telling {
+
+        /** Several findings offer the same two vents, which are a search to find. */
+        HeatTelling(Build build, HeatResult heat) {
+            this(build, heat, Lazy.of(() -> build.casing().standing().flatMap(tray -> Airing.of(build, tray))));
+        }
 
         /** The wall or part that a finding is about; walls of one shell are told apart by their temperature. */
         private HeatResult.At at(Noted f) {
@@ -347,9 +352,7 @@ public final class HeatJudge implements Judge<HeatResult> {
             List<Remedy> remedies =
                     new ArrayList<>(words.stream().map(Remedy::advice).toList());
             if (words.contains(TWO_VENTS)) {
-                build.casing()
-                        .standing()
-                        .flatMap(tray -> Airing.of(build, tray))
+                airing.get()
                         .ifPresent(v -> remedies.set(
                                 words.indexOf(TWO_VENTS),
                                 Remedy.by("Open it with two vents, " + v.words() + ", if the brief allows", v.edit())));

@@ -138,9 +138,9 @@ public final class LinksJudge implements Judge<LinksResult> {
         }
         open.forEach((code, needs) -> {
             if (code.equals("links.unplugged") || code.equals("links.no-port")) {
-                sheet.add(code, severity(code), subjects(needs), numbers("needs", needs.size()));
+                sheet.add(code, severity(needs.getFirst()), subjects(needs), numbers("needs", needs.size()));
             } else {
-                needs.forEach(n -> sheet.add(code, severity(code), List.of(n.part()), numbers("needs", 1)));
+                needs.forEach(n -> sheet.add(code, severity(n), List.of(n.part()), numbers("needs", 1)));
             }
         });
         for (Flaw flaw : links.flaws()) {
@@ -162,7 +162,7 @@ public final class LinksJudge implements Judge<LinksResult> {
         return switch (need.why()) {
             case NO_DATA -> "links.no-data";
             case LEADS_NOWHERE -> "links.leads-nowhere";
-            default -> need.givers() == 0 ? "links.nobody" : need.free() == 0 ? "links.no-port" : "links.unplugged";
+            default -> need.pluggable() ? "links.unplugged" : need.givers() == 0 ? "links.nobody" : "links.no-port";
         };
     }
 
@@ -171,8 +171,8 @@ public final class LinksJudge implements Judge<LinksResult> {
     }
 
     /** What is only not plugged in yet is still to be done; anything else fails. */
-    private static Severity severity(String code) {
-        return code.equals("links.unplugged") ? Severity.WATCH : Severity.STOP;
+    private static Severity severity(Need need) {
+        return need.pluggable() ? Severity.WATCH : Severity.STOP;
     }
 
     private static Severity severity(Build build, Flaw flaw) {

@@ -6,6 +6,7 @@ import static boldsatchel.judge.Words.name;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.edit.LinkEdits;
+import boldsatchel.engine.Lazy;
 import boldsatchel.links.Flaw;
 import boldsatchel.links.LinksEngine;
 import boldsatchel.links.LinksResult;
@@ -29,7 +30,12 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** Tells of what does not talk. */
-record LinksTelling(Build build, LinksResult links) implements Telling {
+record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> plan) implements Telling {
+
+    /** Several findings offer the same plan, which is a search to find. */
+    LinksTelling(Build build, LinksResult links) {
+        this(build, links, Lazy.of(() -> LinkPlanner.connect(build)));
+    }
 
     private static final String CONNECT = "Connect for me";
 
@@ -38,9 +44,7 @@ record LinksTelling(Build build, LinksResult links) implements Telling {
         return build.part(flaw.subjects().getFirst())
                 .filter(p -> p.body().ports().stream()
                         .flatMap(q -> q.carries().stream())
-                        .anyMatch(c -> !c.given()
-                                && c.duty().equals(flaw.duty())
-                                && c.signal().kind() == Signal.Kind.SPI))
+                        .anyMatch(c -> c.takenFor(flaw.duty()) && c.signal().kind() == Signal.Kind.SPI))
                 .isPresent();
     }
 
@@ -207,17 +211,17 @@ record LinksTelling(Build build, LinksResult links) implements Telling {
 
     private void open(Noted f, List<Remedy> cures) {
         List<Need> needs = needs(f);
-        LinkPlanner.Proposal plan = LinkPlanner.connect(build);
-        Predicate<Build> helps = b -> LinksEngine.evaluate(b).open().stream()
-                .noneMatch(n -> needs.stream()
-                        .anyMatch(o -> o.part().equals(n.part()) && o.duty().equals(n.duty())));
-        plan.edit().filter(e -> helps.test(e.change().apply(build))).ifPresent(e -> cures.add(Remedy.by(CONNECT, e)));
+        Predicate<Build> helps = b -> needs.stream().noneMatch(LinksEngine.evaluate(b)::leavesOpen);
+        plan.get()
+                .edit()
+                .filter(e -> helps.test(e.change().apply(build)))
+                .ifPresent(e -> cures.add(Remedy.by(CONNECT, e)));
         if (cures.isEmpty() && !needs.isEmpty()) {
             helper(build, needs.getFirst(), b -> b).ifPresent(cures::add);
         }
         if (cures.isEmpty()) {
             cures.add(Remedy.advice("Add a part that gives " + kinds(needs) + ", or take out what is in its way: "
-                    + plan.stuck().stream()
+                    + plan.get().stuck().stream()
                             .flatMap(List::stream)
                             .distinct()
                             .map(id -> name(build, id))

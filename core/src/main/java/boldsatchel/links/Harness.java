@@ -46,15 +46,14 @@ final class Harness {
 
     Harness(Build build) {
         for (Link link : build.wiring().links()) {
-            Optional<Plugged> one = plugged(build, link.one());
-            Optional<Plugged> other = plugged(build, link.other());
-            if (one.isPresent() && other.isPresent() && one.get().port.mates(other.get().port)) {
-                joints.add(new Joint(link, one.get(), other.get()));
-                put(link.one(), other.get());
-                put(link.other(), one.get());
-            } else {
-                broken.add(link);
-            }
+            Optional<Joint> joint = joint(build, link);
+            joint.ifPresentOrElse(
+                    j -> {
+                        joints.add(j);
+                        put(link.one(), j.other);
+                        put(link.other(), j.one);
+                    },
+                    () -> broken.add(link));
         }
     }
 
@@ -67,11 +66,12 @@ final class Harness {
         return build.part(end.part()).flatMap(part -> part.port(end.port()).map(port -> new Plugged(end, part, port)));
     }
 
-    /** Whether both sockets are there and fit. */
-    static boolean holds(Build build, Link link) {
-        Optional<Plugged> one = plugged(build, link.one());
-        Optional<Plugged> other = plugged(build, link.other());
-        return one.isPresent() && other.isPresent() && one.get().port.mates(other.get().port);
+    /** A link with its sockets, if both are there and fit. */
+    static Optional<Joint> joint(Build build, Link link) {
+        return plugged(build, link.one())
+                .flatMap(one -> plugged(build, link.other())
+                        .filter(other -> one.port.mates(other.port))
+                        .map(other -> new Joint(link, one, other)));
     }
 
     /** Links whose sockets are there and fit. */
@@ -104,7 +104,7 @@ final class Harness {
         boolean plugged = false;
         for (Port port : part.body().ports()) {
             for (Carried taken : port.carries()) {
-                if (!taken.given() && taken.duty().equals(duty)) {
+                if (taken.takenFor(duty)) {
                     plugged |= !at(part.id(), port.id()).isEmpty();
                     walk(
                             search,
@@ -231,7 +231,7 @@ final class Harness {
     private void up(Search search, Way way, Part part, Link.End giver, Carried given) {
         for (Port port : part.body().ports()) {
             for (Carried taken : port.carries()) {
-                if (!taken.given() && taken.duty().equals(given.duty())) {
+                if (taken.takenFor(given.duty())) {
                     walk(
                             search,
                             way.past(giver, given, Link.End.of(part.id(), port.id()), taken),

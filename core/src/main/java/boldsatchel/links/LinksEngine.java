@@ -90,7 +90,7 @@ public final class LinksEngine implements Engine<LinksResult> {
         Set<Signal.Kind> kinds = EnumSet.noneOf(Signal.Kind.class);
         for (Port port : part.body().ports()) {
             for (Carried c : port.carries()) {
-                if (!c.given() && c.duty().equals(duty)) {
+                if (c.takenFor(duty)) {
                     kinds.add(c.signal().kind());
                 }
             }
@@ -102,7 +102,7 @@ public final class LinksEngine implements Engine<LinksResult> {
         if (why != Need.Why.MET) {
             for (Part other : build.parts().list()) {
                 for (Port port : other.body().ports()) {
-                    if (gives(port, kinds)) {
+                    if (port.gives(kinds)) {
                         givers++;
                         free += port.connector().byPins()
                                         || harness.at(other.id(), port.id()).isEmpty()
@@ -113,15 +113,6 @@ public final class LinksEngine implements Engine<LinksResult> {
             }
         }
         return new Need(part.id(), duty, kinds, wants(part, found, kinds), found.route(), why, givers, free);
-    }
-
-    private static boolean gives(Port port, Set<Signal.Kind> kinds) {
-        for (Carried c : port.carries()) {
-            if (c.given() && kinds.contains(c.signal().kind())) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** The least rate a part works as it should with, bit/s; a small panel on a serial line has no blanking. */
@@ -146,6 +137,6 @@ public final class LinksEngine implements Engine<LinksResult> {
 
     /** Whether a link is one that the sockets of a build allow. */
     public static boolean holds(Build build, Link link) {
-        return Harness.holds(build, link);
+        return Harness.joint(build, link).isPresent();
     }
 }

@@ -23,6 +23,13 @@ public record LinksResult(List<Need> needs, List<Need> passing, List<Flaw> flaws
         pins = List.copyOf(pins);
     }
 
+    /** Whether a need is open still. */
+    public boolean leavesOpen(Need need) {
+        return needs.stream()
+                .anyMatch(n ->
+                        n.open() && n.part().equals(need.part()) && n.duty().equals(need.duty()));
+    }
+
     /** Needs that something is still to be done about. */
     public List<Need> open() {
         return needs.stream().filter(Need::open).toList();

@@ -45,6 +45,11 @@ public record Need(
         return why != Why.MET && why != Why.WAIVED;
     }
 
+    /** Whether it is open only because nobody has plugged it in yet. */
+    public boolean pluggable() {
+        return why == Why.UNPLUGGED && free > 0;
+    }
+
     /** Whether it is met, but slower than it wants. */
     public boolean slow() {
         return route.filter(r -> r.bitsPerSecond() < wantsBits).isPresent();

@@ -56,39 +56,14 @@ public record Carried(
         pins = List.copyOf(pins);
     }
 
-    /** A signal that a part makes. */
-    public static Carried gives(Signal signal, int lanes) {
-        return new Carried(signal, Way.GIVES, lanes, "", List.of(), Optional.empty(), Optional.empty());
-    }
-
-    /** A signal that a part passes on from what it takes for a duty. */
-    public static Carried passes(Signal signal, int lanes, String duty) {
-        return new Carried(signal, Way.GIVES, lanes, duty, List.of(), Optional.empty(), Optional.empty());
-    }
-
-    /** A signal that a part needs for a duty. */
-    public static Carried takes(Signal signal, int lanes, String duty) {
-        return new Carried(signal, Way.TAKES, lanes, duty, List.of(), Optional.empty(), Optional.empty());
-    }
-
-    /** The same on pins of a header. */
-    public Carried on(List<Integer> newPins) {
-        return new Carried(signal, way, lanes, duty, newPins, volts, hertz);
-    }
-
-    /** The same at a logic level. */
-    public Carried at(double newVolts) {
-        return new Carried(signal, way, lanes, duty, pins, Optional.of(newVolts), hertz);
-    }
-
-    /** The same with a clock. */
-    public Carried clocked(double newHertz) {
-        return new Carried(signal, way, lanes, duty, pins, volts, Optional.of(newHertz));
-    }
-
     /** Whether it is given. */
     public boolean given() {
         return way == Way.GIVES;
+    }
+
+    /** Whether it is taken for a duty. */
+    public boolean takenFor(String wanted) {
+        return way == Way.TAKES && duty.equals(wanted);
     }
 
     /** The most data it carries by itself, bit/s: its clock, where it has one, times its lanes. */

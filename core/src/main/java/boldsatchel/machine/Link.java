@@ -38,6 +38,11 @@ public record Link(
             return new End(part, port, List.of());
         }
 
+        /** The same socket, its pins left to the program. */
+        public End unpinned() {
+            return pins.isEmpty() ? this : of(part, port);
+        }
+
         /** Whether it is that socket. */
         public boolean is(String otherPart, String otherPort) {
             return part.equals(otherPart) && port.equals(otherPort);

@@ -87,6 +87,26 @@ public record Port(
         return new Port(newId, name, connector, plug, face, newAt, newUse, gives, carries);
     }
 
+    /** Whether it gives a signal of one of these kinds. */
+    public boolean gives(Set<Signal.Kind> kinds) {
+        for (Carried c : carries) {
+            if (c.given() && kinds.contains(c.signal().kind())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether it takes something for a duty. */
+    public boolean takes(String duty) {
+        for (Carried c : carries) {
+            if (c.takenFor(duty)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** What people call it: its name, or its kind where it has none. */
     public String words() {
         return name.isBlank() ? connector.words() : name;

@@ -339,6 +339,26 @@ public final class LinkPlanner {
                         path.get().pieces())));
     }
 
+    /** Sockets of other parts that give what a need wants. */
+    public static List<Link.End> givers(Build build, Need need) {
+        return build.parts().list().stream()
+                .filter(p -> !p.id().equals(need.part()))
+                .flatMap(part -> part.body().ports().stream()
+                        .filter(port -> port.gives(need.kinds()))
+                        .map(port -> Link.End.of(part.id(), port.id())))
+                .toList();
+    }
+
+    /** Meets a need by hand from a socket, by whichever socket of its part goes with it. */
+    public static Attempt plug(Build build, Need need, Link.End giver, List<Part> shelf) {
+        return build.part(need.part()).stream()
+                .flatMap(p -> p.body().ports().stream())
+                .filter(p -> p.takes(need.duty()))
+                .map(p -> join(build, Link.End.of(need.part(), p.id()), giver, shelf))
+                .reduce((a, b) -> a.allowed().isPresent() ? a : b)
+                .orElse(new Attempt.Refused("It has no socket for that."));
+    }
+
     private static Optional<Port> port(Build build, Link.End end) {
         return build.part(end.part()).flatMap(p -> p.port(end.port()));
     }
@@ -475,7 +495,7 @@ public final class LinkPlanner {
         for (Part part : able) {
             Build with = with(build, List.of(part), shelf);
             LinksResult links = LinksEngine.evaluate(with);
-            if (isMet(links, need)) {
+            if (!links.leavesOpen(need)) {
                 return Optional.of(List.of(part));
             }
             Optional<Need> next = links.passing().stream()
@@ -492,15 +512,8 @@ public final class LinkPlanner {
         return Optional.empty();
     }
 
-    private static boolean isMet(LinksResult links, Need need) {
-        return links.open().stream()
-                .noneMatch(n -> n.part().equals(need.part()) && n.duty().equals(need.duty()));
-    }
-
     private static boolean gives(Part part, Need need) {
-        return part.body().ports().stream()
-                .flatMap(p -> p.carries().stream())
-                .anyMatch(c -> c.given() && need.kinds().contains(c.signal().kind()));
+        return part.body().ports().stream().anyMatch(p -> p.gives(need.kinds()));
     }
 
     /** A build with more parts, connected. */

@@ -16,7 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
+import java.util.function.Predicate;
 
 /**
  * Finds which socket meets which need: depth first, the need with fewest ways first. A branch is left when some need has no way any more,
@@ -180,23 +180,24 @@ final class LinkSearch {
         for (boolean more = true; more; ) {
             more = false;
             for (Node node : nodes) {
-                more |= passesOn(node, node.part, kinds);
+                more |= passesOn(node.part, p -> free(node, p), node.fed, kinds);
             }
             for (Part adapter : adapters) {
-                more |= passesOn(null, adapter, kinds);
+                more |= passesOn(adapter, p -> true, Set.of(), kinds);
             }
         }
         return kinds;
     }
 
-    private static boolean passesOn(@Nullable Node node, Part part, Set<Signal.Kind> kinds) {
+    /** Adds kinds that a part passes on by free sockets from duties that are met, or could be; whether there were new ones. */
+    private static boolean passesOn(Part part, Predicate<Port> free, Set<String> fed, Set<Signal.Kind> kinds) {
         boolean more = false;
         for (Port port : part.body().ports()) {
             for (Carried c : port.carries()) {
                 if (c.given()
                         && !c.duty().isEmpty()
-                        && (node == null || free(node, port))
-                        && ((node != null && node.fed.contains(c.duty())) || takes(part, c.duty(), kinds))) {
+                        && free.test(port)
+                        && (fed.contains(c.duty()) || takes(part, c.duty(), kinds))) {
                     more |= kinds.add(c.signal().kind());
                 }
             }
@@ -207,9 +208,7 @@ final class LinkSearch {
     private static boolean takes(Part part, String duty, Set<Signal.Kind> kinds) {
         return part.body().ports().stream()
                 .flatMap(p -> p.carries().stream())
-                .anyMatch(c -> !c.given()
-                        && c.duty().equals(duty)
-                        && kinds.contains(c.signal().kind()));
+                .anyMatch(c -> c.takenFor(duty) && kinds.contains(c.signal().kind()));
     }
 
     private static boolean free(Node node, Port port) {
@@ -447,7 +446,7 @@ final class LinkSearch {
                 continue;
             }
             for (Carried taken : at.carries()) {
-                if (!taken.given() && taken.duty().equals(other.duty)) {
+                if (taken.takenFor(other.duty)) {
                     given(from, taken, other.bits).ifPresent(g -> {
                         wants.add(other);
                         givens.add(g);
@@ -579,8 +578,7 @@ final class LinkSearch {
     private boolean passable(Want want) {
         return want.node.part.body().ports().stream()
                 .flatMap(p -> p.carries().stream())
-                .anyMatch(c -> !c.given()
-                        && c.duty().equals(want.duty)
+                .anyMatch(c -> c.takenFor(want.duty)
                         && passed.contains(c.signal().kind())
                         && rooted.contains(c.signal().kind()));
     }
@@ -590,9 +588,7 @@ final class LinkSearch {
         List<Choice> rides = new ArrayList<>();
         for (Port at : want.node.part.body().ports()) {
             if (want.node.busy.contains(at.id())) {
-                at.carries().stream()
-                        .filter(c -> !c.given() && c.duty().equals(want.duty))
-                        .forEach(c -> ride(rides, want, at, c));
+                at.carries().stream().filter(c -> c.takenFor(want.duty)).forEach(c -> ride(rides, want, at, c));
             }
         }
         return !rides.isEmpty();
@@ -623,8 +619,8 @@ final class LinkSearch {
             boolean forA = false;
             boolean forB = false;
             for (Carried c : port.carries()) {
-                forA |= !c.given() && c.duty().equals(a.duty);
-                forB |= !c.given() && c.duty().equals(b.duty);
+                forA |= c.takenFor(a.duty);
+                forB |= c.takenFor(b.duty);
             }
             if (forA && forB) {
                 return true;
@@ -636,9 +632,7 @@ final class LinkSearch {
     private static boolean serves(Port from, Want want) {
         for (Port at : want.node.part.body().ports()) {
             for (Carried c : at.carries()) {
-                if (!c.given()
-                        && c.duty().equals(want.duty)
-                        && given(from, c, want.bits).isPresent()) {
+                if (c.takenFor(want.duty) && given(from, c, want.bits).isPresent()) {
                     return true;
                 }
             }

@@ -1,6 +1,7 @@
 package boldsatchel.report;
 
 import static boldsatchel.report.Report.number;
+import static boldsatchel.report.Report.word;
 
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
@@ -13,7 +14,6 @@ import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Signal;
-import java.util.Locale;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -67,10 +67,6 @@ final class LinksReport {
             number(node, "is", f.is());
             number(node, "may", f.may());
         });
-    }
-
-    private static String word(Enum<?> constant) {
-        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     private static void end(ObjectNode at, String name, Link.End end) {

@@ -5,7 +5,6 @@ import static boldsatchel.report.Report.number;
 import boldsatchel.cost.CostResult;
 import boldsatchel.machine.Build;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -31,6 +30,6 @@ final class MoneyReport {
             ObjectNode at, CostResult cost, Function<CostResult.Item, ? extends Optional<? extends Enum<?>>> sort) {
         Map<Enum<?>, Double> sums = new LinkedHashMap<>();
         cost.items().forEach(i -> sort.apply(i).ifPresent(s -> sums.merge(s, i.amount(), Double::sum)));
-        sums.forEach((s, sum) -> number(at, s.name().toLowerCase(Locale.ROOT).replace('_', '-'), sum));
+        sums.forEach((s, sum) -> number(at, Report.word(s), sum));
     }
 }

@@ -11,6 +11,7 @@ import boldsatchel.power.PowerResult;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Verdict;
+import java.util.Locale;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -64,6 +65,11 @@ public final class Report {
         f.numbers().forEach((name, value) -> number(numbers, name, value));
         ArrayNode remedies = node.putArray("remedies");
         f.remedies().forEach(r -> remedies.add(r.words()));
+    }
+
+    /** A word of a fixed list as files write it. */
+    static String word(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** JSON has no infinity; what is unknown or endless is null. */

@@ -1,22 +1,26 @@
 package boldsatchel.links;
 
+import static boldsatchel.links.Wired.at;
 import static boldsatchel.links.Wired.board;
 import static boldsatchel.links.Wired.cable;
+import static boldsatchel.links.Wired.gives;
 import static boldsatchel.links.Wired.hdmi;
 import static boldsatchel.links.Wired.machine;
+import static boldsatchel.links.Wired.on;
 import static boldsatchel.links.Wired.part;
+import static boldsatchel.links.Wired.passes;
 import static boldsatchel.links.Wired.plug;
 import static boldsatchel.links.Wired.plugged;
 import static boldsatchel.links.Wired.screen;
 import static boldsatchel.links.Wired.socket;
+import static boldsatchel.links.Wired.takes;
 import static boldsatchel.links.Wired.usb;
 import static boldsatchel.links.Wired.wires;
-import static boldsatchel.machine.Carried.gives;
-import static boldsatchel.machine.Carried.passes;
-import static boldsatchel.machine.Carried.takes;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.edit.Edits;
+import boldsatchel.edit.LinkEdits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Connector;
 import boldsatchel.machine.Facet;
@@ -26,6 +30,8 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Signal;
+import boldsatchel.plan.LinkPlanner;
+import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Remedy;
@@ -79,8 +85,8 @@ public class LinkFindingsTest {
         return socket(
                 "pins",
                 Connector.PIN_HEADER,
-                gives(Signal.I2C, 2).on(List.of(3, 5)).at(volts),
-                gives(Signal.GPIO, 4).on(List.of(3, 5, 7, 11)).at(volts));
+                at(on(gives(Signal.I2C, 2), List.of(3, 5)), volts),
+                at(on(gives(Signal.GPIO, 4), List.of(3, 5, 7, 11)), volts));
     }
 
     private static Part sensor(String id, double volts, Integer... addresses) {
@@ -88,10 +94,7 @@ public class LinkFindingsTest {
                 id,
                 Family.MICROCONTROLLER,
                 List.of(new Facet.OnBus(List.of(addresses), Optional.empty(), 1e-11)),
-                socket(
-                        "pins",
-                        Connector.PIN_HEADER,
-                        takes(Signal.I2C, 2, "data").at(volts)));
+                socket("pins", Connector.PIN_HEADER, at(takes(Signal.I2C, 2, "data"), volts)));
     }
 
     private static Build sensed(double boardV, Part... sensors) {
@@ -289,11 +292,7 @@ public class LinkFindingsTest {
 
     /** The twin of a machine whose parts are still to be plugged in. */
     private static Build sound(Build open) {
-        return boldsatchel.plan.LinkPlanner.connect(open)
-                .edit()
-                .orElseThrow()
-                .change()
-                .apply(open);
+        return LinkPlanner.connect(open).edit().orElseThrow().change().apply(open);
     }
 
     private static Optional<Finding> finding(Build build, String code) {
@@ -322,9 +321,7 @@ public class LinkFindingsTest {
     @Test
     public void aNeedThatIsLeftOpenOnPurposeIsNeitherFoundNorCounted() {
         Build open = machine(board(host("usb", Signal.USB_480)), KEYBOARD);
-        Build left = boldsatchel.edit.LinkEdits.waive(KEYBOARD, "keys", true)
-                .change()
-                .apply(open);
+        Build left = LinkEdits.waive(KEYBOARD, "keys", true).change().apply(open);
         assertThat(finding(left, "links.unplugged")).isEmpty();
         Verdict verdict = Evaluator.evaluate(left).verdict(Verdict.Kind.CONNECTS);
         assertThat(verdict.value()).isZero();
@@ -333,26 +330,36 @@ public class LinkFindingsTest {
 
     @Test
     public void whatDoesNotGoTogetherIsRefusedInWords() {
+        Part slot =
+                part("slot", Family.DRIVE, List.of(), socket("sata", Connector.SATA, takes(Signal.USB_480, 1, "data")));
         Build build = plugged(
                 machine(
                         board(host("usb", Signal.USB_480), picture("hdmi", Signal.HDMI_1_4)),
                         KEYBOARD,
                         drive(10),
+                        slot,
                         usb("lead", 200)),
                 "board",
                 "usb",
                 "drive",
                 "plug");
-        assertThat(refusal(build, "board", "hdmi", "lead", "a")).contains("does not go into");
-        assertThat(refusal(build, "board", "usb", "lead", "a")).contains("is taken");
-        assertThat(refusal(build, "board", "hdmi", "keys", "usb")).contains("cable");
-        assertThat(refusal(build, "lead", "a", "lead", "b")).contains("another part");
-        assertThat(refusal(build, "board", "gone", "lead", "a")).contains("not there any more");
-        assertThat(refusal(build, "lead", "b", "keys", "usb")).isEmpty();
+        assertThat(refusal(build, "board", "hdmi", "keys", "usb")).contains("nothing to say to each other");
+        assertThat(refusal(build, "board", "usb", "keys", "usb")).contains("is taken");
+        assertThat(refusal(build, "board", "gone", "keys", "usb")).contains("not there any more");
+        Build free = build.with(build.wiring().withLinks(List.of()));
+        assertThat(refusal(free, "board", "usb", "slot", "sata")).contains("No cable");
+        assertThat(refusal(free, "board", "usb", "keys", "usb")).isEmpty();
+        // From which end it is dragged is all one, and what was plugged in there before comes out.
+        assertThat(refusal(free, "keys", "usb", "board", "usb")).isEmpty();
+        assertThat(refusal(build, "drive", "plug", "board", "usb")).isEmpty();
     }
 
     private static String refusal(Build build, String part, String port, String other, String otherPort) {
-        return boldsatchel.edit.LinkEdits.plug(build, Link.End.of(part, port), Link.End.of(other, otherPort))
+        return LinkPlanner.join(
+                        build,
+                        Link.End.of(part, port),
+                        Link.End.of(other, otherPort),
+                        Picks.shelf().parts())
                 .refusal()
                 .orElse("");
     }
@@ -360,9 +367,8 @@ public class LinkFindingsTest {
     @Test
     public void aPartThatGoesLeavesNoLinkBehind() {
         Build build = keyed(Set.of(Signal.USB_480), 300);
-        Build without = boldsatchel.edit.Edits.removePart(build.part("lead").orElseThrow())
-                .change()
-                .apply(build);
+        Build without =
+                Edits.removePart(build.part("lead").orElseThrow()).change().apply(build);
         assertThat(without.wiring().links()).isEmpty();
     }
 }

@@ -27,6 +27,35 @@ public final class Wired {
 
     private Wired() {}
 
+    /** A signal that a part makes. */
+    public static Carried gives(Signal signal, int lanes) {
+        return carried(signal, Carried.Way.GIVES, lanes, "");
+    }
+
+    /** A signal that a part passes on from what it takes for a duty. */
+    public static Carried passes(Signal signal, int lanes, String duty) {
+        return carried(signal, Carried.Way.GIVES, lanes, duty);
+    }
+
+    /** A signal that a part needs for a duty. */
+    public static Carried takes(Signal signal, int lanes, String duty) {
+        return carried(signal, Carried.Way.TAKES, lanes, duty);
+    }
+
+    private static Carried carried(Signal signal, Carried.Way way, int lanes, String duty) {
+        return new Carried(signal, way, lanes, duty, List.of(), Optional.empty(), Optional.empty());
+    }
+
+    /** The same on pins of a header. */
+    public static Carried on(Carried c, List<Integer> pins) {
+        return new Carried(c.signal(), c.way(), c.lanes(), c.duty(), pins, c.volts(), c.hertz());
+    }
+
+    /** The same at a logic level. */
+    public static Carried at(Carried c, double volts) {
+        return new Carried(c.signal(), c.way(), c.lanes(), c.duty(), c.pins(), Optional.of(volts), c.hertz());
+    }
+
     public static Port socket(String name, Connector connector, Carried... carries) {
         return port(name, connector, false, carries);
     }

@@ -1,12 +1,14 @@
 package boldsatchel.plan;
 
+import static boldsatchel.links.Wired.at;
+import static boldsatchel.links.Wired.gives;
 import static boldsatchel.links.Wired.machine;
+import static boldsatchel.links.Wired.on;
 import static boldsatchel.links.Wired.part;
 import static boldsatchel.links.Wired.plug;
 import static boldsatchel.links.Wired.screen;
 import static boldsatchel.links.Wired.socket;
-import static boldsatchel.machine.Carried.gives;
-import static boldsatchel.machine.Carried.takes;
+import static boldsatchel.links.Wired.takes;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.links.Flaw;
@@ -126,16 +128,13 @@ public class LinkPlannerTest {
             sockets.add(socket(
                     "pins",
                     Connector.PIN_HEADER,
-                    gives(Signal.I2C, 2).on(BUS).at(3.3),
-                    gives(Signal.GPIO, LINES.size()).on(LINES).at(3.3)));
+                    at(on(gives(Signal.I2C, 2), BUS), 3.3),
+                    at(on(gives(Signal.GPIO, LINES.size()), LINES), 3.3)));
             for (int i = random.nextInt(3); i > 0; i--) {
                 double volts = random.nextInt(4) == 0 ? 5 : 3.3;
                 device(
                         Family.MICROCONTROLLER,
-                        socket(
-                                "pins",
-                                Connector.PIN_HEADER,
-                                takes(Signal.I2C, 2, "data").at(volts)));
+                        socket("pins", Connector.PIN_HEADER, at(takes(Signal.I2C, 2, "data"), volts)));
             }
             // Two of the lines are the bus.
             for (int left = LINES.size() - BUS.size() - random.nextInt(3); left > 0; ) {
@@ -206,9 +205,7 @@ public class LinkPlannerTest {
         int lines = 2 + planted.random.nextInt(3);
         if (kind == 3) {
             planted.sockets.add(socket(
-                    "pins",
-                    Connector.PIN_HEADER,
-                    gives(Signal.GPIO, LINES.size()).on(LINES).at(3.3)));
+                    "pins", Connector.PIN_HEADER, at(on(gives(Signal.GPIO, LINES.size()), LINES), 3.3)));
             room = LINES.size() / lines;
         }
         for (int i = 0; i <= room + planted.random.nextInt(2); i++) {

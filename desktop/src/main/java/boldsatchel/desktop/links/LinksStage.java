@@ -22,9 +22,9 @@ import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
 import javafx.geometry.Point2D;
@@ -206,9 +206,9 @@ public final class LinksStage implements WorkStage {
                 yield port(giver).map(Port::words).orElse(giver.port()) + " of " + shortName(giver.part());
             }
             case UNPLUGGED ->
-                need.givers() == 0
-                        ? "open: nothing here gives it"
-                        : need.free() == 0 ? "open: no socket is left" : "open: nothing is plugged in";
+                need.pluggable()
+                        ? "open: nothing is plugged in"
+                        : need.givers() == 0 ? "open: nothing here gives it" : "open: no socket is left";
             case NO_DATA -> "open: what is plugged in carries none";
             case LEADS_NOWHERE -> "open: its cable leads nowhere";
             case WAIVED -> "left open on purpose";
@@ -239,7 +239,7 @@ public final class LinksStage implements WorkStage {
     }
 
     private static State state(Need need) {
-        return need.open() ? (need.free() == 0 ? State.STOP : State.WATCH) : need.slow() ? State.WATCH : State.FINE;
+        return need.open() && !need.pluggable() ? State.STOP : need.open() || need.slow() ? State.WATCH : State.FINE;
     }
 
     /** A row of the list. */
@@ -281,23 +281,13 @@ public final class LinksStage implements WorkStage {
         return Optional.ofNullable(needs.getSelectionModel().getSelectedItem());
     }
 
-    /** Sockets of a part that take something for a duty. */
-    private List<Link.End> takers(Need need) {
-        return build().part(need.part()).stream()
-                .flatMap(p -> p.body().ports().stream())
-                .filter(p -> p.carries().stream()
-                        .anyMatch(c -> !c.given() && c.duty().equals(need.duty())))
-                .map(p -> Link.End.of(need.part(), p.id()))
-                .toList();
-    }
-
     private void showChoices() {
         if (filling) {
             return;
         }
         filling = true;
         Optional<Need> need = chosen();
-        into.getItems().setAll(need.map(this::givers).orElse(List.of()));
+        into.getItems().setAll(need.map(n -> LinkPlanner.givers(build(), n)).orElse(List.of()));
         into.setValue(
                 need.flatMap(Need::route).map(r -> r.hops().getFirst().giver()).orElse(null));
         into.setDisable(into.getItems().isEmpty());
@@ -307,31 +297,19 @@ public final class LinksStage implements WorkStage {
         filling = false;
     }
 
-    /** Sockets that give what a need wants. */
-    private List<Link.End> givers(Need need) {
-        List<Link.End> all = new ArrayList<>();
-        for (Part part : build().parts().list()) {
-            for (Port port : part.body().ports()) {
-                boolean gives = port.carries().stream()
-                        .anyMatch(c ->
-                                c.given() && need.kinds().contains(c.signal().kind()));
-                if (gives && !part.id().equals(need.part())) {
-                    all.add(Link.End.of(part.id(), port.id()));
-                }
-            }
-        }
-        return all;
-    }
-
     private void plugInto() {
         if (filling || into.getValue() == null) {
             return;
         }
         Link.End giver = into.getValue();
-        chosen().ifPresent(need -> attempt(takers(need).stream()
-                .map(t -> LinkPlanner.join(build(), t, giver, desk.library().parts()))
-                .reduce((a, b) -> a.allowed().isPresent() ? a : b)
-                .orElse(new Attempt.Refused("It has no socket for that."))));
+        chosen().ifPresent(need -> attempt((build, shelf) -> LinkPlanner.plug(build, need, giver, shelf)));
+    }
+
+    /** Looks beside the window for what can be done, then does it, or says why not. */
+    private void attempt(BiFunction<Build, List<Part>, Attempt> what) {
+        Build now = build();
+        List<Part> shelf = desk.library().parts();
+        planning.ask(() -> what.apply(now, shelf), this::attempt);
     }
 
     private void attempt(Attempt attempt) {
@@ -373,8 +351,9 @@ public final class LinksStage implements WorkStage {
 
     private void connect() {
         Build now = build();
+        List<Part> shelf = desk.library().parts();
         say("Looking for cables …", false);
-        planning.ask(() -> LinkPlanner.connect(now, desk.library().parts()), plan -> {
+        planning.ask(() -> LinkPlanner.connect(now, shelf), plan -> {
             plan.edit().ifPresent(desk.session()::does);
             String stuck = plan.stuck().stream()
                     .map(set -> set.stream().map(this::partName).collect(Collectors.joining(" and ")))
@@ -430,8 +409,10 @@ public final class LinksStage implements WorkStage {
         if (moved && from.isPresent()) {
             to.filter(t -> !from.equals(Optional.of(t)))
                     .ifPresentOrElse(
-                            t -> attempt(LinkPlanner.join(
-                                    build(), from.get(), t, desk.library().parts())),
+                            t -> {
+                                Link.End start = from.get();
+                                attempt((build, shelf) -> LinkPlanner.join(build, start, t, shelf));
+                            },
                             this::restHint);
         } else {
             String subject = board.subjectAt(e.getX(), e.getY()).orElse("");
