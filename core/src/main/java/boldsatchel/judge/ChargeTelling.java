@@ -65,7 +65,7 @@ final class ChargeTelling implements Telling {
                         f.n("neededA") + " A"));
             }
             case "power.slow-charge" ->
-                result(f).byOffer().stream()
+                result(f).byOffer().get().stream()
                         .map(o -> new Working.Step(
                                 "From " + n(o.offer().volts()) + " V "
                                         + n(o.offer().amps()) + " A",
@@ -212,7 +212,7 @@ final class ChargeTelling implements Telling {
         Part store = store(f);
         double hours = f.number("hours");
         List<Remedy> remedies = new ArrayList<>();
-        r.byOffer().stream()
+        r.byOffer().get().stream()
                 .filter(o -> o.hours() < Math.min(f.number("limitHours"), hours * 0.8))
                 .sorted(Comparator.comparingDouble(Charge.OfferHours::hours))
                 .limit(1)

@@ -42,8 +42,17 @@ public final class CellCurve {
      * @param celsius of the cell
      */
     public static double resistanceFactor(double level, double celsius) {
-        double low = 1 + 0.6 * Math.max(0, (0.3 - level) / 0.3);
-        return low * Math.exp(2300 * (1 / (celsius + 273.15) - 1 / 298.15));
+        return levelFactor(level) * warmthFactor(celsius);
+    }
+
+    /** The part of it that goes with the state of charge, 0 to 1. */
+    static double levelFactor(double level) {
+        return 1 + 0.6 * Math.max(0, (0.3 - level) / 0.3);
+    }
+
+    /** The part of it that goes with how warm the cell is, °C. */
+    static double warmthFactor(double celsius) {
+        return Math.exp(2300 * (1 / (celsius + 273.15) - 1 / 298.15));
     }
 
     /** Share of the capacity at 25 °C that is left at a temperature; nothing is assumed below −20 °C or gained above 25 °C. */

@@ -2,6 +2,7 @@ package boldsatchel.power;
 
 import boldsatchel.course.Course;
 import boldsatchel.engine.CannotAnswer;
+import boldsatchel.engine.Lazy;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -72,7 +73,7 @@ public final class Charge {
             Curve off,
             Curve running,
             double cellsA,
-            List<OfferHours> byOffer) {}
+            Lazy<List<OfferHours>> byOffer) {}
 
     /**
      * @param offer what the supply is asked for
@@ -180,7 +181,7 @@ public final class Charge {
     }
 
     private static Store.Pack pack(Facet.Cells c, double celsius) {
-        return new Store.Pack(
+        return Store.Pack.at(
                 c,
                 Num.exact(c.cellOhms().value()),
                 Num.exact(c.packOhms().value()),
@@ -224,20 +225,34 @@ public final class Charge {
     }
 
     /** Cells being filled: as much as is left for them, and no more than holds them at their full voltage. */
-    private record Filling(Store.Pack pack, DoubleUnaryOperator givenA, DoubleUnaryOperator takenA)
-            implements Course.Motion<Filled> {
+    private static final class Filling implements Course.Motion<Filled> {
+        private final Store.Pack pack;
+        private final DoubleUnaryOperator givenA;
+        private final DoubleUnaryOperator takenA;
+        /** Ampere-hours that have to go in for a full pack. */
+        private final double capacityAh;
+
+        private final double fullV;
+
+        Filling(Store.Pack pack, DoubleUnaryOperator givenA, DoubleUnaryOperator takenA) {
+            this.pack = pack;
+            this.givenA = givenA;
+            this.takenA = takenA;
+            Facet.Cells cells = pack.cells();
+            capacityAh = pack.hoursAt(1) / CellCurve.chargeAcceptance(cells.chemistry());
+            fullV = cells.series() * cells.chemistry().chargeV();
+        }
+
         @Override
         public Filled at(double[] levels, double[] perHour) {
             double level = levels[0];
-            Facet.Cells cells = pack.cells();
-            double capacity = pack.hoursAt(1) / CellCurve.chargeAcceptance(cells.chemistry());
             double ohms = SLOW_FACTOR * pack.ohms(level);
             double open = pack.openVolts(level);
-            double held = Math.max(0, (cells.series() * cells.chemistry().chargeV() - open) / ohms);
+            double held = Math.max(0, (fullV - open) / ohms);
             double left = givenA.applyAsDouble(level) - takenA.applyAsDouble(level);
             double amps = Math.min(left, held);
-            boolean full = left > 0 && (level >= 1 || (held < left && amps <= capacity * END_PER_HOUR));
-            perHour[0] = amps / capacity;
+            boolean full = left > 0 && (level >= 1 || (held < left && amps <= capacityAh * END_PER_HOUR));
+            perHour[0] = amps / capacityAh;
             return new Filled(open + ohms * Math.max(0, amps), amps, full, full || left <= 0);
         }
     }
@@ -283,7 +298,7 @@ public final class Charge {
                             .facet(Facet.PowerBank.class)
                             .map(b -> bankCellsA(b, given, busy))
                             .orElse(given - busy),
-                    byOffer(supply, idle, off));
+                    Lazy.of(() -> byOffer(supply, idle, off)));
         }
 
         /** Offers that let the charger take as much fill as fast. */

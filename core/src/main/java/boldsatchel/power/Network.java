@@ -308,7 +308,7 @@ public final class Network {
 
         private Store pack(Part part, Facet.Cells c) {
             double celsius = cells.of(part.id());
-            return new Store.Pack(
+            return Store.Pack.at(
                     c,
                     read(part, Facet.Cells.class, "cellOhms", c.cellOhms()),
                     read(part, Facet.Cells.class, "packOhms", c.packOhms()),

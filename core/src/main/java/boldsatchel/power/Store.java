@@ -45,10 +45,19 @@ sealed interface Store {
         return Double.POSITIVE_INFINITY;
     }
 
-    /** Cells in series and parallel. */
-    record Pack(Facet.Cells cells, Num cellOhms, Num packOhms, Num charge, double celsius) implements Store {
+    /**
+     * Cells in series and parallel.
+     *
+     * @param warmth factor on their resistance for how warm they are
+     */
+    record Pack(Facet.Cells cells, Num cellOhms, Num packOhms, Num charge, double warmth) implements Store {
 
         private static final double MONTH_HOURS = 730;
+
+        /** Cells of a temperature, °C. */
+        static Pack at(Facet.Cells cells, Num cellOhms, Num packOhms, Num charge, double celsius) {
+            return new Pack(cells, cellOhms, packOhms, charge, CellCurve.warmthFactor(celsius));
+        }
 
         @Override
         public double openVolts(double level) {
@@ -61,7 +70,7 @@ sealed interface Store {
         }
 
         private double cellShare(double level) {
-            return CellCurve.resistanceFactor(level, celsius) * cells.series() / cells.parallel();
+            return CellCurve.levelFactor(level) * warmth * cells.series() / cells.parallel();
         }
 
         @Override

@@ -109,7 +109,7 @@ final class PowerReport {
         ArrayNode offers = node.putArray("bySupply");
         curve(node.putArray("curve"), charge.off());
         curve(node.putArray("curveRunning"), charge.running());
-        charge.byOffer().forEach(o -> {
+        charge.byOffer().get().forEach(o -> {
             ObjectNode offer = offers.addObject();
             number(offer, "volts", o.offer().volts());
             number(offer, "amps", o.offer().amps());

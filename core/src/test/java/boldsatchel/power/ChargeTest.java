@@ -70,7 +70,7 @@ public class ChargeTest {
     @Test
     public void atConstantVoltageTheCurrentOfAnIdealCellFallsOffExponentially() {
         double ohms = 0.25;
-        Store.Pack pack = new Store.Pack(
+        Store.Pack pack = Store.Pack.at(
                 pack(ohms).facet(Facet.Cells.class).orElseThrow(), Num.exact(ohms), Num.exact(0), Num.exact(3), 25);
         Charge.Curve curve = Charge.fill(pack, level -> 10, level -> 0);
         // From 90 % on the rest voltage goes from 4.08 to 4.18 V: b = 1 V. The voltage is held from the start at 10 A.
@@ -168,7 +168,7 @@ public class ChargeTest {
                 true,
                 exact(health));
         double ah = 3 * health * CellCurve.capacityFactor(celsius);
-        Store.Pack pack = new Store.Pack(cells, Num.exact(ohms), Num.exact(0.02), Num.exact(ah), celsius);
+        Store.Pack pack = Store.Pack.at(cells, Num.exact(ohms), Num.exact(0.02), Num.exact(ah), celsius);
         double hours = Charge.fill(pack, level -> amps, level -> 0).hours();
         double acceptance = CellCurve.chargeAcceptance(Facet.Chemistry.LI_ION);
         double level = 0;
@@ -219,6 +219,6 @@ public class ChargeTest {
                         rung("bank"), rung("adapter", Rung.of("c", new Rung.Charging(Optional.empty(), "bank")))));
         Charge.Result result = only(build);
         assertThat(result.off().hours()).isCloseTo(37 / (10 * 0.9), within(1e-9));
-        assertThat(result.byOffer().getLast().hours()).isCloseTo(37 / (5 * 0.9), within(1e-9));
+        assertThat(result.byOffer().get().getLast().hours()).isCloseTo(37 / (5 * 0.9), within(1e-9));
     }
 }

@@ -74,7 +74,7 @@ final class ChargePane extends HBox {
                                 + desk.session().shown().brief().profile().name() + "” goes on: "
                                 + hours(r.running().hours()) + "."),
                         Ui.words("Into the cells in the hardest step: " + Units.format(r.cellsA(), 2, "A") + "."));
-        for (Charge.OfferHours o : r.byOffer()) {
+        for (Charge.OfferHours o : r.byOffer().get()) {
             words.getChildren()
                     .add(Ui.words(
                             "from " + Units.format(o.offer().volts(), 1, "V") + " "
