@@ -19,6 +19,7 @@ module boldsatchel.core {
     exports boldsatchel.cost;
     exports boldsatchel.links;
     exports boldsatchel.means;
+    exports boldsatchel.abilities;
     exports boldsatchel.plausible;
     exports boldsatchel.engine;
     exports boldsatchel.verdict;
@@ -55,5 +56,6 @@ module boldsatchel.core {
             boldsatchel.judge.CostJudge,
             boldsatchel.judge.LinksJudge,
             boldsatchel.judge.MeansJudge,
+            boldsatchel.judge.AbilitiesJudge,
             boldsatchel.judge.PlausibleJudge;
 }

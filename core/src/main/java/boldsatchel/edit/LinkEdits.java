@@ -6,6 +6,7 @@ import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Wiring;
+import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -82,6 +83,28 @@ public final class LinkEdits {
                 p -> p.facet(Facet.OnBus.class)
                         .filter(on -> on.addresses().contains(address))
                         .map(on -> p.withFacet(on.at(address)))
+                        .orElse(p));
+    }
+
+    /** Pulls a bus up by resistors on one of its parts, or takes that part's resistors off. */
+    public static Edit pullUp(Part part, Optional<Double> ohms) {
+        return Edits.part(
+                ohms.isPresent() ? "pull-ups on " : "no pull-ups on ",
+                part,
+                p -> p.facet(Facet.OnBus.class)
+                        .or(() -> Optional.of(new Facet.OnBus(List.of(), Optional.empty(), Facet.OnBus.USUAL_FARADS)))
+                        .map(on -> p.withFacet(on.pulledUp(ohms)))
+                        .orElse(p));
+    }
+
+    /** Cuts a cable to a length, or takes a shorter one. */
+    public static Edit shorten(Part cable, double lengthMm) {
+        return Edits.part(
+                "shorten ",
+                cable,
+                p -> p.facet(Facet.Joins.class)
+                        .map(j ->
+                                p.withFacet(new Facet.Joins(j.signals(), j.lanes(), Figure.guess(lengthMm), j.flat())))
                         .orElse(p));
     }
 

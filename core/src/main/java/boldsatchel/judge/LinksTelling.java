@@ -7,10 +7,14 @@ import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.edit.LinkEdits;
 import boldsatchel.engine.Lazy;
+import boldsatchel.links.Bus;
+import boldsatchel.links.Coax;
 import boldsatchel.links.Flaw;
 import boldsatchel.links.LinksEngine;
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
+import boldsatchel.links.Resistors;
+import boldsatchel.links.Route;
 import boldsatchel.links.Timing;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -22,6 +26,7 @@ import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Working;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -38,6 +43,9 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
     }
 
     private static final String CONNECT = "Connect for me";
+
+    /** What is soldered to most boards for a bus. */
+    private static final double USUAL_PULL_UP_OHMS = 4700;
 
     /** Whether a picture comes over a serial line, where few frames a second are usual. */
     static boolean serial(Build build, Flaw flaw) {
@@ -138,6 +146,18 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
                 "From " + second(f) + " to " + first + " it is " + f.n("is")
                         + " mm of cable; that signal usually bears " + f.n("may")
                         + " mm. The volts may be right and the picture or bus fail all the same.";
+            case "links.no-pull-ups" ->
+                "The I2C bus of " + name(build, f.subjects().getLast())
+                        + " has no resistors that pull it up, as far as anybody said: it may not work at all.";
+            case "links.rise" ->
+                "The I2C bus of " + name(build, f.subjects().getLast()) + " takes " + f.n("is")
+                        + " ns to rise; its clock allows " + f.n("may") + " ns.";
+            case "links.pull-strong" ->
+                "The pull-ups on the I2C bus of " + name(build, f.subjects().getLast()) + " ask for " + f.n("is")
+                        + " mA; an output has to sink no more than " + f.n("may") + " mA.";
+            case "links.radio-loss" ->
+                first + " loses " + f.n("is") + " dB on the way to its antenna: "
+                        + Words.percent(Coax.left(f.number("is"))) + " % of its power is left.";
             case "links.tiers" ->
                 first + " hangs behind " + f.n("is") + " hubs one after the other; USB allows " + f.n("may") + ".";
             case "links.no-room" ->
@@ -156,8 +176,39 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
         return seconds < 90 ? Units.format(seconds, 0, "s") : Units.format(seconds / 60, 0, "min");
     }
 
+    private Optional<Bus> bus(Noted f) {
+        return Bus.all(build, links.needs()).stream()
+                .filter(b -> b.header().part().equals(f.subjects().getLast())
+                        && b.parts().equals(f.subjects().subList(0, f.subjects().size() - 1)))
+                .findFirst();
+    }
+
+    private static List<Working.Step> rises(Bus b) {
+        return List.of(
+                new Working.Step(
+                        "Capacitance of a wire",
+                        "10 pF a pin where nobody said more, 100 pF a metre of cable (a guess)",
+                        "",
+                        n(b.farads() * 1e12) + " pF"),
+                new Working.Step(
+                        "Rise time from 30 % to 70 %",
+                        "t = ln(0.7 / 0.3) · R · C",
+                        "0.847 · " + n(b.pullUpOhms()) + " Ω · " + n(b.farads() * 1e12) + " pF",
+                        n(b.riseSeconds() * 1e9) + " ns"),
+                new Working.Step(
+                        "The most that the resistors may be together",
+                        "R = t / (0.847 · C)",
+                        n(b.riseMostSeconds() * 1e9) + " ns / (0.847 · " + n(b.farads() * 1e12) + " pF)",
+                        n(b.mostOhms()) + " Ω"));
+    }
+
     @Override
     public List<Working.Step> working(Noted f) {
+        if (f.code().equals("links.no-pull-ups")
+                || f.code().equals("links.rise")
+                || f.code().equals("links.pull-strong")) {
+            return bus(f).map(LinksTelling::rises).orElse(List.of());
+        }
         if (!f.code().equals("links.frames") && !f.code().equals("links.pixels")) {
             return List.of();
         }
@@ -191,6 +242,11 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
             case "links.screens" -> cures.add(Remedy.advice("Take a board that drives more, or one screen less"));
             case "links.pixels", "links.frames" -> pictures(f, cures);
             case "links.address" -> address(f, cures);
+            case "links.no-pull-ups", "links.rise", "links.pull-strong" -> pulled(f, cures);
+            case "links.radio-loss" -> {
+                shorter(f).ifPresent(cures::add);
+                cures.add(Remedy.advice("Move the antenna nearer, or take thicker cable"));
+            }
             case "links.no-room" -> cures.add(Remedy.by("Keep room for right-angle plugs", LinkEdits.keepRoom()));
             case "links.pin" -> {
                 build.part(f.subjects().get(2))
@@ -323,6 +379,55 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
                             LinkEdits.address(part.orElseThrow(), a))));
         }
         cures.add(Remedy.advice("Put one of them on a second bus, or take a part with another address"));
+    }
+
+    /** Resistors that are usual and strong enough, on the first part of the bus; weaker ones where they ask for too much. */
+    private void pulled(Noted f, List<Remedy> cures) {
+        Optional<Bus> bus = bus(f);
+        if (bus.isPresent() && f.code().equals("links.pull-strong")) {
+            bus.get()
+                    .bringer(build)
+                    .ifPresent(p -> cures.add(
+                            Remedy.by("Take the pull-ups off " + p.name(), LinkEdits.pullUp(p, Optional.empty()))));
+        } else if (bus.isPresent()) {
+            double left = 1 / bus.get().mostOhms()
+                    - (Double.isInfinite(bus.get().pullUpOhms())
+                            ? 0
+                            : 1 / bus.get().pullUpOhms());
+            Part first = build.part(f.first()).orElseThrow();
+            double there = first.facet(Facet.OnBus.class)
+                    .flatMap(Facet.OnBus::pullUpOhms)
+                    .map(r -> 1 / r)
+                    .orElse(0.0);
+            double ohms = Resistors.notAbove(Math.min(USUAL_PULL_UP_OHMS, 1 / (left + there)));
+            cures.add(Remedy.by(
+                    "Pull both wires up by " + n(ohms) + " Ω at " + first.name(),
+                    LinkEdits.pullUp(first, Optional.of(ohms))));
+        }
+        cures.add(Remedy.advice(
+                f.code().equals("links.pull-strong")
+                        ? "One pair of resistors a bus is enough; take the others off"
+                        : "Shorter wires and a slower clock help as well"));
+    }
+
+    /** The longest cable on the way to an antenna, so short that half of the power is left. */
+    private Optional<Remedy> shorter(Noted f) {
+        Optional<Route> route = links.needs().stream()
+                .filter(n -> n.part().equals(f.first()) && n.duty().equals(duty(f)))
+                .flatMap(n -> n.route().stream())
+                .findFirst();
+        return route.flatMap(r -> r.through().stream()
+                .flatMap(id -> build.part(id).stream())
+                .filter(Part::isLed)
+                .max(Comparator.comparingDouble(LinksTelling::lengthMm))
+                .map(cable -> {
+                    double mm = Math.max(10, Math.floor(lengthMm(cable) - r.lengthMm() + Coax.bearsMm(r)));
+                    return Remedy.by("Shorten " + cable.name() + " to " + n(mm) + " mm", LinkEdits.shorten(cable, mm));
+                }));
+    }
+
+    private static double lengthMm(Part cable) {
+        return cable.facet(Facet.Joins.class).map(j -> j.lengthMm().value()).orElse(0.0);
     }
 
     private boolean freeAddress(int address) {

@@ -18,7 +18,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Tells what tools are not at hand, and which program no board runs. It answers no question of its own. */
+/** Tells what tools are not at hand. It answers no question of its own. */
 public final class MeansJudge implements Judge<Lacks> {
 
     /** A judge; all are alike. */
@@ -47,10 +47,9 @@ public final class MeansJudge implements Judge<Lacks> {
     }
 
     private static Finding finding(Build build, Lack lack) {
-        boolean unknown = lack.kind() == Lack.Kind.UNKNOWN_PROCESSOR;
         return Finding.of(
                 "means." + lack.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                unknown ? Severity.NOTE : Severity.WATCH,
+                Severity.WATCH,
                 lack.subjects(),
                 Words.numbers("size", lack.size(), "limit", lack.limit()),
                 () -> sentence(build, lack),
@@ -81,10 +80,6 @@ public final class MeansJudge implements Judge<Lacks> {
             case NO_IRON ->
                 lack.subjects().size() + (lack.subjects().size() == 1 ? " joint is" : " joints are")
                         + " soldered or crimped; there is no soldering iron at hand.";
-            case OTHER_PROCESSOR ->
-                lack.words() + ", runs on no board here as it is: only by emulation, which is slow, or not at all.";
-            case UNKNOWN_PROCESSOR ->
-                "Whether " + lack.words() + ", runs here is not known: nobody said what processor every board has.";
         };
     }
 
@@ -97,9 +92,6 @@ public final class MeansJudge implements Judge<Lacks> {
             case NO_WELDER ->
                 "Buy the pack ready-made with its circuit, or have it welded; never solder to a cell itself";
             case NO_IRON -> "Take ready-made leads with connectors or screw terminals, or have the joints made";
-            case OTHER_PROCESSOR ->
-                "Take a board with that processor, or look whether the program is made for this one";
-            case UNKNOWN_PROCESSOR -> "Look the processor up and add “Runs programs” to the board";
         };
     }
 }

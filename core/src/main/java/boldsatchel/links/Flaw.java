@@ -44,6 +44,14 @@ public record Flaw(Kind kind, List<String> subjects, String duty, double is, dou
         NO_PINS,
         /** Longer than the signal bears. */
         LENGTH,
+        /** A bus without resistors that pull it up, as far as anybody said. */
+        NO_PULL_UPS,
+        /** A bus that rises too slowly for its clock. */
+        RISE,
+        /** Resistors that ask an output of a bus for too much. */
+        PULL_STRONG,
+        /** More than half of a radio's power lost on the way to its antenna. */
+        RADIO_LOSS,
         /** Too many hubs one behind the other. */
         TIERS,
         /** Sockets with a cable in them that keep no room free for its plug. */

@@ -38,10 +38,12 @@ final class Flaws {
                 levels(need, route);
                 length(need, route);
                 tiers(need, route);
+                radio(need, route);
             });
         }
         screens();
         addresses();
+        Bus.all(build, needs).forEach(this::pulled);
         feeds();
         rooms();
         return found;
@@ -192,6 +194,28 @@ final class Flaws {
             if (first != null) {
                 add(Flaw.Kind.ADDRESS, List.of(need.part(), first, hop.giver().part()), need.duty(), address, 1);
             }
+        }
+    }
+
+    private void pulled(Bus bus) {
+        List<String> subjects = new ArrayList<>(bus.parts());
+        subjects.add(bus.header().part());
+        if (Double.isInfinite(bus.pullUpOhms())) {
+            add(Flaw.Kind.NO_PULL_UPS, subjects, bus.header().port(), 0, bus.mostOhms());
+        } else if (bus.riseSeconds() > bus.riseMostSeconds()) {
+            add(Flaw.Kind.RISE, subjects, bus.header().port(), bus.riseSeconds() * 1e9, bus.riseMostSeconds() * 1e9);
+        } else if (bus.sinkA() > Bus.MOST_SINK_A) {
+            add(Flaw.Kind.PULL_STRONG, subjects, bus.header().port(), bus.sinkA() * 1e3, Bus.MOST_SINK_A * 1e3);
+        }
+    }
+
+    private void radio(Need need, Route route) {
+        if (LinksEngine.kind(route) != Signal.Kind.RADIO || route.lengthMm() == 0) {
+            return;
+        }
+        double loss = Coax.lossDb(route);
+        if (loss > Coax.MOST_DB) {
+            add(Flaw.Kind.RADIO_LOSS, subjects(need, route), need.duty(), loss, Coax.MOST_DB);
         }
     }
 

@@ -184,14 +184,20 @@ public record Brief(
      *
      * @param system operating system, in the builder's words
      * @param programs that must run
+     * @param without what the machine does without on purpose
      */
     public record Software(
             @Label("operating system") String system,
-            @Label("programs") List<Program> programs) {
-        /** Copies the list. */
+            @Label("programs") List<Program> programs,
+            @Label("does without") Set<Function> without) {
+        /** Copies the lists, in a stable order. */
         public Software {
             programs = List.copyOf(programs);
+            without = Collections.unmodifiableSortedSet(new TreeSet<>(without));
         }
+
+        /** Of which nothing is said yet. */
+        public static final Software UNSAID = new Software("", List.of(), Set.of());
     }
 
     /**
@@ -199,9 +205,24 @@ public record Brief(
      *
      * @param name of it
      * @param madeFor the processors it was made for
+     * @param memoryGb it takes while it runs; absent where nobody said
+     * @param storageGb it takes with its files; absent where nobody said
+     * @param slowest how many times slower than on its own processor it may run and still be of use; absent where nobody said
      */
     public record Program(
-            @Label("name") String name, @Label("made for") Processor madeFor) {}
+            @Label("name") String name,
+            @Label("made for") Processor madeFor,
+            @Label(value = "memory", in = Quantity.DATA) Optional<Double> memoryGb,
+            @Label(value = "storage", in = Quantity.DATA) Optional<Double> storageGb,
+
+            @Label(value = "may be slower by", least = 1, most = 1000)
+            Optional<Double> slowest) {
+
+        /** Of which no more is known. */
+        public Program(String name, Processor madeFor) {
+            this(name, madeFor, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+    }
 
     /**
      * Where it is used.
@@ -251,6 +272,11 @@ public record Brief(
         this(purpose, currency, limits, surroundings, profiles, Optional.empty(), Optional.empty());
     }
 
+    /** Whether the machine does without something on purpose. */
+    public boolean without(Function function) {
+        return software.filter(s -> s.without().contains(function)).isPresent();
+    }
+
     /** The profile that verdicts are about. */
     public UseProfile profile() {
         return profiles.getFirst();
@@ -279,6 +305,11 @@ public record Brief(
     /** The same brief with other surroundings. */
     public Brief withSurroundings(Surroundings newSurroundings) {
         return new Brief(purpose, currency, limits, newSurroundings, profiles, workshop, software);
+    }
+
+    /** The same brief with another word on programs. */
+    public Brief withSoftware(Software newSoftware) {
+        return new Brief(purpose, currency, limits, surroundings, profiles, workshop, Optional.of(newSoftware));
     }
 
     /** The same brief with other profiles. */

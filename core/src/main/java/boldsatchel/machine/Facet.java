@@ -4,6 +4,7 @@ import boldsatchel.geometry.Box;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.time.LocalDate;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
@@ -742,6 +743,9 @@ public sealed interface Facet {
             @Label(value = "capacitance", in = Quantity.CAPACITANCE, absent = 1e-11)
             double farads)
             implements Facet {
+        /** Of a pin where nobody said more, F: the most that the bus allows (UM10204, table 10). */
+        public static final double USUAL_FARADS = 1e-11;
+
         /** Copies the list; addresses have seven bits. */
         public OnBus {
             addresses = List.copyOf(addresses);
@@ -757,15 +761,185 @@ public sealed interface Facet {
             List<Integer> others = addresses.stream().filter(a -> a != address).toList();
             return new OnBus(Stream.concat(Stream.of(address), others.stream()).toList(), pullUpOhms, farads);
         }
+
+        /** The same with other resistors, or none. */
+        public OnBus pulledUp(Optional<Double> ohms) {
+            return new OnBus(addresses, ohms, farads);
+        }
     }
 
     /**
      * Runs programs.
      *
      * @param processor its family
+     * @param memoryGb for programs; absent where nobody said
+     * @param has what is built in
      */
     @Label("Runs programs")
-    record Computes(@Label("processor") Processor processor) implements Facet {}
+    record Computes(
+            @Label("processor") Processor processor,
+            @Label(value = "memory", in = Quantity.DATA) Optional<Double> memoryGb,
+            @Label("built in") Set<Function> has)
+            implements Facet {
+        /** Copies the set, in a stable order. */
+        public Computes {
+            has = Collections.unmodifiableSortedSet(new TreeSet<>(has));
+        }
+
+        /** Of which nobody said more. */
+        public Computes(Processor processor) {
+            this(processor, Optional.empty(), Set.of());
+        }
+    }
+
+    /** How well something works. */
+    enum Degree {
+        /** As it should. */
+        WORKS("works"),
+        /** With flaws. */
+        PARTLY("works in part"),
+        /** Nobody has tried. */
+        UNKNOWN("not known"),
+        /** Not at all. */
+        FAILS("does not work");
+
+        private final String words;
+
+        Degree(String words) {
+            this.words = words;
+        }
+
+        /** As shown in a choice. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * How a function of a board works under a system.
+     *
+     * @param function which
+     * @param system the operating system, and its version where that matters
+     * @param degree how well
+     * @param basis who says so: tried, read, told
+     * @param seen when
+     */
+    record Support(
+            @Label("function") Function function,
+            @Label("system") String system,
+            @Label("it") Degree degree,
+            @Label("says who") String basis,
+            @Label("on") Optional<LocalDate> seen) {}
+
+    /**
+     * How its functions work under systems.
+     *
+     * @param known what is known of it
+     */
+    @Label("Runs under systems")
+    record Supported(@Label("known") List<Support> known) implements Facet {
+        /** Copies the list. */
+        public Supported {
+            known = List.copyOf(known);
+        }
+
+        /** What is known of a function under a system, the last that was said; system names are compared without case. */
+        public Optional<Support> of(Function function, String system) {
+            return known.stream()
+                    .filter(s -> s.function() == function && s.system().equalsIgnoreCase(system.strip()))
+                    .reduce((a, b) -> b);
+        }
+    }
+
+    /**
+     * Feels fingers on a picture.
+     *
+     * @param turnDeg how far its own top is turned from the picture's, clockwise
+     * @param setDeg how far the system turns it back
+     */
+    @Label("Feels fingers")
+    record Touches(
+            @Label(value = "turned from the picture by", in = Quantity.ANGLE, least = 0, most = 359)
+            double turnDeg,
+
+            @Label(value = "turned back by the system", in = Quantity.ANGLE, least = 0, most = 359)
+            double setDeg)
+            implements Facet {}
+
+    /**
+     * Makes sound strong enough for a loudspeaker.
+     *
+     * @param watts of each channel into the impedance below
+     * @param ohms that its power holds at
+     * @param leastOhms less of which overloads it
+     * @param inputOhms between its input and ground
+     * @param muted whether a plug in the headphone socket silences it
+     * @param mixed whether resistors bring left and right together before it
+     */
+    @Label("Amplifies sound")
+    record Amplifies(
+            @Label(value = "power a channel", in = Quantity.POWER, absent = 3, usualLeast = 0.1, usualMost = 50)
+            Figure watts,
+
+            @Label(value = "into", in = Quantity.RESISTANCE, absent = 4, least = 1, usualMost = 600)
+            double ohms,
+
+            @Label(value = "bears no less than", in = Quantity.RESISTANCE, absent = 4, least = 1, usualMost = 600)
+            double leastOhms,
+
+            @Label(
+                    value = "input resistance",
+                    in = Quantity.RESISTANCE,
+                    absent = 20_000,
+                    least = 1,
+                    usualLeast = 500,
+                    usualMost = 1e6)
+            double inputOhms,
+
+            @Label("silent while headphones are in") boolean muted,
+            @Label("left and right mixed by resistors") boolean mixed)
+            implements Facet {}
+
+    /**
+     * Is heard.
+     *
+     * @param ohms its nominal impedance
+     * @param watts the most it bears for long
+     * @param dbAtMetre sound pressure level at 1 m for 1 W, dB
+     */
+    @Label("Loudspeaker")
+    record Sounds(
+            @Label(value = "impedance", in = Quantity.RESISTANCE, absent = 8, least = 1, usualMost = 64)
+            double ohms,
+
+            @Label(value = "bears", in = Quantity.POWER, absent = 2, usualLeast = 0.1, usualMost = 50)
+            double watts,
+
+            @Label(
+                    value = "loudness at 1 m for 1 W",
+                    in = Quantity.SOUND,
+                    absent = 80,
+                    usualLeast = 60,
+                    usualMost = 100)
+            Figure dbAtMetre)
+            implements Facet {}
+
+    /**
+     * Has sockets of which nobody knows which pin is which.
+     *
+     * @param sockets their names
+     */
+    @Label("Has unmarked sockets")
+    record Unmarked(@Label("sockets") List<String> sockets) implements Facet {
+        /** Copies the list. */
+        public Unmarked {
+            sockets = List.copyOf(sockets);
+        }
+    }
+
+    /** A screen that stays lit when its picture goes, as long as it is fed. */
+    @Label("Stays lit without a picture")
+    record StaysLit() implements Facet {}
 
     /** Sends or receives; metal around it matters. */
     @Label("Sends or receives")

@@ -7,11 +7,10 @@ import java.util.List;
  *
  * @param kind what
  * @param subjects ids of what asks for it, the first culprit first
- * @param words name of a program, where one asks
  * @param size what is too large, mm
  * @param limit what there is, mm
  */
-public record Lack(Kind kind, List<String> subjects, String words, double size, double limit) {
+public record Lack(Kind kind, List<String> subjects, double size, double limit) {
 
     /** Copies the list. */
     public Lack {
@@ -31,10 +30,6 @@ public record Lack(Kind kind, List<String> subjects, String words, double size, 
         /** Cells to be welded, and no spot welder. */
         NO_WELDER,
         /** Joints to be soldered, and no iron. */
-        NO_IRON,
-        /** No board runs a program as it is. */
-        OTHER_PROCESSOR,
-        /** It is not known what the boards can run. */
-        UNKNOWN_PROCESSOR
+        NO_IRON
     }
 }

@@ -8,7 +8,6 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
-import boldsatchel.machine.Processor;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
@@ -20,7 +19,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 
-/** Compares what the build asks for with the tools at hand and the programs that must run. What nobody said is not looked at. */
+/** Compares what the build asks for with the tools at hand. What nobody said is not looked at. */
 public final class MeansEngine implements Engine<Lacks> {
 
     /** An engine; all are alike. */
@@ -28,7 +27,7 @@ public final class MeansEngine implements Engine<Lacks> {
 
     @Override
     public String about() {
-        return "whether tools and processors are up to it";
+        return "whether the tools are up to it";
     }
 
     @Override
@@ -58,12 +57,11 @@ public final class MeansEngine implements Engine<Lacks> {
             build.casing().shells().forEach(s -> making(s, w, lacks));
             joining(build, w, lacks);
         });
-        build.brief().software().ifPresent(s -> s.programs().forEach(p -> running(build, p, lacks)));
         return new Lacks(lacks);
     }
 
     private static Lack lack(Lack.Kind kind, List<String> subjects) {
-        return new Lack(kind, subjects, "", Double.NaN, Double.NaN);
+        return new Lack(kind, subjects, Double.NaN, Double.NaN);
     }
 
     private static void making(Shell shell, Brief.Workshop tools, List<Lack> lacks) {
@@ -73,8 +71,7 @@ public final class MeansEngine implements Engine<Lacks> {
                 tools.bed()
                         .ifPresentOrElse(
                                 bed -> beyond(shell.outside(), bed)
-                                        .ifPresent(
-                                                over -> lacks.add(new Lack(Lack.Kind.BED, it, "", over[0], over[1]))),
+                                        .ifPresent(over -> lacks.add(new Lack(Lack.Kind.BED, it, over[0], over[1]))),
                                 () -> lacks.add(lack(Lack.Kind.NO_PRINTER, it)));
             case CUT -> {
                 if (!tools.cuts()) {
@@ -136,23 +133,5 @@ public final class MeansEngine implements Engine<Lacks> {
                 && part.facet(Facet.Cells.class)
                         .filter(c -> c.series() * c.parallel() > 1)
                         .isPresent();
-    }
-
-    private static void running(Build build, Brief.Program program, List<Lack> lacks) {
-        List<Part> boards =
-                build.parts().list().stream().filter(p -> p.family().computes()).toList();
-        List<Processor> known = boards.stream()
-                .flatMap(p -> p.facet(Facet.Computes.class).stream())
-                .map(Facet.Computes::processor)
-                .toList();
-        if (boards.isEmpty() || known.stream().anyMatch(p -> p.runs(program.madeFor()))) {
-            return;
-        }
-        lacks.add(new Lack(
-                known.size() < boards.size() ? Lack.Kind.UNKNOWN_PROCESSOR : Lack.Kind.OTHER_PROCESSOR,
-                boards.stream().map(Part::id).toList(),
-                program.name() + ", made for " + program.madeFor().words(),
-                Double.NaN,
-                Double.NaN));
     }
 }

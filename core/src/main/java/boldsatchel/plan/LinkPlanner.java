@@ -2,6 +2,7 @@ package boldsatchel.plan;
 
 import boldsatchel.edit.Attempt;
 import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
 import boldsatchel.links.LinksEngine;
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
@@ -514,6 +515,51 @@ public final class LinkPlanner {
 
     private static boolean gives(Part part, Need need) {
         return part.body().ports().stream().anyMatch(p -> p.gives(need.kinds()));
+    }
+
+    /**
+     * The cheapest part off the shelf of some kind that can be connected and cures something.
+     *
+     * @param which parts come into question
+     * @param cured by the build with it
+     */
+    public static Optional<Helper> adding(Build build, Predicate<Part> which, Predicate<Build> cured) {
+        List<Part> shelf = Picks.shelf().parts();
+        int open = LinksEngine.evaluate(build).open().size();
+        return shelf.stream()
+                .filter(p -> !p.isLed() && !p.family().computes() && which.test(p))
+                .sorted(Comparator.comparingDouble(p -> p.price().value()))
+                .limit(MOST_HELPERS)
+                .filter(p -> {
+                    Build with = with(build, List.of(p), shelf);
+                    return LinksEngine.evaluate(with).open().size() <= open && cured.test(with);
+                })
+                .findFirst()
+                .map(p -> new Helper(
+                        List.of(p), new Edit("add and connect " + p.name(), b -> with(b, List.of(p), shelf))));
+    }
+
+    /** The cheapest part off the shelf of a part's family that talks in its place and cures something. */
+    public static Optional<Helper> swapping(Build build, Part part, Predicate<Build> cured) {
+        List<Part> shelf = Picks.shelf().parts();
+        int open = LinksEngine.evaluate(build).open().size();
+        return shelf.stream()
+                .filter(p -> p.family() == part.family() && !p.name().equals(part.name()))
+                .sorted(Comparator.comparingDouble(p -> p.price().value()))
+                .limit(MOST_HELPERS)
+                .filter(p -> {
+                    Build with = swapped(build, part, p, shelf);
+                    return LinksEngine.evaluate(with).open().size() <= open && cured.test(with);
+                })
+                .findFirst()
+                .map(p -> new Helper(
+                        List.of(p),
+                        new Edit("take " + p.name() + " for " + part.name(), b -> swapped(b, part, p, shelf))));
+    }
+
+    private static Build swapped(Build build, Part part, Part by, List<Part> shelf) {
+        Build loose = unplugged(Edits.replacePart(part, by).change().apply(build), Set.of(part.id()));
+        return connect(loose, shelf).edit().map(e -> e.change().apply(loose)).orElse(loose);
     }
 
     /** A build with more parts, connected. */

@@ -515,10 +515,11 @@ public final class Network {
         }
 
         private Node load(Rung rung, Part part, Facet.DrawsPower draws, Demand demand) {
-            Num watts = watts(part, draws, demand);
-            if (demand.brightness() > 0) {
+            Demand asked = stays(part, demand);
+            Num watts = watts(part, draws, asked);
+            if (asked.brightness() > 0) {
                 watts = watts.plus(read(part, Facet.DrawsPower.class, "backlightW", draws.backlightW())
-                        .times(demand.brightness()));
+                        .times(asked.brightness()));
             }
             Optional<Facet.Refreshes> refreshes = part.facet(Facet.Refreshes.class);
             if (demand.refreshesPerMinute() > 0 && refreshes.isPresent()) {
@@ -569,6 +570,12 @@ public final class Network {
                     .filter(owner::converts)
                     .map(d -> (Node) new Node.Socket(d.nominalV(), node, Node.ampsOn(d.nominalV(), node)))
                     .orElse(node);
+        }
+
+        /** A screen that stays lit without a picture goes neither to sleep nor off with the board. */
+        private static Demand stays(Part part, Demand demand) {
+            boolean dark = demand.mode() == Mode.OFF || demand.mode() == Mode.SLEEP;
+            return dark && part.facet(Facet.StaysLit.class).isPresent() ? Demand.of(Mode.IDLE) : demand;
         }
 
         /** A board that runs a known program draws what was read for it, or as much of the way to busy as it is loaded. */

@@ -123,7 +123,15 @@ public class RunDrawingsTest {
         assertThat(words(RunDrawings.charge(charge))).contains("and current, at first 2.50 A", "thin: while it runs");
         Charge.Curve never = new Charge.Curve(Double.POSITIVE_INFINITY, List.of());
         Charge.Result stuck = new Charge.Result(
-                charge.rung(), charge.store(), charge.supply(), charge.asked(), false, never, never, 0, List.of());
+                charge.rung(),
+                charge.store(),
+                charge.supply(),
+                charge.asked(),
+                false,
+                never,
+                never,
+                0,
+                boldsatchel.engine.Lazy.known(List.of()));
         assertThat(words(RunDrawings.charge(stuck))).containsExactly("never full from this supply");
     }
 

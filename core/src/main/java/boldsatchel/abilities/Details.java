@@ -1,0 +1,121 @@
+package boldsatchel.abilities;
+
+import boldsatchel.links.LinksResult;
+import boldsatchel.links.Need;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Function;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Signal;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What is there and yet not as it should be: turned touch, no way in, unmarked plugs, a screen that stays lit, sound. */
+record Details(Build build, LinksResult links, List<Sound> sounds, List<Gap> gaps) {
+
+    /** Speech at half a metre has about 65 dB; what is to be heard beside it wants a little more. */
+    private static final double LEAST_DB = 70;
+
+    /** Panels that show nothing until the system has loaded their drivers. */
+    private static final Set<Signal.Kind> BY_DRIVER = EnumSet.of(Signal.Kind.DSI, Signal.Kind.SPI, Signal.Kind.I2C);
+
+    /** What shows or takes in something without them. */
+    private static final Set<Signal.Kind> WAYS_IN = EnumSet.of(
+            Signal.Kind.HDMI, Signal.Kind.DISPLAYPORT, Signal.Kind.ETHERNET, Signal.Kind.UART, Signal.Kind.CARD);
+
+    void look() {
+        Map<String, PowerState> states = new HashMap<>();
+        for (Part part : build.parts().list()) {
+            if (part.facets().isEmpty()) {
+                continue;
+            }
+            part.facet(Facet.Touches.class)
+                    .filter(t -> t.turnDeg() != t.setDeg())
+                    .ifPresent(t -> add(Gap.Kind.TURNED, List.of(part.id()), "", t.turnDeg(), t.setDeg()));
+            part.facet(Facet.Unmarked.class)
+                    .ifPresent(u -> u.sockets()
+                            .forEach(s -> add(Gap.Kind.UNMARKED, List.of(part.id()), s, Double.NaN, Double.NaN)));
+            if (part.facet(Facet.StaysLit.class).isPresent()) {
+                if (states.isEmpty()) {
+                    PowerState.all(build).forEach(s -> states.put(s.part(), s));
+                }
+                lit(part, Optional.ofNullable(states.get(part.id())));
+            }
+        }
+        wayIn();
+        sounds.forEach(this::sound);
+    }
+
+    private void add(Gap.Kind kind, List<String> subjects, String words, double is, double may) {
+        gaps.add(new Gap(kind, subjects, Optional.empty(), words, is, may));
+    }
+
+    private void lit(Part screen, Optional<PowerState> state) {
+        Optional<Facet.DrawsPower> draws = screen.facet(Facet.DrawsPower.class);
+        if (draws.isPresent() && state.filter(s -> s.off() || s.asleep()).isPresent()) {
+            double watts =
+                    draws.get().idleW().value() + draws.get().backlightW().value();
+            add(Gap.Kind.STAYS_LIT, List.of(screen.id()), "", watts, 0);
+        }
+    }
+
+    /** A board whose only pictures come by drivers wants another way in, should these not load. */
+    private void wayIn() {
+        if (build.casing().shells().isEmpty()) {
+            return;
+        }
+        Map<String, Boolean> onlyByDriver = new HashMap<>();
+        for (Need need : links.needs()) {
+            if (need.duty().equals("picture") && need.route().isPresent()) {
+                String board = need.route().get().giver().part();
+                boolean driver =
+                        BY_DRIVER.contains(need.route().get().given().signal().kind());
+                onlyByDriver.merge(board, driver, (a, b) -> a && b);
+            }
+        }
+        onlyByDriver.forEach((id, driver) -> {
+            Optional<Part> board = build.part(id).filter(p -> p.family().computes());
+            if (driver
+                    && board.isPresent()
+                    && waysIn(board.get(), Port.Use.OUTSIDE).isEmpty()) {
+                add(Gap.Kind.NO_WAY_IN, List.of(id), "", 0, 1);
+            }
+        });
+    }
+
+    private static List<Port> waysIn(Part board, Port.Use use) {
+        return board.body().ports().stream()
+                .filter(p -> p.use() == use && p.gives(WAYS_IN))
+                .toList();
+    }
+
+    private void sound(Sound s) {
+        List<String> both = List.of(s.speaker(), s.amplifier());
+        if (s.heard().ohms() < s.gives().leastOhms()) {
+            add(Gap.Kind.OVERLOAD, both, "", s.heard().ohms(), s.gives().leastOhms());
+        } else if (s.watts() > s.heard().watts()) {
+            add(Gap.Kind.TOO_STRONG, both, "", s.watts(), s.heard().watts());
+        }
+        if (s.decibels() < LEAST_DB) {
+            add(Gap.Kind.QUIET, both, "", s.decibels(), LEAST_DB);
+        }
+        if (s.stereo() && !s.gives().mixed()) {
+            add(Gap.Kind.ONE_CHANNEL, List.of(s.amplifier(), s.source()), "", 1, 2);
+        }
+        if (!s.gives().muted() && hasJackOutside(s.source()) && !build.brief().without(Function.SOUND)) {
+            add(Gap.Kind.BOTH_PLAY, List.of(s.amplifier(), s.source()), "", Double.NaN, Double.NaN);
+        }
+    }
+
+    private boolean hasJackOutside(String board) {
+        return build.part(board)
+                .filter(p -> p.body().ports().stream()
+                        .anyMatch(q -> q.use() == Port.Use.OUTSIDE && q.gives(Set.of(Signal.Kind.LINE))))
+                .isPresent();
+    }
+}

@@ -1,0 +1,79 @@
+package boldsatchel.judge;
+
+import static boldsatchel.judge.Words.numbers;
+
+import boldsatchel.abilities.Abilities;
+import boldsatchel.abilities.AbilitiesEngine;
+import boldsatchel.abilities.Gap;
+import boldsatchel.engine.Engine;
+import boldsatchel.judge.Telling.Sheet;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Section;
+import boldsatchel.verdict.Judge;
+import boldsatchel.verdict.Judgement;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.Verdict;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/** Tells what the machine will not do for its user. It answers no question of its own. */
+public final class AbilitiesJudge implements Judge<Abilities> {
+
+    /** A judge; all are alike. */
+    public AbilitiesJudge() {}
+
+    @Override
+    public Engine<Abilities> engine() {
+        return new AbilitiesEngine();
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.WIRING);
+    }
+
+    @Override
+    public List<Verdict.Kind> kinds() {
+        return List.of();
+    }
+
+    @Override
+    public Judgement judge(Build build, Abilities abilities) {
+        Sheet sheet = new Sheet(new AbilitiesTelling(build, abilities));
+        List<Gap> gaps = abilities.gaps();
+        for (int i = 0; i < gaps.size(); i++) {
+            Gap gap = gaps.get(i);
+            sheet.add(
+                    code(gap.kind()),
+                    severity(gap.kind()),
+                    gap.subjects(),
+                    numbers("is", gap.is(), "may", gap.may(), "nth", i));
+        }
+        return new Judgement(List.of(), sheet.findings());
+    }
+
+    static String code(Gap.Kind kind) {
+        return "does." + kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static Severity severity(Gap.Kind kind) {
+        return switch (kind) {
+            case NO_NETWORK, NO_SOUND, UNKNOWN_PROCESSOR, UNTRIED, QUIET, BOTH_PLAY -> Severity.NOTE;
+            case NO_POINTER,
+                    NO_STORAGE,
+                    SLOW_STORAGE,
+                    MEMORY,
+                    EMULATED,
+                    PARTLY,
+                    TURNED,
+                    NO_WAY_IN,
+                    UNMARKED,
+                    STAYS_LIT,
+                    TOO_STRONG,
+                    ONE_CHANNEL -> Severity.WATCH;
+            case STORAGE, OTHER_PROCESSOR, FAILS, OVERLOAD -> Severity.STOP;
+        };
+    }
+}
