@@ -7,6 +7,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Function;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Processor;
 import boldsatchel.machine.Signal;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -24,8 +25,9 @@ import java.util.Set;
 record Boards(List<Part> list, List<Facet.Computes> known, Map<String, Set<Function>> used) {
 
     static Boards of(Build build, LinksResult links) {
-        List<Part> list =
-                build.parts().list().stream().filter(p -> p.family().computes()).toList();
+        List<Part> list = build.parts().list().stream()
+                .filter(p -> p.family().computes() && !isController(p))
+                .toList();
         List<Facet.Computes> known = list.stream()
                 .flatMap(p -> p.facet(Facet.Computes.class).stream())
                 .toList();
@@ -37,6 +39,8 @@ record Boards(List<Part> list, List<Facet.Computes> known, Map<String, Set<Funct
             if (sleeps) {
                 functions.add(Function.SLEEP);
             }
+            // Storage needs no driver that anybody doubts.
+            functions.remove(Function.STORAGE);
             functions.removeIf(build.brief()::without);
             used.put(board.id(), functions);
         }
@@ -49,6 +53,13 @@ record Boards(List<Part> list, List<Facet.Computes> known, Map<String, Set<Funct
             });
         }
         return new Boards(list, known, used);
+    }
+
+    /** A carrier with a microcontroller is sold among the boards, and runs no system. */
+    private static boolean isController(Part part) {
+        return part.facet(Facet.Computes.class)
+                .filter(c -> c.processor() == Processor.MICROCONTROLLER)
+                .isPresent();
     }
 
     private static void add(Set<Function> functions, Need need, Signal.Kind kind) {

@@ -56,7 +56,7 @@ public record Bus(Link.End header, Carried signal, List<String> parts, double pu
         Route.Hop first = needs.getFirst().route().orElseThrow().hops().getFirst();
         double siemens = 0;
         double farads = 0;
-        double hertz = first.given().bitsPerSecond();
+        double hertz = clock(first.given());
         List<String> parts = new ArrayList<>();
         List<String> all = new ArrayList<>(List.of(first.giver().part()));
         for (Need need : needs) {
@@ -64,7 +64,7 @@ public record Bus(Link.End header, Carried signal, List<String> parts, double pu
             parts.add(need.part());
             all.add(need.part());
             farads += route.lengthMm() * FARADS_PER_MM;
-            hertz = Math.min(hertz, route.taken().bitsPerSecond());
+            hertz = Math.min(hertz, clock(route.taken()));
         }
         for (String id : all) {
             Optional<Facet.OnBus> on = build.part(id).flatMap(p -> p.facet(Facet.OnBus.class));
@@ -72,6 +72,10 @@ public record Bus(Link.End header, Carried signal, List<String> parts, double pu
             farads += on.map(Facet.OnBus::farads).orElse(Facet.OnBus.USUAL_FARADS);
         }
         return new Bus(first.giver().unpinned(), first.given(), parts, 1 / siemens, farads, hertz);
+    }
+
+    private static double clock(Carried c) {
+        return c.hertz().orElse(c.signal().bitsPerSecond());
     }
 
     /** From 30 % to 70 %, s. */

@@ -374,14 +374,14 @@ public class OwnThingsTest extends WindowHarness {
                     .setValue(Processor.ARM_64);
             return 0;
         });
-        assertThat(codes()).contains("means.unknown-processor");
+        assertThat(codes()).contains("does.unknown-processor");
         onFx(() -> {
             session()
                     .does(boldsatchel.edit.Edits.changePart(
                             "processor", part("board"), p -> p.withFacet(new Facet.Computes(Processor.X86_64))));
             return 0;
         });
-        assertThat(codes()).contains("means.other-processor");
+        assertThat(codes()).contains("does.emulated");
 
         inSight("#limit-hours");
         write("#limit-hours", "20 h");
