@@ -27,6 +27,7 @@ module boldsatchel.core {
     exports boldsatchel.drawing;
     exports boldsatchel.format;
     exports boldsatchel.plan;
+    exports boldsatchel.sheet;
     exports boldsatchel.report;
     exports boldsatchel.shelf;
 

@@ -1,11 +1,13 @@
 package boldsatchel.book;
 
 import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.HarnessDrawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.PowerDrawings;
 import boldsatchel.drawing.RunDrawings;
+import boldsatchel.links.LinksResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
@@ -18,6 +20,7 @@ import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.quantity.Units;
+import boldsatchel.sheet.Sheets;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Verdict;
@@ -50,6 +53,7 @@ public final class Book {
         for (Drawing drawing : drawings(evaluation)) {
             files.put(name(drawing, files.keySet()), SvgWriter.svg(drawing).getBytes(StandardCharsets.UTF_8));
         }
+        Sheets.all(evaluation).forEach(t -> files.putAll(Tables.apart(evaluation.build(), t)));
         files.put("parts.csv", partsList(evaluation.build()).getBytes(StandardCharsets.UTF_8));
         return files;
     }
@@ -82,6 +86,9 @@ public final class Book {
             build.rung(chain.source()).ifPresent(root -> power(drawings, build, chain, root));
         }
         evaluation.of(PowerResult.class).charges().forEach(c -> drawings.add(RunDrawings.charge(c)));
+        if (!build.wiring().links().isEmpty()) {
+            drawings.add(HarnessDrawing.board(build, evaluation.of(LinksResult.class), ""));
+        }
         return drawings;
     }
 
@@ -117,6 +124,8 @@ public final class Book {
         flow.turn();
         flow.heading("Drawings");
         drawings(evaluation).forEach(flow::drawing);
+        flow.turn();
+        Sheets.all(evaluation).forEach(t -> Tables.put(flow, t));
         flow.turn();
         flow.heading("Parts");
         parts(flow, build);
@@ -259,11 +268,6 @@ public final class Book {
         flow.space(2);
     }
 
-    /** Words that a spreadsheet would run as a formula begin with an apostrophe. */
-    private static String cell(String words) {
-        return words.matches("(?s)\\s*[=+\\-@].*") ? "'" + words : words;
-    }
-
     /** The parts as comma-separated values (RFC 4180), one row a part. */
     public static String partsList(Build build) {
         StringWriter text = new StringWriter();
@@ -286,8 +290,8 @@ public final class Book {
         try (CSVPrinter out = new CSVPrinter(text, format)) {
             for (Part p : build.parts().list()) {
                 out.printRecord(
-                        cell(p.id()),
-                        cell(p.name()),
+                        Tables.cell(p.id()),
+                        Tables.cell(p.name()),
                         p.family().words(),
                         p.standing().words(),
                         plain(p.body().widthMm().value()),
@@ -295,9 +299,10 @@ public final class Book {
                         plain(p.body().heightMm().value()),
                         plain(p.massG().value()),
                         plain(p.price().value()),
-                        cell(build.brief().currency()),
-                        cell(build.placement(p.id()).map(at -> at.shell()).orElse("")),
-                        cell(p.note()));
+                        Tables.cell(build.brief().currency()),
+                        Tables.cell(
+                                build.placement(p.id()).map(at -> at.shell()).orElse("")),
+                        Tables.cell(p.note()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

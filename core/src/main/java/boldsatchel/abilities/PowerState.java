@@ -15,7 +15,7 @@ import java.util.Optional;
  * @param part its id
  * @param off whether anything reaches it while the machine is off
  * @param asleep whether anything reaches it while the machine is asleep
- * @param by id of the part whose socket or switch takes it away, where one does
+ * @param by id of the part whose socket, or of the rung whose switch, takes it away, where one does
  */
 public record PowerState(String part, boolean off, boolean asleep, Optional<String> by) {
 
@@ -34,6 +34,9 @@ public record PowerState(String part, boolean off, boolean asleep, Optional<Stri
         }
         if (part.isPresent() && part.get().facet(Facet.SwitchesOff.class).isPresent()) {
             here = here.through(part.get().id(), false, true);
+        }
+        if (rung.stage() instanceof Rung.Contact c && c.kind().opens()) {
+            here = here.through(rung.id(), false, true);
         }
         Optional<Part.Outlet> outlet = build.outlet(rung);
         if (outlet.isPresent()) {

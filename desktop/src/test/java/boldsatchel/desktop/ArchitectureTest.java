@@ -34,6 +34,7 @@ public class ArchitectureTest {
             "boldsatchel.cost",
             "boldsatchel.links",
             "boldsatchel.means",
+            "boldsatchel.abilities",
             "boldsatchel.plausible",
             "boldsatchel.format",
             "boldsatchel.shelf",
@@ -42,6 +43,7 @@ public class ArchitectureTest {
             "boldsatchel.plan",
             "boldsatchel.judge",
             "boldsatchel.drawing",
+            "boldsatchel.sheet",
             "boldsatchel.report",
             "boldsatchel.book",
             "boldsatchel.desktop.document",
@@ -66,7 +68,8 @@ public class ArchitectureTest {
             "boldsatchel.heat",
             "boldsatchel.cost",
             "boldsatchel.links",
-            "boldsatchel.means");
+            "boldsatchel.means",
+            "boldsatchel.abilities");
     private static final List<String> STAGES =
             ROOMS.subList(ROOMS.indexOf("boldsatchel.desktop.brief"), ROOMS.indexOf("boldsatchel.desktop.frame"));
 

@@ -1,6 +1,7 @@
 package boldsatchel.desktop.frame;
 
 import boldsatchel.book.Book;
+import boldsatchel.book.Tables;
 import boldsatchel.cost.Waiting;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
@@ -17,12 +18,15 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Case;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
+import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluator;
+import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.concurrent.Task;
 import javafx.stage.DirectoryChooser;
@@ -265,19 +269,38 @@ public final class Files {
 
     /** Asks for a folder and exports the book there. */
     public void chooseExport(Window window) {
+        chooseFolder(window, "Export the build book to").ifPresent(this::export);
+    }
+
+    /** Asks for a folder and puts one table there, to be printed. */
+    public void choosePrint(Window window, Table table) {
+        chooseFolder(window, "Put “" + table.title() + "” to print in").ifPresent(f -> print(f, table));
+    }
+
+    private static Optional<Path> chooseFolder(Window window, String title) {
         DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle("Export the build book to");
-        Optional.ofNullable(chooser.showDialog(window)).ifPresent(f -> export(f.toPath()));
+        chooser.setTitle(title);
+        return Optional.ofNullable(chooser.showDialog(window)).map(File::toPath);
     }
 
     /** Exports the book to a folder; the window stays alive meanwhile, and it can be cancelled. */
     public void export(Path folder) {
         Build build = desk.session().build();
+        export(folder, "Making the book", () -> Book.files(Evaluator.evaluate(build)));
+    }
+
+    /** Puts one table into a folder: pages to print, drawings and values. */
+    public void print(Path folder, Table table) {
+        Build build = desk.session().build();
+        export(folder, "Making the pages", () -> Tables.files(build, table));
+    }
+
+    private void export(Path folder, String what, Supplier<Map<String, byte[]>> make) {
         Task<Map<String, byte[]>> making = new Task<>() {
             @Override
             protected Map<String, byte[]> call() {
-                updateMessage("Making the book");
-                return Book.files(Evaluator.evaluate(build));
+                updateMessage(what);
+                return make.get();
             }
         };
         run(making, folder, files -> {

@@ -74,7 +74,7 @@ public final class Frame extends StackPane {
                         desk, Frame::today, () -> files.choosePicture(getScene().getWindow())),
                 new ShelfStage(desk, new OwnWays(), Frame::today),
                 new PowerStage(desk),
-                new LinksStage(desk),
+                new LinksStage(desk, t -> files.choosePrint(getScene().getWindow(), t)),
                 pack,
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);

@@ -19,12 +19,14 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.plan.LinkPlanner;
 import boldsatchel.quantity.Units;
+import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
 import javafx.geometry.Point2D;
@@ -63,13 +65,21 @@ public final class LinksStage implements WorkStage {
     private final Label facts = Ui.label("", "soft");
     private final Label hint = Ui.words("", "soft");
     private final Latest planning = Latest.only();
+    private final SheetPane sheet;
+    private final ComboBox<Optional<String>> views;
     private Optional<Point2D> pressed = Optional.empty();
     private Optional<Link.End> from = Optional.empty();
     private boolean filling;
 
-    /** The stage on a desk. */
-    public LinksStage(Desk desk) {
+    /**
+     * The stage on a desk.
+     *
+     * @param print puts a table where it can be printed from
+     */
+    public LinksStage(Desk desk, Consumer<Table> print) {
         this.desk = desk;
+        sheet = new SheetPane(desk, print);
+        views = Ui.choice("links-view", v -> v.map(sheet::title).orElse("Harness"));
         content.getStyleClass().add("stage");
         facts.setId("links-facts");
         hint.setId("links-hint");
@@ -81,7 +91,8 @@ public final class LinksStage implements WorkStage {
                         "Find cables, hubs and adapters for all that is still open",
                         this::connect),
                 facts,
-                Ui.spring());
+                Ui.spring(),
+                views);
         tools.setAlignment(Pos.CENTER_LEFT);
         board.setId("harness");
         board.setFocusTraversable(true);
@@ -108,7 +119,18 @@ public final class LinksStage implements WorkStage {
         into.setOnAction(e -> plugInto());
         HBox chosen = new HBox(8, Ui.label("plug into"), into, unplug, leave);
         chosen.setAlignment(Pos.CENTER_LEFT);
-        content.getChildren().addAll(tools, ground, needs, chosen, hint);
+        VBox harness = new VBox(6, ground, needs, chosen, hint);
+        VBox.setVgrow(harness, Priority.ALWAYS);
+        VBox.setVgrow(sheet, Priority.ALWAYS);
+        content.getChildren().addAll(tools, harness);
+        views.setAccessibleText("Harness or a table to print");
+        views.getItems().add(Optional.empty());
+        sheet.ids().forEach(id -> views.getItems().add(Optional.of(id)));
+        views.setValue(Optional.empty());
+        views.setOnAction(e -> {
+            content.getChildren().set(1, views.getValue().isPresent() ? sheet : harness);
+            views.getValue().ifPresent(sheet::choose);
+        });
         restHint();
         desk.keepShowing(content, this::drawn, this::show);
     }
