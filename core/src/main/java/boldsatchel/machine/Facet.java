@@ -735,7 +735,8 @@ public sealed interface Facet {
      */
     @Label("Hangs on a bus")
     record OnBus(
-            @Label("addresses, the one in use first") List<Integer> addresses,
+            @Label(value = "addresses, the one in use first", in = Quantity.ADDRESS)
+            List<Integer> addresses,
 
             @Label(value = "pull-up resistors", in = Quantity.RESISTANCE, usualLeast = 500, usualMost = 100_000)
             Optional<Double> pullUpOhms,

@@ -65,6 +65,8 @@ public enum Quantity {
     TORQUE("N·m", "0.4 N·m", 0, 1000, unit("N·m", 1), unit("Nm", 1)),
     /** Stored as a share of one. */
     SHARE("%", "87 %", 0, 1, unit("%", 0.01)),
+    /** Of a part on a bus. */
+    ADDRESS("", "0x20", 0, 127),
     /** A plain number. */
     COUNT("", "4", -1_000_000, 1_000_000),
     /** Stored in K/W. */

@@ -8,19 +8,32 @@ import boldsatchel.drawing.Mark;
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
+import boldsatchel.machine.Signal;
 import boldsatchel.plan.LinkPlanner;
+import boldsatchel.sheet.Sheets;
+import boldsatchel.sheet.Table;
 import boldsatchel.shelf.Library;
 import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Verdict;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import javafx.geometry.Point2D;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 
 /** The harness board, by mouse and by keys. */
@@ -111,6 +124,91 @@ public class LinksStageTest extends WindowHarness {
                 .orElseThrow();
         // 480 Mbit/s are 60 MB/s: 10 GB take 167 s; at 150 MB/s they take 67 s.
         assertThat(slow.message()).contains("60 MB/s").contains("3 min instead of 67 s");
+    }
+
+    @Test
+    public void theWireListIsReadAndPrinted() throws Exception {
+        show(Library.demo("harbour-watch").orElseThrow());
+        open("links");
+        ComboBox<Object> views = robot.lookup("#links-view").query();
+        focus("#links-view");
+        robot.type(KeyCode.DOWN);
+        settle();
+        assertThat(views.getValue()).isEqualTo(java.util.Optional.of("wire-list"));
+        assertThat(text("#sheet-about")).isEqualTo("15 rows");
+        assertThat(robot.lookup("#sheet-pages").query().lookupAll("Text"))
+                .anyMatch(n -> n instanceof Text t && t.getText().equals("Wire list"));
+        assertThat(robot.lookup("#print-sheet").query().isDisabled()).isFalse();
+        Table list = Sheets.all(evaluation()).getFirst();
+        Path to = folder.resolve("printed");
+        onFx(() -> {
+            app().frame().files().print(to, list);
+            return 0;
+        });
+        WaitForAsyncUtils.waitFor(
+                20,
+                TimeUnit.SECONDS,
+                () -> Files.exists(to.resolve("wire-list.csv"))
+                        && text("#message-text").startsWith("Wrote"));
+        assertThat(to.resolve("wire-list.pdf")).isNotEmptyFile();
+        assertThat(Files.readString(to.resolve("wire-list.svg"))).contains("picture (HDMI)");
+        assertThat(Files.readAllLines(to.resolve("wire-list.csv")))
+                .hasSize(16)
+                .anyMatch(l -> l.contains("Headphones") && l.contains("jack to single wires") && l.contains("30 cm"));
+        onFx(() -> {
+            views.setValue(java.util.Optional.of("addresses"));
+            return 0;
+        });
+        settle();
+        assertThat(text("#sheet-about")).contains("connect the parts first");
+        assertThat(robot.lookup("#print-sheet").query().isDisabled()).isTrue();
+        onFx(() -> {
+            views.setValue(java.util.Optional.empty());
+            return 0;
+        });
+    }
+
+    @Test
+    public void addressesAndSignalsAreTypedAndTicked() throws Exception {
+        show(off("clock-cell", "usb-a-c-20"));
+        select("clock-cell");
+        settle();
+        inSight("#facet-OnBus-addresses");
+        write("#facet-OnBus-addresses", "0x30, 49");
+        assertThat(build().part("clock-cell")
+                        .orElseThrow()
+                        .facet(Facet.OnBus.class)
+                        .orElseThrow()
+                        .addresses())
+                .containsExactly(0x30, 49);
+        write("#facet-OnBus-addresses", "thirty");
+        assertThat(robot.lookup(".field-error").queryAll())
+                .anyMatch(n ->
+                        n instanceof Label l && l.isVisible() && l.getText().contains("no whole number"));
+        assertThat(build().part("clock-cell")
+                        .orElseThrow()
+                        .facet(Facet.OnBus.class)
+                        .orElseThrow()
+                        .addresses())
+                .containsExactly(0x30, 49);
+        select("usb-a-c-20");
+        settle();
+        inSight("#facet-Joins-signals");
+        MenuButton signals = robot.lookup("#facet-Joins-signals").query();
+        onFx(() -> {
+            signals.getItems().stream()
+                    .filter(i -> i.getUserData() == Signal.USB_10G)
+                    .forEach(MenuItem::fire);
+            return 0;
+        });
+        settle();
+        assertThat(build().part("usb-a-c-20")
+                        .orElseThrow()
+                        .facet(Facet.Joins.class)
+                        .orElseThrow()
+                        .signals())
+                .contains(Signal.USB_10G);
+        assertThat(signals.getText()).contains("USB 10 Gbit/s");
     }
 
     @Test

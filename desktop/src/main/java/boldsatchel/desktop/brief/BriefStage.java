@@ -80,6 +80,8 @@ public final class BriefStage implements WorkStage {
                         (what, f) -> change(
                                 "change the limit “" + what + "”",
                                 b -> b.withLimits((Brief.Limits) f.apply(b.limits()))))
+                // Which of them are wishes is ticked beside each.
+                .only(f -> !f.name().equals("wishes"))
                 .beside(this::fed)
                 .in(brief().currency());
         surroundings = new RecordForm(

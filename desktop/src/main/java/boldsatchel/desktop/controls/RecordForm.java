@@ -8,6 +8,7 @@ import java.lang.reflect.Method;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -16,11 +17,15 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -45,6 +50,8 @@ public final class RecordForm extends VBox {
          */
         void accept(String what, UnaryOperator<Object> change);
     }
+
+    private static final double SEVERAL_WIDTH = 190;
 
     private final String id;
     private final Class<?> type;
@@ -336,6 +343,59 @@ public final class RecordForm extends VBox {
     }
 
     private void list(Field field, Object record) {
+        Object value = field.get(record);
+        if (value instanceof Set<?> && field.holds().isEnum()) {
+            several(field);
+        } else if (value instanceof List<?> && (field.holds() == Integer.class || field.holds() == String.class)) {
+            row(field);
+        } else {
+            records(field, record);
+        }
+    }
+
+    /** Any of a list of words. */
+    private void several(Field field) {
+        MenuButton control = new MenuButton();
+        control.setId(id(field));
+        control.setMaxWidth(SEVERAL_WIDTH);
+        for (Object constant : field.holds().getEnumConstants()) {
+            CheckMenuItem item = new CheckMenuItem(words(constant));
+            item.setUserData(constant);
+            item.setOnAction(e -> change(field, v -> {
+                Set<Object> all = new LinkedHashSet<>((Set<?>) v);
+                if (!all.remove(constant)) {
+                    all.add(constant);
+                }
+                return all;
+            }));
+            control.getItems().add(item);
+        }
+        updates.add(r -> {
+            Set<?> chosen = (Set<?>) field.get(r);
+            control.setText(
+                    chosen.isEmpty()
+                            ? "none"
+                            : chosen.stream().map(RecordForm::words).collect(Collectors.joining(", ")));
+            for (MenuItem item : control.getItems()) {
+                ((CheckMenuItem) item).setSelected(chosen.contains(item.getUserData()));
+            }
+        });
+        labelled(field, control);
+    }
+
+    /** Numbers or names in a row. */
+    private void row(Field field) {
+        boolean addresses = field.quantity() == Quantity.ADDRESS;
+        ListField control = new ListField(
+                id(field),
+                field.holds() == Integer.class,
+                e -> addresses && e instanceof Integer i ? String.format("0x%02X", i) : e.toString(),
+                list -> change(field, v -> list));
+        updates.add(r -> control.show((List<?>) field.get(r)));
+        labelled(field, control);
+    }
+
+    private void records(Field field, Object record) {
         if (!(field.get(record) instanceof List<?> elements)
                 || !field.holds().isRecord()
                 || Form.of(field.holds()).fields().stream().anyMatch(Field::needed)) {

@@ -4,8 +4,6 @@ import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.css.PseudoClass;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
@@ -16,12 +14,10 @@ import javafx.scene.layout.VBox;
  */
 public final class UnitField extends VBox {
 
-    private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
-
     private final Quantity quantity;
     private final boolean mayBeEmpty;
     private final TextField text = new TextField();
-    private final Label error = new Label();
+    private final Wrong error = new Wrong(text);
     private final Consumer<Optional<Double>> accept;
     private Optional<Double> value = Optional.empty();
 
@@ -32,10 +28,6 @@ public final class UnitField extends VBox {
         getStyleClass().add("unit-field");
         text.setId(id);
         text.setPromptText(mayBeEmpty ? "no limit" : quantity.example());
-        error.getStyleClass().add("field-error");
-        error.setWrapText(true);
-        error.setMinHeight(USE_PREF_SIZE);
-        show(error, false);
         getChildren().addAll(text, error);
         text.setOnAction(e -> commit());
         text.focusedProperty().addListener((o, was, is) -> {
@@ -76,7 +68,7 @@ public final class UnitField extends VBox {
     public void show(Optional<Double> shown) {
         value = shown;
         text.setText(shown.map(v -> Units.format(quantity, v)).orElse(""));
-        clear();
+        error.clear();
     }
 
     /** Shows a value without reporting it. */
@@ -87,12 +79,12 @@ public final class UnitField extends VBox {
     private void commit() {
         String written = text.getText();
         if (written.equals(value.map(v -> Units.format(quantity, v)).orElse(""))) {
-            clear();
+            error.clear();
             return;
         }
         if (written.isBlank() && mayBeEmpty) {
             value = Optional.empty();
-            clear();
+            error.clear();
             accept.accept(value);
             return;
         }
@@ -112,25 +104,9 @@ public final class UnitField extends VBox {
                 throw e;
             }
         } catch (Units.UnreadableException e) {
-            wrong(e.getMessage());
+            error.say(e.getMessage());
         } catch (IllegalArgumentException e) {
-            wrong("That cannot be: " + e.getMessage() + ".");
+            error.say("That cannot be: " + e.getMessage() + ".");
         }
-    }
-
-    private void wrong(String message) {
-        error.setText(message);
-        show(error, true);
-        text.pseudoClassStateChanged(WRONG, true);
-    }
-
-    private void clear() {
-        show(error, false);
-        text.pseudoClassStateChanged(WRONG, false);
-    }
-
-    private static void show(Label label, boolean shown) {
-        label.setVisible(shown);
-        label.setManaged(shown);
     }
 }
