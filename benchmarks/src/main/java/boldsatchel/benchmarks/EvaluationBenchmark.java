@@ -20,6 +20,7 @@ import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.shelf.Library;
+import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.List;
@@ -63,6 +64,49 @@ public class EvaluationBenchmark {
     private static Network network(Build build) {
         return Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
                 .orElseThrow();
+    }
+
+    private static final List<String> SIXTY = List.of(
+            "x86-wide",
+            "arm-core",
+            "arm-card",
+            "wifi-m2",
+            "gauge-bus",
+            "hub-7*3",
+            "usb-drive*3",
+            "trackball*3",
+            "kb-40*3",
+            "mcu-stick*3",
+            "clock-cell*2",
+            "pin-extender*2",
+            "gnss*3",
+            "card-128*2",
+            "amp-3w*2",
+            "speakers*2",
+            "touch-7*3",
+            "button-12*8",
+            "encoder-knob*3",
+            "antenna-flat*2",
+            "button-four*6",
+            "stick-click*2",
+            "direction-pad*3");
+
+    private final Build sixty = sixty();
+
+    /** Sixty parts off the shelf with nothing plugged in; all can be connected. */
+    private static Build sixty() {
+        Build build = Build.empty("sixty");
+        for (String entry : SIXTY) {
+            int star = entry.indexOf('*');
+            Part part = Picks.shelf()
+                    .part(star < 0 ? entry : entry.substring(0, star))
+                    .orElseThrow();
+            int count = star < 0 ? 1 : Integer.parseInt(entry.substring(star + 1));
+            for (int i = 0; i < count; i++) {
+                build = build.with(build.parts().and(part.withId(build.freeId(part.id()))));
+            }
+        }
+        return build;
     }
 
     /** Reads the demo. */
@@ -119,5 +163,11 @@ public class EvaluationBenchmark {
     @Benchmark
     public Discharge discharge() {
         return Discharge.run(network, build.brief().profile());
+    }
+
+    /** Everything of sixty parts connected, from nothing plugged in; the demo does not matter. */
+    @Benchmark
+    public LinkPlanner.Proposal connectSixty() {
+        return LinkPlanner.connect(sixty);
     }
 }

@@ -14,8 +14,10 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import boldsatchel.shelf.Picks;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -132,6 +134,12 @@ public final class LinkPlanner {
                 && (part.family() == Family.CABLE || part.family() == Family.HUB || part.family() == Family.SCREEN);
     }
 
+    /** Pairs of sockets that are compared to prove what is in each other's way: a few seconds. */
+    private static final long MOST_PROVING = 4_000_000;
+
+    /** And to find as many as can be, where that was not enough. */
+    private static final long MOST_GROWING = 4_000_000;
+
     /** One build that connections are looked for in. */
     private static final class Try {
         private final UnaryOperator<Build> unplug;
@@ -159,27 +167,56 @@ public final class LinkPlanner {
             Set<String> left = needing();
             List<List<String>> stuck = new ArrayList<>();
             boolean proved = true;
-            LinkSearch.Outcome outcome = meet(left);
-            while (outcome.answer().isEmpty()) {
+            LinkSearch.Budget budget = new LinkSearch.Budget(MOST_PROVING);
+            LinkSearch.Outcome outcome = meet(left, budget);
+            while (outcome.answer().isEmpty() && !budget.spent()) {
                 proved &= outcome.proved();
                 List<String> set = new ArrayList<>(left);
                 for (String part : left) {
                     Set<String> without = new LinkedHashSet<>(set);
                     without.remove(part);
-                    LinkSearch.Outcome tried = meet(without);
+                    LinkSearch.Outcome tried = meet(without, budget);
                     if (tried.answer().isEmpty()) {
                         proved &= tried.proved();
                         set.remove(part);
                     }
                 }
-                stuck.add(set);
-                left.remove(set.getLast());
-                outcome = meet(left);
+                if (!budget.spent()) {
+                    stuck.add(set);
+                    left.remove(set.getLast());
+                    outcome = meet(left, budget);
+                }
             }
-            return proposal(outcome, stuck, proved);
+            return outcome.answer().isPresent() ? proposal(outcome, stuck, proved) : grown(left, stuck);
         }
 
-        private LinkSearch.Outcome meet(Set<String> parts) {
+        /** Where proving takes too long: as many as are found by adding halves of what is left, and the rest is said to be stuck. */
+        private Proposal grown(Set<String> wanted, List<List<String>> stuck) {
+            LinkSearch.Budget budget = new LinkSearch.Budget(MOST_GROWING);
+            Set<String> kept = new LinkedHashSet<>();
+            LinkSearch.Outcome best = meet(kept, budget);
+            Deque<List<String>> toTry = new ArrayDeque<>(List.of(List.copyOf(wanted)));
+            while (!toTry.isEmpty() && !budget.spent()) {
+                List<String> some = toTry.pop();
+                Set<String> more = new LinkedHashSet<>(kept);
+                more.addAll(some);
+                LinkSearch.Outcome outcome = meet(more, budget);
+                if (outcome.answer().isPresent()) {
+                    kept = more;
+                    best = outcome;
+                } else if (some.size() > 1) {
+                    toTry.push(some.subList(some.size() / 2, some.size()));
+                    toTry.push(some.subList(0, some.size() / 2));
+                }
+            }
+            List<String> rest = new ArrayList<>(wanted);
+            rest.removeAll(kept);
+            List<List<String>> all = new ArrayList<>(stuck);
+            all.add(rest);
+            return proposal(best, all, false);
+        }
+
+        private LinkSearch.Outcome meet(Set<String> parts, LinkSearch.Budget budget) {
             Map<String, LinkSearch.Node> nodes = nodes();
             List<LinkSearch.Want> wants = new ArrayList<>();
             for (Need need : now.open()) {
@@ -190,7 +227,8 @@ public final class LinkPlanner {
                     wants.add(new LinkSearch.Want(node, need.duty(), picture ? need.wantsBits() : 0, need.wantsBits()));
                 }
             }
-            return new LinkSearch(List.copyOf(nodes.values()), adapters, new Cabling(ownCables, cables)).meet(wants);
+            return new LinkSearch(List.copyOf(nodes.values()), adapters, new Cabling(ownCables, cables), budget)
+                    .meet(wants);
         }
 
         private Map<String, LinkSearch.Node> nodes() {

@@ -32,6 +32,22 @@ final class LinkSearch {
 
     private static final int MOST_STEPS = 40_000;
 
+    /** As many pairs of sockets are compared for one answer: most of a second. */
+    private static final long MOST_WORK = 1_000_000;
+
+    /** What several searches for one question may spend together, in pairs of sockets. */
+    static final class Budget {
+        private long left;
+
+        Budget(long left) {
+            this.left = left;
+        }
+
+        boolean spent() {
+            return left <= 0;
+        }
+    }
+
     /** After the first answer, so much is spent on a cheaper one. */
     private static final int STEPS_FOR_BETTER = 1500;
 
@@ -134,8 +150,10 @@ final class LinkSearch {
     private int limit;
     private boolean wished;
     private int steps;
+    private long work;
+    private final Budget budget;
     private Optional<Answer> best = Optional.empty();
-    private int mostOutputs;
+    private int mostGained;
 
     /**
      * A search.
@@ -143,26 +161,36 @@ final class LinkSearch {
      * @param nodes all parts with sockets
      * @param adapters hubs and adapters that can be had
      * @param cabling cables between them
+     * @param budget of this search and others
      */
-    LinkSearch(List<Node> nodes, List<Part> adapters, Cabling cabling) {
+    LinkSearch(List<Node> nodes, List<Part> adapters, Cabling cabling, Budget budget) {
+        this.budget = budget;
         this.nodes = new ArrayList<>(nodes);
         this.adapters = adapters;
         this.cabling = cabling;
         rooted = rooted();
         for (Part adapter : adapters) {
-            int outputs = 0;
-            for (Port port : adapter.body().ports()) {
-                boolean gives = false;
-                for (Carried c : port.carries()) {
-                    if (c.given()) {
-                        passed.add(c.signal().kind());
-                        gives = true;
-                    }
-                }
-                outputs += gives ? 1 : 0;
-            }
-            mostOutputs = Math.max(mostOutputs, outputs);
+            mostGained = Math.max(mostGained, gained(adapter));
         }
+    }
+
+    /** How many sockets more there are with an adapter: its outputs less the socket that it takes itself. */
+    private int gained(Part adapter) {
+        int outputs = 0;
+        boolean takes = true;
+        for (Port port : adapter.body().ports()) {
+            boolean gives = false;
+            for (Carried c : port.carries()) {
+                if (c.given()) {
+                    passed.add(c.signal().kind());
+                    gives = true;
+                } else {
+                    takes &= !port.connector().byPins();
+                }
+            }
+            outputs += gives ? 1 : 0;
+        }
+        return takes ? outputs - 1 : outputs;
     }
 
     /** Kinds of signal that some free socket gives, or an adapter could make of one. */
@@ -226,7 +254,7 @@ final class LinkSearch {
             if (best.isPresent()) {
                 return new Outcome(best, false);
             }
-            if (steps > MOST_STEPS) {
+            if (spent()) {
                 return new Outcome(Optional.empty(), false);
             }
             if (!wished) {
@@ -237,6 +265,9 @@ final class LinkSearch {
     }
 
     private boolean spent() {
+        if (work > MOST_WORK || budget.spent()) {
+            return true;
+        }
         return best.isPresent() ? steps > STEPS_FOR_BETTER : steps > MOST_STEPS;
     }
 
@@ -417,6 +448,9 @@ final class LinkSearch {
     }
 
     private void from(List<Choice> choices, Want want, Port at, Carried taken, Node giver) {
+        int pairs = giver.part.body().ports().size();
+        work += pairs;
+        budget.left -= pairs;
         Set<List<Object>> alike = new HashSet<>();
         for (Port from : giver.part.body().ports()) {
             Optional<Carried> given = given(from, taken, want.bits);
@@ -565,7 +599,7 @@ final class LinkSearch {
             }
             left++;
         }
-        boolean enough = left <= (limit - added.size()) * mostOutputs;
+        boolean enough = left <= (limit - added.size()) * mostGained;
         wished |= !enough;
         return enough;
     }

@@ -32,6 +32,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 
@@ -39,8 +40,13 @@ import org.testng.annotations.Test;
 public class LinkPlannerTest {
 
     /** Of these a plan must be free; the rest is for the builder to judge. */
-    private static final Set<Flaw.Kind> FATAL = EnumSet.complementOf(
-            EnumSet.of(Flaw.Kind.SLOW, Flaw.Kind.NO_ROOM, Flaw.Kind.ADDRESS, Flaw.Kind.SCREENS, Flaw.Kind.PIXELS));
+    private static final Set<Flaw.Kind> FATAL = EnumSet.complementOf(EnumSet.of(
+            Flaw.Kind.NO_PULL_UPS,
+            Flaw.Kind.SLOW,
+            Flaw.Kind.NO_ROOM,
+            Flaw.Kind.ADDRESS,
+            Flaw.Kind.SCREENS,
+            Flaw.Kind.PIXELS));
 
     private static final List<Integer> BUS = List.of(3, 5);
     private static final List<Integer> LINES = List.of(3, 5, 7, 11, 13, 15, 16, 18);
@@ -347,5 +353,30 @@ public class LinkPlannerTest {
                     .findFirst();
             assertThat(able).as(device.name()).isPresent();
         }
+    }
+
+    private static Build with(Build build, String shelf, int count) {
+        Build now = build;
+        for (int i = 0; i < count; i++) {
+            Part part = Picks.shelf().part(shelf).orElseThrow();
+            now = now.with(now.parts().and(part.withId(now.freeId(shelf))));
+        }
+        return now;
+    }
+
+    @Test
+    public void whatIsTooMuchToProveIsConnectedAsFarAsItGoesAndEnds() {
+        Build build = with(with(Build.empty("much"), "x86-wide", 1), "arm-core", 1);
+        for (String id : List.of("usb-drive", "trackball", "kb-40", "button-12")) {
+            build = with(build, id, 9);
+        }
+        build = with(with(with(build, "mcu-stick", 4), "encoder-knob", 6), "touch-7", 4);
+        LinkPlanner.Proposal plan = LinkPlanner.connect(build);
+        assertThat(plan.whole()).isFalse();
+        LinksResult done =
+                LinksEngine.evaluate(plan.edit().orElseThrow().change().apply(build));
+        Set<String> stuck = plan.stuck().stream().flatMap(List::stream).collect(Collectors.toSet());
+        assertThat(done.open()).isNotEmpty().allMatch(n -> stuck.contains(n.part()));
+        assertThat(done.needs()).filteredOn(n -> !n.open()).hasSizeGreaterThan(20);
     }
 }
