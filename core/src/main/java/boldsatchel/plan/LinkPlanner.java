@@ -590,9 +590,7 @@ public final class LinkPlanner {
                     return LinksEngine.evaluate(with).open().size() <= open && cured.test(with);
                 })
                 .findFirst()
-                .map(p -> new Helper(
-                        List.of(p),
-                        new Edit("take " + p.name() + " for " + part.name(), b -> swapped(b, part, p, shelf))));
+                .map(p -> new Helper(List.of(p), swap(part, p, shelf)));
     }
 
     private static Build swapped(Build build, Part part, Part by, List<Part> shelf) {
@@ -612,13 +610,16 @@ public final class LinkPlanner {
 
     /** Parts off a shelf that could stand in for one so that everything still talks. */
     public static Stream<Part> substitutes(Build build, Part part, List<Part> shelf) {
-        Predicate<Part> talks = by -> {
-            Build swapped = build.with(by.withId(part.id()));
-            Build loose = unplugged(swapped, Set.of(part.id()));
-            return connect(loose, shelf).whole();
-        };
+        Build loose = unplugged(build, Set.of(part.id()));
         return shelf.stream()
-                .filter(p -> p.family() == part.family() && !p.id().equals(part.id()))
-                .filter(talks);
+                .filter(p -> p.family() == part.family()
+                        && !p.isLed()
+                        && !p.name().equals(part.name())
+                        && connect(loose.with(p.withId(part.id())), shelf).whole());
+    }
+
+    /** Takes another part in the place of one and connects it. */
+    public static Edit swap(Part part, Part by, List<Part> shelf) {
+        return new Edit("take " + by.name() + " for " + part.name(), b -> swapped(b, part, by, shelf));
     }
 }

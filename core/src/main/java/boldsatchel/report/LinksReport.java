@@ -3,6 +3,8 @@ package boldsatchel.report;
 import static boldsatchel.report.Report.number;
 import static boldsatchel.report.Report.word;
 
+import boldsatchel.links.Bus;
+import boldsatchel.links.Copies;
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
 import boldsatchel.links.PinUse;
@@ -57,6 +59,16 @@ final class LinksReport {
                                 end(node, "bus", h.giver());
                             }));
         }
+        ArrayNode buses = at.putArray("buses");
+        Bus.all(build, links.needs()).forEach(b -> bus(buses.addObject(), b));
+        ArrayNode drives = at.putArray("drives");
+        Copies.all(build, links).forEach(c -> {
+            ObjectNode node = drives.addObject();
+            node.put("part", c.part());
+            number(node, "aloneMbPerSecond", c.aloneMbS());
+            number(node, "togetherMbPerSecond", c.togetherMbS());
+            number(node, "secondsFor10Gb", Copies.Copy.seconds(c.aloneMbS()));
+        });
         ArrayNode flaws = at.putArray("flaws");
         links.flaws().forEach(f -> {
             ObjectNode node = flaws.addObject();
@@ -67,6 +79,16 @@ final class LinksReport {
             number(node, "is", f.is());
             number(node, "may", f.may());
         });
+    }
+
+    private static void bus(ObjectNode node, Bus bus) {
+        end(node, "at", bus.header());
+        ArrayNode parts = node.putArray("parts");
+        bus.parts().forEach(parts::add);
+        number(node, "pullUpOhms", bus.pullUpOhms());
+        number(node, "farads", bus.farads());
+        number(node, "riseSeconds", bus.riseSeconds());
+        number(node, "riseMostSeconds", bus.riseMostSeconds());
     }
 
     private static void end(ObjectNode at, String name, Link.End end) {

@@ -1,5 +1,6 @@
 package boldsatchel.report;
 
+import boldsatchel.abilities.Abilities;
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
@@ -38,6 +39,7 @@ public final class Report {
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
         LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
+        AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));
         MoneyReport.write(root.putObject("money"), evaluation.build(), evaluation.of(CostResult.class));
         return BuildFormat.text(root);
     }

@@ -169,6 +169,22 @@ public class LinksStageTest extends WindowHarness {
     }
 
     @Test
+    public void whatElseWouldTalkIsOfferedAndTaken() throws Exception {
+        Build build = off("arm-card", "trackball");
+        show(LinkPlanner.connect(build).edit().orElseThrow().change().apply(build));
+        open("links");
+        robot.clickOn("#instead");
+        settle();
+        assertThat(text("#links-hint")).contains("in the place of Trackball");
+        robot.type(KeyCode.DOWN).type(KeyCode.ENTER);
+        settle();
+        assertThat(build().part("trackball").orElseThrow().name()).isNotEqualTo("Trackball, 34 mm");
+        assertThat(openNeeds()).isZero();
+        keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(build().part("trackball").orElseThrow().name()).isEqualTo("Trackball, 34 mm");
+    }
+
+    @Test
     public void addressesAndSignalsAreTypedAndTicked() throws Exception {
         show(off("clock-cell", "usb-a-c-20"));
         select("clock-cell");

@@ -14,6 +14,7 @@ import boldsatchel.edit.LinkEdits;
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
@@ -31,12 +32,15 @@ import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
+import javafx.geometry.Side;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -52,16 +56,25 @@ public final class LinksStage implements WorkStage {
 
     private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
     private static final double LEAST_DRAG = 4;
+    /** Larger than to scale, px/mm, nothing is drawn. */
+    private static final double MOST_SCALE = 4.2;
+
+    private static final int MOST_INSTEAD = 12;
+    private static final double LEAST_GROUND = 160;
+    private static final double AROUND = 24;
 
     private final Desk desk;
     private final VBox content = new VBox(6);
-    private final DrawingView board = new DrawingView().atMost(4.2);
+    private final DrawingView board = new DrawingView().atMost(MOST_SCALE);
+    private final StackPane ground = new StackPane();
     private final Line carried = new Line();
     private final ListView<Need> needs = new ListView<>();
     private final ComboBox<Link.End> into = Ui.choice("plug-into", this::socketName);
     private final Button unplug = Ui.button("unplug", "Unplug", "Unplug what meets it; the cable stays", this::unplug);
     private final Button leave =
             Ui.button("leave-open", "Leave open", "Leave this need open on purpose", this::leaveOpen);
+    private final Button instead =
+            Ui.button("instead", "Instead …", "What else off the shelf would talk in its place", this::instead);
     private final Label facts = Ui.label("", "soft");
     private final Label hint = Ui.words("", "soft");
     private final Latest planning = Latest.only();
@@ -103,10 +116,11 @@ public final class LinksStage implements WorkStage {
         carried.setVisible(false);
         Pane over = new Pane(carried);
         over.setMouseTransparent(true);
-        StackPane ground = new StackPane(board, over);
+        ground.getChildren().addAll(board, over);
         ground.getStyleClass().add("ladder-ground");
-        ground.setMinHeight(160);
-        VBox.setVgrow(ground, Priority.ALWAYS);
+        ground.setMinHeight(LEAST_GROUND);
+        ground.widthProperty().addListener((o, was, is) -> fit());
+        VBox.setVgrow(needs, Priority.ALWAYS);
         needs.setId("needs");
         needs.setMinHeight(120);
         needs.setPrefHeight(216);
@@ -117,7 +131,7 @@ public final class LinksStage implements WorkStage {
         into.setPrefWidth(300);
         into.setAccessibleText("Plug the selected need into");
         into.setOnAction(e -> plugInto());
-        HBox chosen = new HBox(8, Ui.label("plug into"), into, unplug, leave);
+        HBox chosen = new HBox(8, Ui.label("plug into"), into, unplug, leave, instead);
         chosen.setAlignment(Pos.CENTER_LEFT);
         VBox harness = new VBox(6, ground, needs, chosen, hint);
         VBox.setVgrow(harness, Priority.ALWAYS);
@@ -178,6 +192,7 @@ public final class LinksStage implements WorkStage {
     private void show(Drawing drawing) {
         filling = true;
         board.show(drawing, desk.dark().get());
+        fit();
         List<Need> all = links().needs();
         int at = needs.getSelectionModel().getSelectedIndex();
         if (!needs.getItems().equals(all)) {
@@ -190,6 +205,15 @@ public final class LinksStage implements WorkStage {
                 desk.session().evaluation().get().verdict(Verdict.Kind.CONNECTS).sentence());
         filling = false;
         showChoices();
+    }
+
+    /** As high as the harness is at the width there is; the list has the rest. */
+    private void fit() {
+        Drawing drawing = board.drawing();
+        double scale = Math.min(MOST_SCALE, (ground.getWidth() - AROUND) / drawing.widthMm());
+        double height = Math.max(LEAST_GROUND, drawing.heightMm() * scale + AROUND);
+        ground.setPrefHeight(height);
+        ground.setMaxHeight(height);
     }
 
     private void restHint() {
@@ -313,6 +337,7 @@ public final class LinksStage implements WorkStage {
         into.setValue(
                 need.flatMap(Need::route).map(r -> r.hops().getFirst().giver()).orElse(null));
         into.setDisable(into.getItems().isEmpty());
+        instead.setDisable(need.isEmpty());
         unplug.setDisable(need.flatMap(Need::route).isEmpty());
         leave.setDisable(need.isEmpty() || need.get().why() == Need.Why.MET);
         leave.setText(need.filter(n -> n.why() == Need.Why.WAIVED).isPresent() ? "Ask again" : "Leave open");
@@ -358,6 +383,50 @@ public final class LinksStage implements WorkStage {
         chosen().ifPresent(n -> build().part(n.part())
                 .ifPresent(
                         p -> attempt(new Attempt.Allowed(LinkEdits.waive(p, n.duty(), n.why() != Need.Why.WAIVED)))));
+    }
+
+    /** Looks for what could stand in for the part of the chosen need, and offers it. */
+    private void instead() {
+        Optional<Part> part = chosen().flatMap(n -> build().part(n.part()));
+        Build now = build();
+        List<Part> shelf = desk.library().parts();
+        part.ifPresent(p -> {
+            say("Looking over the shelf …", false);
+            planning.ask(
+                    () -> LinkPlanner.substitutes(now, p, shelf)
+                            .limit(MOST_INSTEAD)
+                            .toList(),
+                    found -> offer(p, found, shelf));
+        });
+    }
+
+    private void offer(Part part, List<Part> found, List<Part> shelf) {
+        if (found.isEmpty()) {
+            say("Nothing else on the shelf would talk in the place of " + part.name() + ".", true);
+            return;
+        }
+        say(
+                "Any of these would talk in the place of " + part.name() + ". Size and volts are judged once it is in.",
+                false);
+        ContextMenu menu = new ContextMenu();
+        menu.setId("instead-menu");
+        for (Part by : found) {
+            MenuItem item = new MenuItem(by.name() + " · " + limits(by));
+            item.setOnAction(e -> attempt(new Attempt.Allowed(LinkPlanner.swap(part, by, shelf))));
+            menu.getItems().add(item);
+        }
+        menu.show(instead, Side.TOP, 0, 0);
+    }
+
+    /** What else has to fit: size, and the volts that it works from. */
+    private static String limits(Part part) {
+        String size = Units.format(part.body().widthMm().value(), 0, "") + " × "
+                + Units.format(part.body().depthMm().value(), 0, "") + " × "
+                + Units.format(part.body().heightMm().value(), 0, "mm");
+        return size
+                + part.facet(Facet.DrawsPower.class)
+                        .map(d -> ", " + Units.format(d.lowV()) + " to " + Units.format(d.highV(), 1, "V"))
+                        .orElse("");
     }
 
     private void key(KeyEvent e) {
