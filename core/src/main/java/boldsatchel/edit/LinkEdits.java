@@ -108,6 +108,18 @@ public final class LinkEdits {
                         .orElse(p));
     }
 
+    /** Takes parts out. */
+    public static Edit without(List<String> parts) {
+        return new Edit("take out what is plugged into nothing", b -> {
+            Build now = b;
+            for (String id : parts) {
+                Optional<Part> part = now.part(id);
+                now = part.isPresent() ? Edits.removePart(part.get()).change().apply(now) : now;
+            }
+            return now;
+        });
+    }
+
     /** Lets the program choose the pins of the last one that was given a pin by hand which others have. */
     public static Edit otherPins(Part header, int pin) {
         return new Edit("choose other pins on " + header.name(), b -> {

@@ -177,8 +177,9 @@ public final class LinksJudge implements Judge<LinksResult> {
 
     private static Severity severity(Build build, Flaw flaw) {
         return switch (flaw.kind()) {
-            case NO_ROOM -> Severity.NOTE;
-            case SLOW, LENGTH, LEVEL_LOW, FEEDS_OTHER, NO_PULL_UPS, RISE, PULL_STRONG, RADIO_LOSS -> Severity.WATCH;
+            case NO_ROOM, SPARE -> Severity.NOTE;
+            case SLOW, REFRESH, LENGTH, LEVEL_LOW, FEEDS_OTHER, NO_PULL_UPS, RISE, PULL_STRONG, RADIO_LOSS ->
+                Severity.WATCH;
             case FRAMES -> LinksTelling.serial(build, flaw) ? Severity.WATCH : Severity.STOP;
             case BROKEN, TWICE, SCREENS, PIXELS, LEVEL_HIGH, ADDRESS, PIN, NO_PINS, TIERS -> Severity.STOP;
         };

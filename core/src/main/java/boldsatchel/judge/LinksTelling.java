@@ -122,6 +122,13 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
                         + f.n("may") + " million.";
             case "links.frames" ->
                 first + " gets " + f.n("is") + " pictures a second over its link; it is made for " + f.n("may") + ".";
+            case "links.refresh" ->
+                first + " shows at most " + f.n("is") + " pictures a second and is asked for " + f.n("may")
+                        + ". What moves leaves ghosts; plan a full refresh now and then.";
+            case "links.spare" ->
+                f.subjects().stream().limit(3).map(id -> name(build, id)).collect(Collectors.joining(", "))
+                        + (f.subjects().size() > 3 ? " and " + (f.subjects().size() - 3) + " more" : "")
+                        + (f.subjects().size() == 1 ? " is" : " are") + " plugged into nothing.";
             case "links.slow" ->
                 first + " could read " + f.n("may") + " MB/s; its link lets " + f.n("is")
                         + " MB/s through: 10 GB take " + minutes(f.number("is")) + " instead of "
@@ -240,7 +247,9 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
             case "links.broken", "links.twice" ->
                 cures.add(Remedy.by("Take that link out", LinkEdits.unplug(build, duty(f))));
             case "links.screens" -> cures.add(Remedy.advice("Take a board that drives more, or one screen less"));
-            case "links.pixels", "links.frames" -> pictures(f, cures);
+            case "links.pixels", "links.frames", "links.refresh" -> pictures(f, cures);
+            case "links.spare" ->
+                cures.add(Remedy.by("Take out what is plugged into nothing", LinkEdits.without(f.subjects())));
             case "links.address" -> address(f, cures);
             case "links.no-pull-ups", "links.rise", "links.pull-strong" -> pulled(f, cures);
             case "links.radio-loss" -> {
@@ -349,7 +358,7 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
                 .ifPresent(e -> cures.add(Remedy.by("Plug it in otherwise", e)));
         if (screen.isPresent() && shows.isPresent()) {
             double share = f.number("is") > f.number("may") ? f.number("may") / f.number("is") : 1;
-            double hertz = f.code().equals("links.frames")
+            double hertz = !f.code().equals("links.pixels")
                     ? f.number("is")
                     : shows.get().hertz() * share;
             double slower = hertz > 2 ? Math.floor(hertz) : hertz * 0.99;

@@ -30,6 +30,8 @@ public record Flaw(Kind kind, List<String> subjects, String duty, double is, dou
         PIXELS,
         /** A picture with fewer frames a second than the screen is made for. */
         FRAMES,
+        /** More pictures a second than a paper-like panel can show. */
+        REFRESH,
         /** Slower than the part could be. */
         SLOW,
         /** A higher logic level than the other side bears. */
@@ -56,6 +58,8 @@ public record Flaw(Kind kind, List<String> subjects, String duty, double is, dou
         TIERS,
         /** Sockets with a cable in them that keep no room free for its plug. */
         NO_ROOM,
+        /** Cables and hubs that are plugged into nothing. */
+        SPARE,
         /** The chain feeds one part by a socket that another is plugged into. */
         FEEDS_OTHER
     }

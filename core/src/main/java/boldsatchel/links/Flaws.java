@@ -1,6 +1,7 @@
 package boldsatchel.links;
 
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Carried;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
@@ -8,10 +9,12 @@ import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Signal;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Looks over links that are there for what will not work all the same. */
 final class Flaws {
@@ -46,6 +49,7 @@ final class Flaws {
         Bus.all(build, needs).forEach(this::pulled);
         feeds();
         rooms();
+        spare();
         return found;
     }
 
@@ -147,6 +151,7 @@ final class Flaws {
             if (picture.isEmpty() || need.route().isEmpty()) {
                 continue;
             }
+            refreshes(need, picture.get());
             Route route = need.route().get();
             if (!route.given().signal().kind().picture()) {
                 continue;
@@ -170,6 +175,15 @@ final class Flaws {
                     subjects.addAll(screens);
                     add(Flaw.Kind.SCREENS, subjects, "", screens.size(), d.screens());
                 }));
+    }
+
+    private void refreshes(Need need, Facet.ShowsPicture picture) {
+        boolean shows = need.wantsBits() > 0;
+        build.part(need.part())
+                .flatMap(p -> p.facet(Facet.Refreshes.class))
+                .filter(r -> shows && picture.hertz() > r.mostPerMinute() / 60 * (1 + 1e-9))
+                .ifPresent(r -> add(
+                        Flaw.Kind.REFRESH, List.of(need.part()), need.duty(), r.mostPerMinute() / 60, picture.hertz()));
     }
 
     private Optional<Facet.DrivesScreens> drives(String board) {
@@ -217,6 +231,33 @@ final class Flaws {
         if (loss > Coax.MOST_DB) {
             add(Flaw.Kind.RADIO_LOSS, subjects(need, route), need.duty(), loss, Coax.MOST_DB);
         }
+    }
+
+    private void spare() {
+        Set<String> linked = new HashSet<>();
+        build.wiring().links().forEach(l -> l.ends().forEach(e -> linked.add(e.part())));
+        List<String> spare = new ArrayList<>();
+        for (Part part : build.parts().list()) {
+            if (!linked.contains(part.id()) && (part.isLed() || passesOnly(part))) {
+                spare.add(part.id());
+            }
+        }
+        if (!spare.isEmpty()) {
+            add(Flaw.Kind.SPARE, spare, "", spare.size(), 0);
+        }
+    }
+
+    /** Whether a part does nothing with signals but to pass them on. */
+    private static boolean passesOnly(Part part) {
+        Set<String> passed = new HashSet<>();
+        Set<String> taken = new HashSet<>();
+        for (Port port : part.body().ports()) {
+            for (Carried c : port.carries()) {
+                (c.given() ? passed : taken).add(c.duty());
+            }
+        }
+        taken.remove("");
+        return !taken.isEmpty() && passed.containsAll(taken);
     }
 
     private void rooms() {

@@ -66,7 +66,7 @@ public enum Quantity {
     /** Stored as a share of one. */
     SHARE("%", "87 %", 0, 1, unit("%", 0.01)),
     /** Of a part on a bus. */
-    ADDRESS("", "0x20", 0, 127),
+    ADDRESS("", "32", 0, 127),
     /** A plain number. */
     COUNT("", "4", -1_000_000, 1_000_000),
     /** Stored in K/W. */

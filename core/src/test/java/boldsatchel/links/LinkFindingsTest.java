@@ -255,6 +255,17 @@ public class LinkFindingsTest {
                 "a");
     }
 
+    private static Build paper(double hertz) {
+        Build build = shown(monitor("panel", 800, 480, hertz), picture("hdmi", Signal.HDMI_1_4));
+        return build.with(
+                build.part("panel").orElseThrow().withFacet(new Facet.Refreshes(boldsatchel.Samples.exact(1), 15)));
+    }
+
+    private static Build spared(boolean spare) {
+        Build build = keyed(Set.of(Signal.USB_480), 300);
+        return spare ? build.with(build.parts().and(usb("left over", 200))) : build;
+    }
+
     /** A panel of 320 × 240 on three wires and a select line. */
     private static Build small(double hertz) {
         Facet.ShowsPicture shows =
@@ -353,6 +364,8 @@ public class LinkFindingsTest {
                 small(5),
                 true
             },
+            {"links.refresh", paper(1), 0.25, paper(0.25), true},
+            {"links.spare", spared(true), 1, spared(false), true},
             {"links.pin", pinned(7), 7, pinned(11), true},
             {"links.no-pins", buttons(5), 5, buttons(4), true},
             {"links.length", keyed(Set.of(Signal.USB_480), 6000), 6000, keyed(Set.of(Signal.USB_480), 4000), true},

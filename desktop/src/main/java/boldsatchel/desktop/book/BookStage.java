@@ -36,7 +36,7 @@ public final class BookStage implements WorkStage {
                 Ui.button("page-on", "On ›", "The next page", () -> turn(1)),
                 number,
                 Ui.spring(),
-                Ui.label("build sheet (PDF), every drawing (SVG), parts list (CSV)", "soft"),
+                Ui.label("build sheet (PDF), drawings and tables (SVG), lists (CSV)", "soft"),
                 Ui.button("export", "Export to a folder", "Write the whole book (Ctrl E)", export));
         tools.setAlignment(Pos.CENTER_LEFT);
         page.setId("page");
