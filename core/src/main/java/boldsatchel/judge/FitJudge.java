@@ -15,10 +15,14 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
+import boldsatchel.machine.Signal;
 import boldsatchel.machine.Zone;
+import boldsatchel.plan.LinkPlanner;
 import boldsatchel.quantity.Spread;
+import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
@@ -343,6 +347,9 @@ public final class FitJudge implements Judge<FitResult> {
                                 ? "Use a right-angle plug, turn the part, or move what is in the way"
                                 : "Move what is in the way");
             }
+            if (f.code().equals("fit.antenna-metal")) {
+                return outside(f.first());
+            }
             return advice(
                     switch (f.code()) {
                         case "fit.lid-clash" -> "Lower the part in the base or make the lid deeper by that much";
@@ -355,10 +362,28 @@ public final class FitJudge implements Judge<FitResult> {
                                     : "Move them apart, or mark them as touching if they are meant to";
                         case "fit.port-short" -> "Move the part to the wall or use a panel extension";
                         case "fit.vent-covered" -> "Move the part or the vent";
-                        case "fit.antenna-metal" -> "Lead an antenna outside";
                         case "fit.on-the-table" -> "Place them in Pack";
                         default -> throw Telling.unknown(f);
                     });
+        }
+
+        /** A part that is an antenna and nothing else gives its place to a socket in the wall for one outside. */
+        private List<Remedy> outside(String id) {
+            List<Part> shelf = Picks.shelf().parts();
+            Set<Signal.Kind> radio = Set.of(Signal.Kind.RADIO);
+            List<Remedy> cures = new ArrayList<>();
+            build.part(id)
+                    .filter(p -> p.body().ports().stream().allMatch(q -> q.gives(radio)))
+                    .flatMap(p -> shelf.stream()
+                            .filter(s -> s.facet(Facet.Radiates.class).isEmpty()
+                                    && s.body().ports().stream().anyMatch(q -> q.gives(radio)))
+                            .findFirst()
+                            .map(by -> Remedy.by(
+                                    "Take “" + by.name() + "” instead, and an antenna outside",
+                                    LinkPlanner.swap(p, by, shelf))))
+                    .ifPresent(cures::add);
+            cures.add(Remedy.advice("Lead an antenna outside"));
+            return cures;
         }
 
         private static List<Remedy> advice(String words) {

@@ -258,6 +258,16 @@ public class AbilityFindingsTest {
     }
 
     @Test
+    public void aBatteryOfWhichNobodySeesTheLevelGetsAGauge() {
+        Findings.hold(
+                "power.level-unseen",
+                Library.demo("harbour-watch").orElseThrow(),
+                Double.NaN,
+                Library.demo("orchard-ledger").orElseThrow(),
+                true);
+    }
+
+    @Test
     public void whatTheMachineDoesWithoutOnPurposeIsNotMissed() {
         Build build = machine(arm(but(Function.NETWORK)));
         Build without = AbilityEdits.without(Function.NETWORK).change().apply(build);
