@@ -305,12 +305,7 @@ public final class BriefStage implements WorkStage {
                 changeProfile(index, profile.name(), p -> new UseProfile(name.getText(), p.steps()));
             }
         };
-        name.setOnAction(e -> rename.run());
-        name.focusedProperty().addListener((o, was, is) -> {
-            if (!is) {
-                rename.run();
-            }
-        });
+        Ui.whenWritten(name, rename);
         HBox head = new HBox(8, name);
         head.setAlignment(Pos.CENTER_LEFT);
         if (index == 0) {

@@ -37,12 +37,7 @@ final class ListField extends VBox {
         text.setPromptText("commas between");
         getStyleClass().add("unit-field");
         getChildren().addAll(text, error);
-        text.setOnAction(e -> commit());
-        text.focusedProperty().addListener((o, was, is) -> {
-            if (!is) {
-                commit();
-            }
-        });
+        Ui.whenWritten(text, this::commit);
         text.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 text.setText(shown);

@@ -278,12 +278,7 @@ public final class RecordForm extends VBox {
                 change(field, v -> field.optional() ? Optional.of(now).filter(t -> !t.isBlank()) : now);
             }
         };
-        control.setOnAction(e -> commit.run());
-        control.focusedProperty().addListener((o, was, is) -> {
-            if (!is) {
-                commit.run();
-            }
-        });
+        Ui.whenWritten(control, commit);
         updates.add(r -> {
             last[0] = field.get(r) instanceof Optional<?> o
                     ? o.map(Object::toString).orElse("")

@@ -7,6 +7,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -47,6 +48,16 @@ public final class Ui {
         Region region = new Region();
         javafx.scene.layout.HBox.setHgrow(region, Priority.ALWAYS);
         return region;
+    }
+
+    /** Takes what was written when Enter is pressed, and when the field is left. */
+    public static void whenWritten(TextField field, Runnable commit) {
+        field.setOnAction(e -> commit.run());
+        field.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                commit.run();
+            }
+        });
     }
 
     /** A cell that shows its item in words. */

@@ -29,12 +29,7 @@ public final class UnitField extends VBox {
         text.setId(id);
         text.setPromptText(mayBeEmpty ? "no limit" : quantity.example());
         getChildren().addAll(text, error);
-        text.setOnAction(e -> commit());
-        text.focusedProperty().addListener((o, was, is) -> {
-            if (!is) {
-                commit();
-            }
-        });
+        Ui.whenWritten(text, this::commit);
         text.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 show(value);
