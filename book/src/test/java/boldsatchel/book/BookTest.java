@@ -11,6 +11,8 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Form;
+import boldsatchel.sheet.Sheets;
+import boldsatchel.sheet.Table;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -75,7 +77,7 @@ public class BookTest {
     @Test
     public void pagesAreA4AndLettersAreEmbedded() throws IOException {
         try (PDDocument document = Loader.loadPDF(file(Book.files(demo("cave-survey")), "build-sheet.pdf"))) {
-            assertThat(document.getNumberOfPages()).isBetween(4, 9);
+            assertThat(document.getNumberOfPages()).isBetween(4, 12);
             assertThat(document.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
             for (var font : document.getPage(0).getResources().getFontNames()) {
                 assertThat(document.getPage(0).getResources().getFont(font).isEmbedded())
@@ -208,8 +210,29 @@ public class BookTest {
         Evaluation evaluation = Evaluator.evaluate(build);
         assertThat(shells).hasSizeGreaterThan(1);
         Map<String, byte[]> files = Book.files(evaluation);
-        assertThat(files).hasSize(Book.drawings(evaluation).size() + 2);
+        assertThat(files).hasSize(fileCount(evaluation));
         assertThat(files.keySet()).allSatisfy(file -> assertThat(file).matches("[a-z0-9.-]{1,64}"));
+    }
+
+    /** The build sheet, the parts list, a file a drawing, and of each table its pages and its values. */
+    static int fileCount(Evaluation evaluation) {
+        return 2
+                + Book.drawings(evaluation).size()
+                + Sheets.all(evaluation).stream()
+                        .mapToInt(t -> Tables.pages(evaluation.build(), t).size() + 1)
+                        .sum();
+    }
+
+    @Test
+    public void tablesGoOverPagesAndTheirValuesAreSafe() {
+        Build demo = demo("harbour-watch").build();
+        List<List<String>> rows = java.util.stream.IntStream.range(0, 120)
+                .mapToObj(i -> List.of("" + i, "=1+1"))
+                .toList();
+        Table table = new Table("long", "Long", "", List.of("no.", "words"), List.of(1, 9), rows);
+        assertThat(Tables.files(demo, table))
+                .containsOnlyKeys("long.pdf", "long.svg", "long-2.svg", "long-3.svg", "long-4.svg", "long.csv");
+        assertThat(Tables.csv(table)).contains("119,'=1+1");
     }
 
     @Test

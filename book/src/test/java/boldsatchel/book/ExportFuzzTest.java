@@ -51,7 +51,7 @@ public class ExportFuzzTest {
             }
             Evaluation evaluation = Evaluator.evaluate(build);
             Map<String, byte[]> files = Book.files(evaluation);
-            assertThat(files).as("build " + i).hasSize(Book.drawings(evaluation).size() + 2);
+            assertThat(files).as("build " + i).hasSize(BookTest.fileCount(evaluation));
             for (Map.Entry<String, byte[]> file : files.entrySet()) {
                 if (file.getKey().endsWith(".svg")) {
                     DocumentBuilderFactory.newInstance()

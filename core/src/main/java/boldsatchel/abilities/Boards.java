@@ -2,6 +2,7 @@ package boldsatchel.abilities;
 
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
+import boldsatchel.links.Route;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Function;
@@ -9,28 +10,36 @@ import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Processor;
 import boldsatchel.machine.Signal;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
- * The boards that programs run on.
+ * The boards that programs run on; a carrier with a microcontroller is sold among them, and runs no system.
  *
  * @param list them
  * @param known what somebody said of each
  * @param used functions that the machine uses of each, by what is plugged in and built in
  */
-record Boards(List<Part> list, List<Facet.Computes> known, Map<String, Set<Function>> used) {
+public record Boards(List<Part> list, List<Facet.Computes> known, Map<String, Set<Function>> used) {
 
-    static Boards of(Build build, LinksResult links) {
-        List<Part> list = build.parts().list().stream()
-                .filter(p -> p.family().computes() && !isController(p))
-                .toList();
-        List<Facet.Computes> known = list.stream()
-                .flatMap(p -> p.facet(Facet.Computes.class).stream())
-                .toList();
+    /** The boards of a build. */
+    public static Boards of(Build build, LinksResult links) {
+        List<Part> list = new ArrayList<>(1);
+        List<Facet.Computes> known = new ArrayList<>(1);
+        for (Part part : build.parts().list()) {
+            if (part.family().computes()) {
+                Optional<Facet.Computes> computes = part.facet(Facet.Computes.class);
+                if (computes.isEmpty() || computes.get().processor() != Processor.MICROCONTROLLER) {
+                    list.add(part);
+                    computes.ifPresent(known::add);
+                }
+            }
+        }
         Map<String, Set<Function>> used = new LinkedHashMap<>();
         boolean sleeps = build.brief().profile().steps().stream().anyMatch(s -> s.mode() == Mode.SLEEP);
         for (Part board : list) {
@@ -45,21 +54,15 @@ record Boards(List<Part> list, List<Facet.Computes> known, Map<String, Set<Funct
             used.put(board.id(), functions);
         }
         for (Need need : links.needs()) {
-            need.route().ifPresent(r -> {
+            if (need.route().isPresent()) {
+                Route r = need.route().get();
                 Set<Function> functions = used.get(r.giver().part());
                 if (functions != null) {
                     add(functions, need, r.given().signal().kind());
                 }
-            });
+            }
         }
         return new Boards(list, known, used);
-    }
-
-    /** A carrier with a microcontroller is sold among the boards, and runs no system. */
-    private static boolean isController(Part part) {
-        return part.facet(Facet.Computes.class)
-                .filter(c -> c.processor() == Processor.MICROCONTROLLER)
-                .isPresent();
     }
 
     private static void add(Set<Function> functions, Need need, Signal.Kind kind) {

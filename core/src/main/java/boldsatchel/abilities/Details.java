@@ -2,14 +2,17 @@ package boldsatchel.abilities;
 
 import boldsatchel.links.LinksResult;
 import boldsatchel.links.Need;
+import boldsatchel.links.Route;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Function;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Signal;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +40,9 @@ record Details(Build build, LinksResult links, List<Sound> sounds, List<Gap> gap
             part.facet(Facet.Touches.class)
                     .filter(t -> t.turnDeg() != t.setDeg())
                     .ifPresent(t -> add(Gap.Kind.TURNED, List.of(part.id()), "", t.turnDeg(), t.setDeg()));
+            part.facet(Facet.Matrix.class)
+                    .filter(m -> !m.diodes() && m.rows() > 1 && m.columns() > 1)
+                    .ifPresent(m -> add(Gap.Kind.GHOST_KEYS, List.of(part.id()), "", m.rows() * m.columns(), 0));
             part.facet(Facet.Unmarked.class)
                     .ifPresent(u -> u.sockets()
                             .forEach(s -> add(Gap.Kind.UNMARKED, List.of(part.id()), s, Double.NaN, Double.NaN)));
@@ -48,6 +54,7 @@ record Details(Build build, LinksResult links, List<Sound> sounds, List<Gap> gap
             }
         }
         wayIn();
+        pins();
         sounds.forEach(this::sound);
     }
 
@@ -62,6 +69,39 @@ record Details(Build build, LinksResult links, List<Sound> sounds, List<Gap> gap
                     draws.get().idleW().value() + draws.get().backlightW().value();
             add(Gap.Kind.STAYS_LIT, List.of(screen.id()), "", watts, 0);
         }
+    }
+
+    /** What hangs on pins takes its current from them, unless a transistor does. */
+    private void pins() {
+        Map<String, List<String>> loads = new LinkedHashMap<>();
+        Map<String, Double> sums = new HashMap<>();
+        for (Need need : links.needs()) {
+            Optional<Facet.PinLoad> load = build.part(need.part())
+                    .flatMap(p -> p.facet(Facet.PinLoad.class))
+                    .filter(l -> !l.buffered() && need.route().isPresent());
+            if (load.isEmpty()) {
+                continue;
+            }
+            Route.Hop hop = need.route().orElseThrow().hops().getFirst();
+            Optional<Facet.PinLimits> limits =
+                    build.part(hop.giver().part()).flatMap(p -> p.facet(Facet.PinLimits.class));
+            double amps = load.get().amps().value();
+            limits.filter(l -> amps > l.pinA())
+                    .ifPresent(l -> add(
+                            Gap.Kind.PIN_CURRENT,
+                            List.of(need.part(), hop.giver().part()),
+                            "",
+                            amps * 1e3,
+                            l.pinA() * 1e3));
+            loads.computeIfAbsent(hop.giver().part(), b -> new ArrayList<>(List.of(b)))
+                    .add(need.part());
+            sums.merge(hop.giver().part(), amps * hop.taken().lanes(), Double::sum);
+        }
+        loads.forEach((board, subjects) -> build.part(board)
+                .flatMap(p -> p.facet(Facet.PinLimits.class))
+                .filter(l -> sums.getOrDefault(board, 0.0) > l.allA())
+                .ifPresent(l ->
+                        add(Gap.Kind.PINS_CURRENT, subjects, "", sums.getOrDefault(board, 0.0) * 1e3, l.allA() * 1e3)));
     }
 
     /** A board whose only pictures come by drivers wants another way in, should these not load. */
@@ -113,9 +153,6 @@ record Details(Build build, LinksResult links, List<Sound> sounds, List<Gap> gap
     }
 
     private boolean hasJackOutside(String board) {
-        return build.part(board)
-                .filter(p -> p.body().ports().stream()
-                        .anyMatch(q -> q.use() == Port.Use.OUTSIDE && q.gives(Set.of(Signal.Kind.LINE))))
-                .isPresent();
+        return build.part(board).filter(Forgotten::headphones).isPresent();
     }
 }

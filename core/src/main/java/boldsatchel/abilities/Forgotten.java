@@ -7,6 +7,9 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Function;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Signal;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -15,17 +18,33 @@ import java.util.Set;
 record Forgotten(Build build, LinksResult links, Boards boards, List<Gap> gaps) {
 
     void look() {
-        boolean shows = build.parts().list().stream().anyMatch(Part::isScreen);
-        if (shows && !serves(Set.of("pointing", "touch"))) {
+        Set<String> served = new HashSet<>();
+        for (Need need : links.needs()) {
+            if (need.why() != Need.Why.WAIVED) {
+                served.add(need.duty());
+            }
+        }
+        boolean shows = false;
+        boolean stores = boards.has(Function.STORAGE);
+        boolean heard = served.contains("sound");
+        boolean points = served.contains("pointing") || served.contains("touch");
+        for (Part part : build.parts().list()) {
+            shows |= part.isScreen();
+            stores |= part.facet(Facet.Stores.class).isPresent();
+            points |= part.family() == Family.POINTER;
+            heard |= headphones(part);
+        }
+        boolean known = boards.wellKnown();
+        if (shows && !points) {
             miss(Gap.Kind.NO_POINTER, Function.POINTING);
         }
-        if (shows && boards.wellKnown() && !serves(Set.of("sound")) && !heard()) {
+        if (shows && known && !heard) {
             miss(Gap.Kind.NO_SOUND, Function.SOUND);
         }
-        if (boards.wellKnown() && !boards.has(Function.NETWORK) && !serves(Set.of("network"))) {
+        if (known && !boards.has(Function.NETWORK) && !served.contains("network")) {
             miss(Gap.Kind.NO_NETWORK, Function.NETWORK);
         }
-        if (boards.wellKnown() && !boards.has(Function.STORAGE) && stores().isEmpty()) {
+        if (known && !stores) {
             miss(Gap.Kind.NO_STORAGE, Function.STORAGE);
         }
     }
@@ -36,27 +55,13 @@ record Forgotten(Build build, LinksResult links, Boards boards, List<Gap> gaps) 
         }
     }
 
-    /** Whether a part is there for one of these duties. A board's Ethernet is no radio, but a network all the same. */
-    private boolean serves(Set<String> duties) {
-        for (Need need : links.needs()) {
-            if (duties.contains(need.duty()) && need.why() != Need.Why.WAIVED) {
+    /** Whether headphones can be plugged in from outside. */
+    static boolean headphones(Part part) {
+        for (Port port : part.body().ports()) {
+            if (port.use() == Port.Use.OUTSIDE && port.gives(Set.of(Signal.Kind.LINE))) {
                 return true;
             }
         }
-        return build.parts().list().stream().anyMatch(p -> p.family() == Family.POINTER && duties.contains("pointing"));
-    }
-
-    /** Whether headphones can be plugged in from outside. */
-    private boolean heard() {
-        return build.parts().list().stream()
-                .flatMap(p -> p.body().ports().stream())
-                .anyMatch(p -> p.use() == boldsatchel.machine.Port.Use.OUTSIDE
-                        && p.gives(Set.of(boldsatchel.machine.Signal.Kind.LINE)));
-    }
-
-    private List<Part> stores() {
-        return build.parts().list().stream()
-                .filter(p -> p.facet(Facet.Stores.class).isPresent())
-                .toList();
+        return false;
     }
 }

@@ -57,6 +57,12 @@ public record Gap(Kind kind, List<String> subjects, Optional<Function> function,
         UNMARKED,
         /** A screen stays lit when the board is asleep or off. */
         STAYS_LIT,
+        /** Keys without diodes: three at once show a fourth. */
+        GHOST_KEYS,
+        /** More current than a pin gives. */
+        PIN_CURRENT,
+        /** More current than all pins of a board give together. */
+        PINS_CURRENT,
         /** A loudspeaker's impedance is too low for its amplifier. */
         OVERLOAD,
         /** An amplifier gives more than its loudspeaker bears. */

@@ -4,6 +4,7 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -63,24 +64,27 @@ record Programs(Build build, Boards boards, List<Gap> gaps) {
     }
 
     private void storage(List<Brief.Program> programs) {
-        List<Part> stores = build.parts().list().stream()
-                .filter(p -> p.facet(Facet.Stores.class).isPresent())
-                .toList();
+        List<String> stores = new ArrayList<>(1);
+        double has = 0;
+        double fastest = 0;
+        for (Part part : build.parts().list()) {
+            Optional<Facet.Stores> store = part.facet(Facet.Stores.class);
+            if (store.isPresent()) {
+                stores.add(part.id());
+                has += store.get().gigabytes();
+                fastest = Math.max(fastest, store.get().readMbS());
+            }
+        }
         if (stores.isEmpty()) {
             return;
         }
         double takes =
                 programs.stream().mapToDouble(p -> p.storageGb().orElse(0.0)).sum();
-        List<Facet.Stores> all = stores.stream()
-                .map(p -> p.facet(Facet.Stores.class).orElseThrow())
-                .toList();
-        double has = all.stream().mapToDouble(Facet.Stores::gigabytes).sum();
         if (takes > has) {
-            add(Gap.Kind.STORAGE, stores.stream().map(Part::id).toList(), "", takes, has);
+            add(Gap.Kind.STORAGE, stores, "", takes, has);
         }
-        double fastest = all.stream().mapToDouble(Facet.Stores::readMbS).max().orElse(0);
         if (fastest < LEAST_READ_MB_S) {
-            add(Gap.Kind.SLOW_STORAGE, stores.stream().map(Part::id).toList(), "", fastest, LEAST_READ_MB_S);
+            add(Gap.Kind.SLOW_STORAGE, stores, "", fastest, LEAST_READ_MB_S);
         }
     }
 }

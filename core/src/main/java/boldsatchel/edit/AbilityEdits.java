@@ -87,6 +87,16 @@ public final class AbilityEdits {
         return facet("mix left and right for ", amplifier, Facet.Amplifies.class, "mixed", a -> true);
     }
 
+    /** Each key has a diode. */
+    public static Edit diodes(Part keys) {
+        return facet("a diode at each key of ", keys, Facet.Matrix.class, "diodes", m -> true);
+    }
+
+    /** A transistor takes the current off the pins. */
+    public static Edit buffered(Part load) {
+        return facet("a transistor for ", load, Facet.PinLoad.class, "buffered", l -> true);
+    }
+
     /** The headphone socket silences an amplifier. */
     public static Edit muted(Part amplifier) {
         return facet("silence by the headphone socket: ", amplifier, Facet.Amplifies.class, "muted", a -> true);

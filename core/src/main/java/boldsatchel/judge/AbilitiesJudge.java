@@ -9,10 +9,12 @@ import boldsatchel.engine.Engine;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Section;
+import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.Verdict;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -41,17 +43,13 @@ public final class AbilitiesJudge implements Judge<Abilities> {
 
     @Override
     public Judgement judge(Build build, Abilities abilities) {
-        Sheet sheet = new Sheet(new AbilitiesTelling(build, abilities));
-        List<Gap> gaps = abilities.gaps();
-        for (int i = 0; i < gaps.size(); i++) {
-            Gap gap = gaps.get(i);
+        List<Finding> findings = new ArrayList<>(abilities.gaps().size());
+        for (Gap gap : abilities.gaps()) {
+            Sheet sheet = new Sheet(findings, new AbilitiesTelling(build, abilities, gap));
             sheet.add(
-                    code(gap.kind()),
-                    severity(gap.kind()),
-                    gap.subjects(),
-                    numbers("is", gap.is(), "may", gap.may(), "nth", i));
+                    code(gap.kind()), severity(gap.kind()), gap.subjects(), numbers("is", gap.is(), "may", gap.may()));
         }
-        return new Judgement(List.of(), sheet.findings());
+        return new Judgement(List.of(), findings);
     }
 
     static String code(Gap.Kind kind) {
@@ -60,7 +58,7 @@ public final class AbilitiesJudge implements Judge<Abilities> {
 
     private static Severity severity(Gap.Kind kind) {
         return switch (kind) {
-            case NO_NETWORK, NO_SOUND, UNKNOWN_PROCESSOR, UNTRIED, QUIET, BOTH_PLAY -> Severity.NOTE;
+            case NO_NETWORK, NO_SOUND, UNKNOWN_PROCESSOR, UNTRIED, GHOST_KEYS, QUIET, BOTH_PLAY -> Severity.NOTE;
             case NO_POINTER,
                     NO_STORAGE,
                     SLOW_STORAGE,
@@ -73,7 +71,7 @@ public final class AbilitiesJudge implements Judge<Abilities> {
                     STAYS_LIT,
                     TOO_STRONG,
                     ONE_CHANNEL -> Severity.WATCH;
-            case STORAGE, OTHER_PROCESSOR, FAILS, OVERLOAD -> Severity.STOP;
+            case STORAGE, OTHER_PROCESSOR, FAILS, PIN_CURRENT, PINS_CURRENT, OVERLOAD -> Severity.STOP;
         };
     }
 }

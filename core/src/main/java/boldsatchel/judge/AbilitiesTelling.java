@@ -32,12 +32,8 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
-/** Tells of what the machine will not do. */
-record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
-
-    private Gap gap(Noted f) {
-        return abilities.gaps().get((int) f.number("nth"));
-    }
+/** Tells of one thing that the machine will not do. */
+record AbilitiesTelling(Build build, Abilities abilities, Gap gap) implements Telling {
 
     private Optional<Sound> sound(String part) {
         return abilities.sounds().stream()
@@ -45,13 +41,12 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
                 .findFirst();
     }
 
-    private static String function(Gap gap) {
+    private String function() {
         return gap.function().map(Function::words).orElse("");
     }
 
     @Override
     public String sentence(Noted f) {
-        Gap gap = gap(f);
         String first = name(build, f.first());
         return switch (gap.kind()) {
             case NO_NETWORK -> first + " has no radio, and nothing here brings a network without a wire.";
@@ -73,12 +68,11 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
             case OTHER_PROCESSOR -> gap.words() + ", runs on no board here, not even by emulation.";
             case UNKNOWN_PROCESSOR ->
                 "Whether " + gap.words() + ", runs here is not known: nobody said what processor every board has.";
-            case FAILS ->
-                "The " + function(gap) + " of " + first + " does not work under " + gap.words() + basis(gap) + ".";
+            case FAILS -> "The " + function() + " of " + first + " does not work under " + gap.words() + basis() + ".";
             case PARTLY ->
-                "The " + function(gap) + " of " + first + " works only in part under " + gap.words() + basis(gap) + ".";
+                "The " + function() + " of " + first + " works only in part under " + gap.words() + basis() + ".";
             case UNTRIED ->
-                "Whether the " + function(gap) + " of " + first + " works under " + gap.words() + " is not known.";
+                "Whether the " + function() + " of " + first + " works under " + gap.words() + " is not known.";
             case TURNED ->
                 first + " lies turned by " + n(gap.is()) + "° against the picture, and the system turns it back by "
                         + n(gap.may()) + "°: a finger touches beside what it points at.";
@@ -89,6 +83,15 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
             case UNMARKED -> "Nobody knows which pin is which on “" + gap.words() + "” of " + first + ".";
             case STAYS_LIT ->
                 first + " stays lit when its picture goes: about " + n(gap.is()) + " W, asleep and off as well.";
+            case GHOST_KEYS ->
+                "The " + n(gap.is()) + " keys of " + first
+                        + " have no diodes: three held at the corners of a rectangle show a fourth that nobody pressed.";
+            case PIN_CURRENT ->
+                first + " asks a pin of " + name(build, f.subjects().get(1)) + " for " + n(gap.is())
+                        + " mA; it gives at most " + n(gap.may()) + " mA.";
+            case PINS_CURRENT ->
+                "The pins of " + first + " are asked for " + n(gap.is()) + " mA together; they give at most "
+                        + n(gap.may()) + " mA.";
             case OVERLOAD ->
                 first + " has " + n(gap.is()) + " Ω; "
                         + name(build, f.subjects().get(1)) + " bears no less than " + n(gap.may()) + " Ω.";
@@ -107,7 +110,7 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
         };
     }
 
-    private String basis(Gap gap) {
+    private String basis() {
         return gap.function()
                 .flatMap(fn -> build.part(gap.subjects().getFirst())
                         .flatMap(p -> p.facet(Facet.Supported.class))
@@ -119,7 +122,6 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
 
     @Override
     public List<Working.Step> working(Noted f) {
-        Gap gap = gap(f);
         return switch (gap.kind()) {
             case MEMORY ->
                 List.of(new Working.Step(
@@ -161,18 +163,17 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
 
     @Override
     public List<Remedy> cures(Noted f) {
-        Gap gap = gap(f);
         List<Remedy> cures = new ArrayList<>();
         Optional<Part> first = build.part(f.first());
         switch (gap.kind()) {
-            case NO_NETWORK -> forgotten(gap, takes(Set.of("network")), cures);
-            case NO_SOUND -> forgotten(gap, takes(Set.of("sound")), cures);
-            case NO_POINTER -> forgotten(gap, takes(Set.of("pointing")), cures);
+            case NO_NETWORK -> forgotten(takes(Set.of("network")), cures);
+            case NO_SOUND -> forgotten(takes(Set.of("sound")), cures);
+            case NO_POINTER -> forgotten(takes(Set.of("pointing")), cures);
             case NO_STORAGE, STORAGE, SLOW_STORAGE -> {
-                forgotten(gap, p -> p.facet(Facet.Stores.class).isPresent(), cures);
+                forgotten(p -> p.facet(Facet.Stores.class).isPresent(), cures);
                 cures.add(Remedy.advice("Take a larger or faster drive"));
             }
-            case MEMORY, EMULATED, OTHER_PROCESSOR -> programs(gap, cures);
+            case MEMORY, EMULATED, OTHER_PROCESSOR -> programs(cures);
             case UNKNOWN_PROCESSOR -> {
                 unsaid().ifPresent(p -> {
                     Processor usual = p.family() == Family.X86_BOARD ? Processor.X86_64 : Processor.ARM_64;
@@ -181,7 +182,7 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
                 });
                 cures.add(Remedy.advice("Look the processor up and add “Runs programs” to the board"));
             }
-            case FAILS, PARTLY, UNTRIED -> risk(gap, cures);
+            case FAILS, PARTLY, UNTRIED -> risk(cures);
             case TURNED ->
                 first.ifPresent(p -> cures.add(Remedy.by(
                         "Turn the touch back by " + n(gap.is()) + "° in the system's settings",
@@ -205,7 +206,13 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
                 first.flatMap(this::following).ifPresent(cures::add);
                 cures.add(Remedy.advice("Feed it from a socket that goes off with the board, or by a switch"));
             }
-            case OVERLOAD, TOO_STRONG, QUIET -> louder(gap, cures);
+            case GHOST_KEYS ->
+                first.ifPresent(p -> cures.add(Remedy.by("Solder a diode to each key", AbilityEdits.diodes(p))));
+            case PIN_CURRENT, PINS_CURRENT ->
+                build.part(f.subjects().get(gap.kind() == Gap.Kind.PIN_CURRENT ? 0 : 1))
+                        .ifPresent(p -> cures.add(Remedy.by(
+                                "Let a transistor take the current of " + p.name(), AbilityEdits.buffered(p))));
+            case OVERLOAD, TOO_STRONG, QUIET -> louder(cures);
             case ONE_CHANNEL ->
                 first.ifPresent(p -> {
                     double ohms = sound(p.id()).map(Sound::mixingOhms).orElse(1000.0);
@@ -227,13 +234,14 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
                 .anyMatch(c -> !c.given() && duties.contains(c.duty()));
     }
 
-    private Predicate<Build> cured(Gap gap) {
-        return b -> AbilitiesEngine.evaluate(b, LinksEngine.evaluate(b)).gaps().stream()
+    /** Whether a build has this gap no more. */
+    private boolean cured(Build b) {
+        return AbilitiesEngine.evaluate(b, LinksEngine.evaluate(b)).gaps().stream()
                 .noneMatch(g -> g.kind() == gap.kind() && g.function().equals(gap.function()));
     }
 
-    private void forgotten(Gap gap, Predicate<Part> which, List<Remedy> cures) {
-        LinkPlanner.adding(build, which, cured(gap))
+    private void forgotten(Predicate<Part> which, List<Remedy> cures) {
+        LinkPlanner.adding(build, which, this::cured)
                 .ifPresent(h -> cures.add(Remedy.by(
                         "Add and connect "
                                 + h.parts().stream()
@@ -247,7 +255,7 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
         return Remedy.by("The machine does without " + function.words(), AbilityEdits.without(function));
     }
 
-    private void programs(Gap gap, List<Remedy> cures) {
+    private void programs(List<Remedy> cures) {
         for (Brief.Program p :
                 build.brief().software().map(Brief.Software::programs).orElse(List.of())) {
             boolean meant = gap.words().equals(p.name()) || gap.words().startsWith(p.name() + ", made for");
@@ -273,7 +281,7 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
                 .findFirst();
     }
 
-    private void risk(Gap gap, List<Remedy> cures) {
+    private void risk(List<Remedy> cures) {
         Part board = build.part(gap.subjects().getFirst()).orElseThrow();
         Function function = gap.function().orElseThrow();
         Set<String> systems = board.facet(Facet.Supported.class).map(Facet.Supported::known).orElse(List.of()).stream()
@@ -282,7 +290,8 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
                 .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
         for (String system : systems) {
             Edit edit = AbilityEdits.system(system);
-            if (cured(gap).test(edit.change().apply(build))) {
+            Build there = edit.change().apply(build);
+            if (cured(there) && risks(there) < risks(build)) {
                 cures.add(Remedy.by("Take " + system + " instead", edit));
             }
         }
@@ -295,33 +304,43 @@ record AbilitiesTelling(Build build, Abilities abilities) implements Telling {
         cures.add(Remedy.advice("Try it on the open table before anything is drilled"));
     }
 
+    /** How many functions fail, or work in part, or have not been tried; the first weigh most. */
+    private static int risks(Build build) {
+        return AbilitiesEngine.evaluate(build, LinksEngine.evaluate(build)).gaps().stream()
+                .mapToInt(g -> switch (g.kind()) {
+                    case FAILS -> 10_000;
+                    case PARTLY -> 100;
+                    case UNTRIED -> 1;
+                    default -> 0;
+                })
+                .sum();
+    }
+
     /** A socket of a board that would be a way in, if it could be reached. */
     private Optional<Port> outward(Part board) {
         return board.body().ports().stream()
                 .filter(p -> p.use() != Port.Use.OUTSIDE)
-                .filter(p -> cured(new Gap(Gap.Kind.NO_WAY_IN, List.of(board.id()), Optional.empty(), "", 0, 1))
-                        .test(AbilityEdits.outside(board, p).change().apply(build)))
+                .filter(p -> cured(AbilityEdits.outside(board, p).change().apply(build)))
                 .findFirst();
     }
 
     /** Hung on a socket that goes off with its board, where there is one it can be hung on. */
     private Optional<Remedy> following(Part screen) {
-        Predicate<Build> cured = cured(new Gap(Gap.Kind.STAYS_LIT, List.of(screen.id()), Optional.empty(), "", 0, 0));
         Optional<Rung> rung = build.wiring().rungOf(screen.id());
         return rung.flatMap(r -> build.rungs()
                 .filter(to -> build.partOf(to)
                         .filter(p -> p.family().passesPowerOn() && !p.id().equals(screen.id()))
                         .isPresent())
                 .flatMap(to -> ChainEdits.move(build, r.id(), to.id()).allowed().stream()
-                        .filter(e -> cured.test(e.change().apply(build)))
+                        .filter(e -> cured(e.change().apply(build)))
                         .map(e -> Remedy.by("Feed it from " + to.name(build), e)))
                 .findFirst());
     }
 
-    private void louder(Gap gap, List<Remedy> cures) {
+    private void louder(List<Remedy> cures) {
         for (String id : gap.subjects()) {
             Part part = build.part(id).orElseThrow();
-            LinkPlanner.swapping(build, part, cured(gap))
+            LinkPlanner.swapping(build, part, this::cured)
                     .ifPresent(h -> cures.add(Remedy.by(
                             "Take “" + h.parts().getFirst().name() + "” instead of " + part.name(), h.edit())));
         }

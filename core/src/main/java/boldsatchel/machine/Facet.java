@@ -938,6 +938,53 @@ public sealed interface Facet {
         }
     }
 
+    /**
+     * Bare keys in rows and columns.
+     *
+     * @param rows lines one way
+     * @param columns lines the other way
+     * @param diodes whether each key has a diode
+     */
+    @Label("Keys in rows and columns")
+    record Matrix(
+            @Label(value = "rows", absent = 5, least = 1, most = 64)
+            int rows,
+
+            @Label(value = "columns", absent = 10, least = 1, most = 64)
+            int columns,
+
+            @Label("a diode at each key") boolean diodes)
+            implements Facet {}
+
+    /**
+     * Takes its current from the pins it hangs on: lamps, buzzers, small motors.
+     *
+     * @param amps through one pin
+     * @param buffered whether a transistor takes it off the pin
+     */
+    @Label("Takes current from pins")
+    record PinLoad(
+            @Label(value = "current a pin", in = Quantity.CURRENT, absent = 0.005, usualMost = 0.1)
+            Figure amps,
+
+            @Label("by a transistor") boolean buffered)
+            implements Facet {}
+
+    /**
+     * What its pins may be asked for.
+     *
+     * @param pinA of one
+     * @param allA of all together
+     */
+    @Label("Gives current from pins")
+    record PinLimits(
+            @Label(value = "a pin at most", in = Quantity.CURRENT, absent = 0.008, usualMost = 0.05)
+            double pinA,
+
+            @Label(value = "all pins at most", in = Quantity.CURRENT, absent = 0.05, usualMost = 0.5)
+            double allA)
+            implements Facet {}
+
     /** A screen that stays lit when its picture goes, as long as it is fed. */
     @Label("Stays lit without a picture")
     record StaysLit() implements Facet {}

@@ -104,6 +104,16 @@ final class SettingsSheet {
                 .orElse("the system");
         Set<List<String>> seen = new LinkedHashSet<>();
         for (Need need : source.links().needs()) {
+            need.route()
+                    .filter(r -> r.taken().signal().kind() == Signal.Kind.ANALOGUE)
+                    .flatMap(r -> r.taken().volts())
+                    .ifPresent(v -> add(
+                            source.name(need.part()),
+                            "centre of " + need.duty(),
+                            "near " + Units.format(v / 2, 2, "V") + " at rest",
+                            "read it for a minute; the dead zone is three times what it wanders"));
+        }
+        for (Need need : source.links().needs()) {
             need.route().map(Route::given).ifPresent(given -> {
                 boolean told = EnumSet.of(
                                 Signal.Kind.I2C, Signal.Kind.SPI, Signal.Kind.UART, Signal.Kind.PWM, Signal.Kind.DSI)

@@ -49,7 +49,8 @@ public final class Sheets {
             new Kind(AddressSheet.ID, AddressSheet.TITLE, AddressSheet::of),
             new Kind(SettingsSheet.ID, SettingsSheet.TITLE, SettingsSheet::of),
             new Kind(PowerStateSheet.ID, PowerStateSheet.TITLE, PowerStateSheet::of),
-            new Kind(DriveSheet.ID, DriveSheet.TITLE, DriveSheet::of));
+            new Kind(DriveSheet.ID, DriveSheet.TITLE, DriveSheet::of),
+            new Kind(SupportSheet.ID, SupportSheet.TITLE, SupportSheet::of));
 
     /** What tables there are. */
     public static final List<String> IDS = KINDS.stream().map(Kind::id).toList();

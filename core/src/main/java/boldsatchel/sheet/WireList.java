@@ -135,9 +135,12 @@ final class WireList {
                         .filter(r -> r.feeds().contains(rung))
                         .findFirst()
                         .map(this::place)
-                        .orElse("the join");
+                        .orElse("");
+                boolean joined = all.stream()
+                        .anyMatch(r -> r.joined().stream()
+                                .anyMatch(j -> j.row().getLast().equals(rung)));
                 String to = rung.feeds().isEmpty()
-                        ? "open end"
+                        ? joined ? "where the sources join" : "open end"
                         : rung.feeds().stream().map(this::place).collect(Collectors.joining("; "));
                 Rung.Finish finish = w.finish().orElse(Rung.Finish.USUAL);
                 String gauge = w.readyMade() ? "ready-made lead" : "AWG " + w.awg() + ", ";

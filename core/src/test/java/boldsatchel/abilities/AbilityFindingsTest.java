@@ -175,6 +175,25 @@ public class AbilityFindingsTest {
         return machine(arm(EnumSet.allOf(Function.class)).withFacet(new Facet.Unmarked(List.of(sockets))));
     }
 
+    private static Build keys(boolean diodes) {
+        return machine(part("keys", Family.KEYBOARD, List.of(new Facet.Matrix(5, 10, diodes))));
+    }
+
+    /** Lamps on the pins of a board that gives 8 mA a pin and 50 mA in all. */
+    private static Build lamps(double amps, int lines) {
+        Part board = part(
+                "board",
+                Family.MICROCONTROLLER,
+                List.of(new Facet.PinLimits(0.008, 0.05)),
+                socket("pins", Connector.PADS, gives(Signal.GPIO, 12)));
+        Part lamps = part(
+                "lamps",
+                Family.CONTROL,
+                List.of(new Facet.PinLoad(exact(amps), false)),
+                plug("ends", Connector.WIRES, takes(Signal.GPIO, lines, "light")));
+        return plugged(machine(board, lamps), "board", "pins", "lamps", "ends");
+    }
+
     /** A screen on the pack itself, and a board whose sockets go off with it. */
     private static Build lit(boolean stays) {
         Part pack = Samples.part(
@@ -233,6 +252,9 @@ public class AbilityFindingsTest {
             {"does.unmarked", unmarked("panel"), none, unmarked()},
             // 1 W idle, no backlight.
             {"does.stays-lit", lit(true), 1, lit(false)},
+            {"does.ghost-keys", keys(false), 50, keys(true)},
+            {"does.pin-current", lamps(0.012, 1), 12, lamps(0.008, 1)},
+            {"does.pins-current", lamps(0.006, 9), 54, lamps(0.005, 9)},
             {"does.overload", heard(amplifier(2, false, true), speaker(2, 9, 85)), 2, sounding()},
             // 3 W into 4 Ω are 1.5 W into 8 Ω.
             {"does.too-strong", heard(amplifier(2, false, true), speaker(8, 1, 85)), 1.5, sounding()},
