@@ -230,8 +230,10 @@ public class BookTest {
                 .mapToObj(i -> List.of("" + i, "=1+1"))
                 .toList();
         Table table = new Table("long", "Long", "", List.of("no.", "words"), List.of(1, 9), rows);
+        assertThat(Tables.pages(demo, table)).hasSizeGreaterThan(2);
         assertThat(Tables.files(demo, table))
-                .containsOnlyKeys("long.pdf", "long.svg", "long-2.svg", "long-3.svg", "long-4.svg", "long.csv");
+                .containsKeys("long.pdf", "long.svg", "long-2.svg", "long-3.svg", "long.csv")
+                .hasSize(2 + Tables.pages(demo, table).size());
         assertThat(Tables.csv(table)).contains("119,'=1+1");
     }
 
