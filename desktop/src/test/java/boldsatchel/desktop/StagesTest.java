@@ -373,7 +373,8 @@ public class StagesTest extends WindowHarness {
             robot.lookup("#remove-facet-DrawsPower").<Button>query().fire();
             return 0;
         });
-        assertThat(build().part("speakers").orElseThrow().facets()).isEmpty();
+        assertThat(build().part("speakers").orElseThrow().facet(Facet.DrawsPower.class))
+                .isEmpty();
     }
 
     @Test
