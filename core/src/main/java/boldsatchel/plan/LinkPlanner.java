@@ -212,7 +212,9 @@ public final class LinkPlanner {
             List<String> rest = new ArrayList<>(wanted);
             rest.removeAll(kept);
             List<List<String>> all = new ArrayList<>(stuck);
-            all.add(rest);
+            if (!rest.isEmpty()) {
+                all.add(rest);
+            }
             return proposal(best, all, false);
         }
 

@@ -169,13 +169,31 @@ final class LinkSearch {
         this.adapters = adapters;
         this.cabling = cabling;
         rooted = rooted();
+        Set<Signal.Kind> loose = new HashSet<>();
+        nodes.forEach(n -> byPins(n.part, loose));
+        adapters.forEach(a -> byPins(a, loose));
         for (Part adapter : adapters) {
-            mostGained = Math.max(mostGained, gained(adapter));
+            mostGained = Math.max(mostGained, gained(adapter, loose));
         }
     }
 
-    /** How many sockets more there are with an adapter: its outputs less the socket that it takes itself. */
-    private int gained(Part adapter) {
+    /** Gathers the kinds of signal that a part gives by pins. */
+    private static void byPins(Part part, Set<Signal.Kind> kinds) {
+        for (Port port : part.body().ports()) {
+            for (Carried c : port.carries()) {
+                if (c.given() && port.connector().byPins()) {
+                    kinds.add(c.signal().kind());
+                }
+            }
+        }
+    }
+
+    /**
+     * How many sockets more there are with an adapter: its outputs less the socket that it takes itself, unless it may hang on pins, which take several.
+     *
+     * @param loose kinds of signal that pins give
+     */
+    private int gained(Part adapter, Set<Signal.Kind> loose) {
         int outputs = 0;
         boolean takes = true;
         for (Port port : adapter.body().ports()) {
@@ -185,7 +203,8 @@ final class LinkSearch {
                     passed.add(c.signal().kind());
                     gives = true;
                 } else {
-                    takes &= !port.connector().byPins();
+                    takes &= !port.connector().byPins()
+                            && !loose.contains(c.signal().kind());
                 }
             }
             outputs += gives ? 1 : 0;
