@@ -120,18 +120,14 @@ record Details(Build build, LinksResult links, List<Sound> sounds, List<Gap> gap
         }
         onlyByDriver.forEach((id, driver) -> {
             Optional<Part> board = build.part(id).filter(p -> p.family().computes());
-            if (driver
-                    && board.isPresent()
-                    && waysIn(board.get(), Port.Use.OUTSIDE).isEmpty()) {
+            if (driver && board.isPresent() && !hasWayIn(board.get())) {
                 add(Gap.Kind.NO_WAY_IN, List.of(id), "", 0, 1);
             }
         });
     }
 
-    private static List<Port> waysIn(Part board, Port.Use use) {
-        return board.body().ports().stream()
-                .filter(p -> p.use() == use && p.gives(WAYS_IN))
-                .toList();
+    private static boolean hasWayIn(Part board) {
+        return board.body().ports().stream().anyMatch(p -> p.use() == Port.Use.OUTSIDE && p.gives(WAYS_IN));
     }
 
     private void sound(Sound s) {

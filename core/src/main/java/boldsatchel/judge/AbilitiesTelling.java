@@ -26,6 +26,7 @@ import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Working;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -166,9 +167,9 @@ record AbilitiesTelling(Build build, Abilities abilities, Gap gap) implements Te
         List<Remedy> cures = new ArrayList<>();
         Optional<Part> first = build.part(f.first());
         switch (gap.kind()) {
-            case NO_NETWORK -> forgotten(takes(Set.of("network")), cures);
-            case NO_SOUND -> forgotten(takes(Set.of("sound")), cures);
-            case NO_POINTER -> forgotten(takes(Set.of("pointing")), cures);
+            case NO_NETWORK -> forgotten(p -> takes(p, "network"), cures);
+            case NO_SOUND -> forgotten(p -> takes(p, "sound"), cures);
+            case NO_POINTER -> forgotten(p -> takes(p, "pointing"), cures);
             case NO_STORAGE, STORAGE, SLOW_STORAGE -> {
                 forgotten(p -> p.facet(Facet.Stores.class).isPresent(), cures);
                 cures.add(Remedy.advice("Take a larger or faster drive"));
@@ -219,19 +220,15 @@ record AbilitiesTelling(Build build, Abilities abilities, Gap gap) implements Te
                     cures.add(Remedy.by(
                             "Mix left and right by two resistors of " + n(ohms) + " Ω", AbilityEdits.mixed(p)));
                 });
-            case BOTH_PLAY -> {
+            case BOTH_PLAY ->
                 first.ifPresent(p -> cures.add(
                         Remedy.by("Let the headphone socket's switch silence " + p.name(), AbilityEdits.muted(p))));
-                gap.function().ifPresent(fn -> cures.add(Remedy.advice("Leave it so")));
-            }
         }
         return cures;
     }
 
-    private static Predicate<Part> takes(Set<String> duties) {
-        return p -> p.body().ports().stream()
-                .flatMap(q -> q.carries().stream())
-                .anyMatch(c -> !c.given() && duties.contains(c.duty()));
+    private static boolean takes(Part part, String duty) {
+        return part.body().ports().stream().anyMatch(q -> q.takes(duty));
     }
 
     /** Whether a build has this gap no more. */
@@ -287,7 +284,7 @@ record AbilitiesTelling(Build build, Abilities abilities, Gap gap) implements Te
         Set<String> systems = board.facet(Facet.Supported.class).map(Facet.Supported::known).orElse(List.of()).stream()
                 .filter(s -> s.function() == function && s.degree() == Facet.Degree.WORKS)
                 .map(Facet.Support::system)
-                .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
+                .collect(Collectors.toCollection(LinkedHashSet::new));
         for (String system : systems) {
             Edit edit = AbilityEdits.system(system);
             Build there = edit.change().apply(build);

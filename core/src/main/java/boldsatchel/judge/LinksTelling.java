@@ -9,6 +9,7 @@ import boldsatchel.edit.LinkEdits;
 import boldsatchel.engine.Lazy;
 import boldsatchel.links.Bus;
 import boldsatchel.links.Coax;
+import boldsatchel.links.Copies;
 import boldsatchel.links.Flaw;
 import boldsatchel.links.LinksEngine;
 import boldsatchel.links.LinksResult;
@@ -179,7 +180,7 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
     }
 
     private static String minutes(double mbS) {
-        double seconds = 10_000 / mbS;
+        double seconds = Copies.Copy.seconds(mbS);
         return seconds < 90 ? Units.format(seconds, 0, "s") : Units.format(seconds / 60, 0, "min");
     }
 

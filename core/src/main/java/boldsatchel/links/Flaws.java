@@ -1,7 +1,6 @@
 package boldsatchel.links;
 
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Carried;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
@@ -250,14 +249,8 @@ final class Flaws {
     /** Whether a part does nothing with signals but to pass them on. */
     private static boolean passesOnly(Part part) {
         Set<String> passed = new HashSet<>();
-        Set<String> taken = new HashSet<>();
-        for (Port port : part.body().ports()) {
-            for (Carried c : port.carries()) {
-                (c.given() ? passed : taken).add(c.duty());
-            }
-        }
-        taken.remove("");
-        return !taken.isEmpty() && passed.containsAll(taken);
+        Set<String> duties = LinksEngine.duties(part, passed);
+        return !duties.isEmpty() && passed.containsAll(duties);
     }
 
     private void rooms() {

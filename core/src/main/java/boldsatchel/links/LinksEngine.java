@@ -75,7 +75,7 @@ public final class LinksEngine implements Engine<LinksResult> {
      *
      * @param passed gathers what it passes signals on from
      */
-    private static Set<String> duties(Part part, Set<String> passed) {
+    static Set<String> duties(Part part, Set<String> passed) {
         Set<String> duties = new LinkedHashSet<>();
         for (Port port : part.body().ports()) {
             for (Carried c : port.carries()) {

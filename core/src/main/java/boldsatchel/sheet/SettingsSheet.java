@@ -21,6 +21,10 @@ final class SettingsSheet {
     static final String ID = "settings";
     static final String TITLE = "Settings";
 
+    /** Interfaces that systems leave off until they are told. */
+    private static final Set<Signal.Kind> SWITCHED_ON =
+            EnumSet.of(Signal.Kind.I2C, Signal.Kind.SPI, Signal.Kind.UART, Signal.Kind.PWM, Signal.Kind.DSI);
+
     private final Sheets.Source source;
     private final List<List<String>> rows = new ArrayList<>();
 
@@ -115,10 +119,7 @@ final class SettingsSheet {
         }
         for (Need need : source.links().needs()) {
             need.route().map(Route::given).ifPresent(given -> {
-                boolean told = EnumSet.of(
-                                Signal.Kind.I2C, Signal.Kind.SPI, Signal.Kind.UART, Signal.Kind.PWM, Signal.Kind.DSI)
-                        .contains(given.signal().kind());
-                if (told) {
+                if (SWITCHED_ON.contains(given.signal().kind())) {
                     seen.add(List.of(
                             source.name(need.route().orElseThrow().giver().part()),
                             given.signal().kind().words()));

@@ -5,12 +5,10 @@ import boldsatchel.links.Run;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Every wire and cable: from where to where, pin by pin where single wires go, what it is made of and how long. */
@@ -69,21 +67,20 @@ final class WireList {
         Link.End header = uses.getFirst().header().unpinned();
         boolean first = run.one().is(header.part(), header.port());
         Link.End far = first ? run.other() : run.one();
-        List<PinUse> sorted = new ArrayList<>(uses);
         int line = 0;
         String before = "";
-        for (PinUse use : sorted) {
+        for (PinUse use : uses) {
             String duty = use.signal() + use.duty();
             line = duty.equals(before) ? line + 1 : 0;
             before = duty;
-            String name = PinSheet.line(use.signal().kind(), line, sorted.size() == 1);
+            String name = PinSheet.line(use.signal().kind(), line, uses.size() == 1);
             add(
                     end(header),
                     "" + use.pin(),
                     end(far),
-                    PinSheet.farLine(use.signal().kind(), line, sorted.size() == 1),
+                    PinSheet.farLine(use.signal().kind(), line, uses.size() == 1),
                     name + ", " + use.duty(),
-                    "AWG " + SIGNAL_AWG + ", " + COLOURS.get(sorted.indexOf(use) % COLOURS.size()),
+                    "AWG " + SIGNAL_AWG + ", " + COLOURS.get(uses.indexOf(use) % COLOURS.size()),
                     length(run));
         }
         add(
@@ -152,13 +149,6 @@ final class WireList {
     }
 
     private String place(Rung rung) {
-        Optional<Rung.Socket> socket = rung.stage() instanceof Rung.Socket s ? Optional.of(s) : Optional.empty();
-        return socket.map(s -> source.name(s.part()) + ", "
-                        + source.build()
-                                .part(s.part())
-                                .flatMap(p -> p.port(s.port()))
-                                .map(Port::words)
-                                .orElse(s.port()))
-                .orElseGet(() -> rung.name(source.build()));
+        return rung.stage() instanceof Rung.Socket s ? end(Link.End.of(s.part(), s.port())) : rung.name(source.build());
     }
 }

@@ -20,6 +20,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.plan.LinkPlanner;
 import boldsatchel.quantity.Units;
+import boldsatchel.sheet.Sheets;
 import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
@@ -92,7 +93,7 @@ public final class LinksStage implements WorkStage {
     public LinksStage(Desk desk, Consumer<Table> print) {
         this.desk = desk;
         sheet = new SheetPane(desk, print);
-        views = Ui.choice("links-view", v -> v.map(sheet::title).orElse("Harness"));
+        views = Ui.choice("links-view", v -> v.map(Sheets::title).orElse("Harness"));
         content.getStyleClass().add("stage");
         facts.setId("links-facts");
         hint.setId("links-hint");
@@ -139,7 +140,7 @@ public final class LinksStage implements WorkStage {
         content.getChildren().addAll(tools, harness);
         views.setAccessibleText("Harness or a table to print");
         views.getItems().add(Optional.empty());
-        sheet.ids().forEach(id -> views.getItems().add(Optional.of(id)));
+        Sheets.IDS.forEach(id -> views.getItems().add(Optional.of(id)));
         views.setValue(Optional.empty());
         views.setOnAction(e -> {
             content.getChildren().set(1, views.getValue().isPresent() ? sheet : harness);

@@ -54,14 +54,6 @@ final class SheetPane extends VBox {
         latest = desk.keepShowing(this, this::made, this::show);
     }
 
-    List<String> ids() {
-        return Sheets.IDS;
-    }
-
-    String title(String id) {
-        return Sheets.title(id);
-    }
-
     void choose(String id) {
         chosen = id;
         Evaluation evaluation = desk.session().evaluation().get();
