@@ -17,6 +17,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.ServiceLoader;
 import java.util.Set;
+import java.util.concurrent.ForkJoinPool;
 
 /**
  * Judges builds: runs the engines that are listed, then each one's judge. {@link #evaluate} is the door for one build; an object of this
@@ -83,10 +84,7 @@ public final class Evaluator {
     /** Judges a build, going on from the last one. */
     public Evaluation judge(Build build) {
         Map<Class<?>, Answer> before = memory;
-        Map<Class<?>, Answer> now = new LinkedHashMap<>();
-        for (Judge<?> judge : judges) {
-            now.put(judge.engine().result(), answer(judge, build, before, now));
-        }
+        Map<Class<?>, Answer> now = answers(build, before);
         memory = now;
         Map<Class<?>, Object> results = new HashMap<>();
         List<Verdict> verdicts = new ArrayList<>();
@@ -99,6 +97,24 @@ public final class Evaluator {
         verdicts.sort(Comparator.comparingInt(v -> v.kind().order()));
         findings.sort(Comparator.comparing(Finding::severity));
         return new Evaluation(build, new Results(results), verdicts, findings);
+    }
+
+    /**
+     * Where nothing is remembered, a second thread helps: it begins with what needs nothing, while this one begins with what needs most, so
+     * that both are at work on different things for as long as there are any. After an edit there is too little to do for two.
+     */
+    private Map<Class<?>, Answer> answers(Build build, Map<Class<?>, Answer> before) {
+        Map<Class<?>, Lazy<Answer>> working = new LinkedHashMap<>();
+        for (Judge<?> judge : judges) {
+            working.put(judge.engine().result(), Lazy.of(() -> answer(judge, build, before, working)));
+        }
+        if (before.isEmpty()) {
+            ForkJoinPool.commonPool().execute(() -> working.values().forEach(Lazy::get));
+        }
+        List.copyOf(working.values()).reversed().forEach(Lazy::get);
+        Map<Class<?>, Answer> answers = new LinkedHashMap<>();
+        working.forEach((kind, answer) -> answers.put(kind, answer.get()));
+        return answers;
     }
 
     /** What there is to show of a build before it is judged: nothing is known, and every question says so. */
@@ -126,7 +142,7 @@ public final class Evaluator {
     }
 
     private static <R> Answer answer(
-            Judge<R> judge, Build build, Map<Class<?>, Answer> before, Map<Class<?>, Answer> now) {
+            Judge<R> judge, Build build, Map<Class<?>, Answer> before, Map<Class<?>, Lazy<Answer>> now) {
         Engine<R> engine = judge.engine();
         List<Object> read = sections(build, engine.reads());
         Map<Class<?>, Object> needed = new HashMap<>();
@@ -169,12 +185,12 @@ public final class Evaluator {
         }
     }
 
-    private static Answer answered(Engine<?> engine, Class<?> kind, Map<Class<?>, Answer> now) {
-        Answer answer = now.get(kind);
+    private static Answer answered(Engine<?> engine, Class<?> kind, Map<Class<?>, Lazy<Answer>> now) {
+        Lazy<Answer> answer = now.get(kind);
         if (answer == null) {
             throw new IllegalStateException(engine.about() + " needs a " + kind.getSimpleName() + " that nobody lists");
         }
-        return answer;
+        return answer.get();
     }
 
     private static <R> Answer judged(Judge<R> judge, Build build, List<Object> read, R result, List<Object> seen) {

@@ -186,6 +186,17 @@ public class EngineMemoryTest {
     }
 
     @Test
+    public void twoThreadsThatShareAFirstJudgementWorkNothingOutTwice() {
+        Build build = demo();
+        for (int i = 0; i < 2000; i++) {
+            Evaluation evaluation = two().judge(build);
+            assertThat(works).isEqualTo(1);
+            assertThat(evaluation.of(Twice.class).parts())
+                    .isEqualTo(2 * build.parts().list().size());
+        }
+    }
+
+    @Test
     public void movingAPartLeavesPowerAndCostAsTheyAre() {
         Evaluator evaluator = new Evaluator();
         Build build = demo();
