@@ -14,6 +14,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.ServiceLoader;
 import java.util.Set;
@@ -48,8 +49,11 @@ public final class Evaluator {
         }
     }
 
+    /** In one order, whatever the order of a set. */
+    private static final List<Section> SECTIONS = List.of(Section.values());
+
     private final List<Judge<?>> judges;
-    private volatile Map<Class<?>, Answer> memory = Map.of();
+    private volatile Map<Class<?>, Lazy<Answer>> memory = Map.of();
 
     /** Remembers nothing yet; the judges are those the modules list. */
     public Evaluator() {
@@ -83,13 +87,13 @@ public final class Evaluator {
 
     /** Judges a build, going on from the last one. */
     public Evaluation judge(Build build) {
-        Map<Class<?>, Answer> before = memory;
-        Map<Class<?>, Answer> now = answers(build, before);
+        Map<Class<?>, Lazy<Answer>> now = answers(build, memory);
         memory = now;
         Map<Class<?>, Object> results = new HashMap<>();
         List<Verdict> verdicts = new ArrayList<>();
         List<Finding> findings = new ArrayList<>();
-        now.forEach((kind, answer) -> {
+        now.forEach((kind, answered) -> {
+            Answer answer = answered.get();
             results.put(kind, answer.result());
             verdicts.addAll(answer.judgement().verdicts());
             findings.addAll(answer.judgement().findings());
@@ -103,18 +107,18 @@ public final class Evaluator {
      * Where nothing is remembered, a second thread helps: it begins with what needs nothing, while this one begins with what needs most, so
      * that both are at work on different things for as long as there are any. After an edit there is too little to do for two.
      */
-    private Map<Class<?>, Answer> answers(Build build, Map<Class<?>, Answer> before) {
+    private Map<Class<?>, Lazy<Answer>> answers(Build build, Map<Class<?>, Lazy<Answer>> before) {
         Map<Class<?>, Lazy<Answer>> working = new LinkedHashMap<>();
         for (Judge<?> judge : judges) {
-            working.put(judge.engine().result(), Lazy.of(() -> answer(judge, build, before, working)));
+            Class<?> kind = judge.engine().result();
+            Optional<Answer> last = Optional.ofNullable(before.get(kind)).map(Lazy::get);
+            working.put(kind, Lazy.of(() -> answer(judge, build, last, working)));
         }
         if (before.isEmpty()) {
             ForkJoinPool.commonPool().execute(() -> working.values().forEach(Lazy::get));
         }
         List.copyOf(working.values()).reversed().forEach(Lazy::get);
-        Map<Class<?>, Answer> answers = new LinkedHashMap<>();
-        working.forEach((kind, answer) -> answers.put(kind, answer.get()));
-        return answers;
+        return working;
     }
 
     /** What there is to show of a build before it is judged: nothing is known, and every question says so. */
@@ -142,7 +146,7 @@ public final class Evaluator {
     }
 
     private static <R> Answer answer(
-            Judge<R> judge, Build build, Map<Class<?>, Answer> before, Map<Class<?>, Lazy<Answer>> now) {
+            Judge<R> judge, Build build, Optional<Answer> before, Map<Class<?>, Lazy<Answer>> now) {
         Engine<R> engine = judge.engine();
         List<Object> read = sections(build, engine.reads());
         Map<Class<?>, Object> needed = new HashMap<>();
@@ -161,25 +165,22 @@ public final class Evaluator {
             needed.put(ask, result);
         }
         List<Object> seen = sections(build, judge.reads());
-        Answer last = before.get(engine.result());
-        if (last != null && same(last.read(), read)) {
-            if (!last.worked() || same(last.seen(), seen)) {
-                return last;
-            }
-            R result = engine.result().cast(last.result());
-            return judged(judge, build, read, result, seen);
+        Optional<Answer> last = before.filter(b -> same(b.read(), read));
+        if (last.isPresent()) {
+            return !last.get().worked() || same(last.get().seen(), seen)
+                    ? last.get()
+                    : judged(judge, build, read, engine.result().cast(last.get().result()), seen);
         }
         if (!missing.isEmpty()) {
             return unanswered(judge, build, read, seen, new CannotAnswer(missing.getFirst(), List.of()), false);
         }
         try {
             R result = engine.work(build, new Results(needed));
-            return engine.keepsEqual()
-                            && last != null
-                            && last.worked()
-                            && last.result().equals(result)
-                    ? judged(judge, build, read, engine.result().cast(last.result()), seen)
-                    : judged(judge, build, read, result, seen);
+            R kept = before.filter(
+                            b -> engine.keepsEqual() && b.worked() && b.result().equals(result))
+                    .map(b -> engine.result().cast(b.result()))
+                    .orElse(result);
+            return judged(judge, build, read, kept, seen);
         } catch (RuntimeException | StackOverflowError e) {
             return unanswered(judge, build, read, seen, reason(e), true);
         }
@@ -247,7 +248,7 @@ public final class Evaluator {
 
     private static List<Object> sections(Build build, Set<Section> which) {
         List<Object> sections = new ArrayList<>(which.size() + 2);
-        for (Section section : Section.values()) {
+        for (Section section : SECTIONS) {
             if (which.contains(section)) {
                 sections.add(section.of(build));
             }
