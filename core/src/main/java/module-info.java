@@ -10,6 +10,7 @@ module boldsatchel.core {
     requires commons.math3;
 
     exports boldsatchel.quantity;
+    exports boldsatchel.log;
     exports boldsatchel.geometry;
     exports boldsatchel.machine;
     exports boldsatchel.power;

@@ -191,7 +191,7 @@ public enum Quantity {
     }
 
     /** Factor from a written unit to the stored one; case counts only where it tells units apart (mA, MA). */
-    Optional<Double> factor(String symbol) {
+    public Optional<Double> factor(String symbol) {
         Double exact = factors.get(symbol);
         if (exact != null) {
             return Optional.of(exact);
