@@ -14,6 +14,7 @@ module boldsatchel.core {
     exports boldsatchel.geometry;
     exports boldsatchel.machine;
     exports boldsatchel.power;
+    exports boldsatchel.bench;
     exports boldsatchel.fit;
     exports boldsatchel.balance;
     exports boldsatchel.heat;
@@ -38,6 +39,8 @@ module boldsatchel.core {
             tools.jackson.databind;
     opens boldsatchel.shelf to
             tools.jackson.databind;
+    opens boldsatchel.bench to
+            tools.jackson.databind;
     opens boldsatchel.quantity to
             tools.jackson.databind;
 
@@ -59,5 +62,6 @@ module boldsatchel.core {
             boldsatchel.judge.LinksJudge,
             boldsatchel.judge.MeansJudge,
             boldsatchel.judge.AbilitiesJudge,
-            boldsatchel.judge.PlausibleJudge;
+            boldsatchel.judge.PlausibleJudge,
+            boldsatchel.judge.BenchJudge;
 }

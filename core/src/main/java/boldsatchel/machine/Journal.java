@@ -1,6 +1,8 @@
 package boldsatchel.machine;
 
+import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -16,21 +18,24 @@ import java.util.TreeSet;
  * @param decisions what was decided, and why
  * @param tasks what is to be done
  * @param pictures for reference; the files lie in a folder beside the build file
+ * @param tests done on the bench, the first one first
  */
 public record Journal(
         @Label("notes") String notes,
         @Label("decisions") List<Decision> decisions,
         @Label("tasks") List<Task> tasks,
-        @Label("reference pictures") List<Picture> pictures) {
+        @Label("reference pictures") List<Picture> pictures,
+        @Label("bench tests") List<Tested> tests) {
 
     /** Nothing yet. */
-    public static final Journal NONE = new Journal("", List.of(), List.of(), List.of());
+    public static final Journal NONE = new Journal("", List.of(), List.of(), List.of(), List.of());
 
     /** Copies the lists. */
     public Journal {
         decisions = List.copyOf(decisions);
         tasks = List.copyOf(tasks);
         pictures = List.copyOf(pictures);
+        tests = List.copyOf(tests);
     }
 
     /**
@@ -83,20 +88,63 @@ public record Journal(
             @Label(value = "file", needed = true) String file,
             @Label("what it shows") String words) {}
 
+    /**
+     * A test that was done.
+     *
+     * @param on which day
+     * @param test which one, by its name among the tests there are
+     * @param part id of what it was done to
+     * @param instrument what it was read with
+     * @param celsius how warm it was on the bench
+     * @param readings what was read
+     * @param words in the builder's words
+     */
+    public record Tested(
+            @Label("on") Optional<LocalDate> on,
+            @Label(value = "test", needed = true) String test,
+            @Label(value = "part", needed = true) String part,
+            @Label("read with") String instrument,
+
+            @Label(value = "as warm as", in = Quantity.TEMPERATURE, absent = 25)
+            double celsius,
+
+            @Label("readings") List<Taken> readings,
+            @Label("notes") String words) {
+        /** Copies the list. */
+        public Tested {
+            readings = List.copyOf(readings);
+        }
+    }
+
+    /**
+     * A reading of a test.
+     *
+     * @param what was measured, by its name; the unit is at its end
+     * @param value in that unit
+     */
+    public record Taken(
+            @Label(value = "what", needed = true) String what,
+            @Label("value") Figure value) {}
+
     /** The same with other notes. */
     public Journal noting(String newNotes) {
-        return new Journal(newNotes, decisions, tasks, pictures);
+        return new Journal(newNotes, decisions, tasks, pictures, tests);
     }
 
     /** The same with other tasks. */
     public Journal withTasks(List<Task> newTasks) {
-        return new Journal(notes, decisions, newTasks, pictures);
+        return new Journal(notes, decisions, newTasks, pictures, tests);
     }
 
     /** The same with one more picture. */
     public Journal and(Picture picture) {
         List<Picture> more = new ArrayList<>(pictures);
         more.add(picture);
-        return new Journal(notes, decisions, tasks, more);
+        return new Journal(notes, decisions, tasks, more, tests);
+    }
+
+    /** The same with other tests. */
+    public Journal withTests(List<Tested> newTests) {
+        return new Journal(notes, decisions, tasks, pictures, newTests);
     }
 }

@@ -2,6 +2,7 @@ package boldsatchel.report;
 
 import boldsatchel.abilities.Abilities;
 import boldsatchel.balance.BalanceResult;
+import boldsatchel.bench.BenchResult;
 import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
@@ -41,6 +42,7 @@ public final class Report {
         LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));
         MoneyReport.write(root.putObject("money"), evaluation.build(), evaluation.of(CostResult.class));
+        BenchReport.write(root.putObject("bench"), evaluation.of(BenchResult.class));
         return BuildFormat.text(root);
     }
 
