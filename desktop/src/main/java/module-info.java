@@ -5,6 +5,7 @@ import org.jspecify.annotations.NullMarked;
 module boldsatchel.desktop {
     requires boldsatchel.core;
     requires boldsatchel.book;
+    requires boldsatchel.standins;
     requires static org.jspecify;
     requires javafx.controls;
     requires javafx.swing;

@@ -30,8 +30,8 @@ import org.apache.commons.math3.util.Pair;
  */
 public final class PackFit {
 
-    /** As many moments are fitted; more of them say nothing new. */
-    private static final int MOST_MOMENTS = 2500;
+    /** As many moments are fitted; of a log with more, neighbours are taken together as long as the load is not switched. */
+    private static final int MOST_MOMENTS = 2000;
 
     /** Fewer say too little. */
     private static final int LEAST_MOMENTS = 20;
@@ -65,10 +65,13 @@ public final class PackFit {
     private final double cellShare;
 
     private final double cellShareSigma;
+    private final double began;
     private final double[] hours;
     private final double[] volts;
     private final double[] amps;
     private final double[] drawnAh;
+    private final double[] counts;
+    private final double noise;
 
     /**
      * What a discharge tells.
@@ -79,7 +82,7 @@ public final class PackFit {
      * @param beganAt state of charge at the first moment, 0 to 1
      * @param endedAt at the last
      * @param noiseV of a single reading, one standard deviation
-     * @param residualV root mean square of what the fit leaves
+     * @param residualV root mean square of what the fit leaves, for a single reading
      * @param fitted moments, with what was read and what the fit says
      * @param notes in words, each a sentence: what to be careful about
      */
@@ -103,7 +106,7 @@ public final class PackFit {
     /**
      * A moment.
      *
-     * @param hours since the discharge began
+     * @param hours since the log began
      * @param volts as read
      * @param model as fitted, with the meter's errors in it
      * @param amps as read
@@ -124,10 +127,13 @@ public final class PackFit {
                                 cells.cellOhms().sigma() / cells.cellOhms().value(),
                                 cells.packOhms().sigma() / pack)
                 : LEAST_SHARE_SIGMA;
+        began = log.began;
         hours = log.hours;
         volts = log.volts;
         amps = log.amps;
         drawnAh = log.drawnAh;
+        counts = log.counts;
+        noise = log.noise;
     }
 
     /**
@@ -145,12 +151,28 @@ public final class PackFit {
 
     /** The part of a log from the first moment under load to the last, and what was drawn up to each. */
     private static final class Discharged {
+        private final double began;
         private final double[] hours;
         private final double[] volts;
         private final double[] amps;
         private final double[] drawnAh;
 
-        private Discharged(double[] hours, double[] volts, double[] amps, double[] drawnAh) {
+        /** How many readings each stands for. */
+        private final double[] counts;
+
+        private final double noise;
+
+        private Discharged(
+                double began,
+                double[] hours,
+                double[] volts,
+                double[] amps,
+                double[] drawnAh,
+                double[] counts,
+                double noise) {
+            this.counts = counts;
+            this.noise = noise;
+            this.began = began;
             this.hours = hours;
             this.volts = volts;
             this.amps = amps;
@@ -199,8 +221,30 @@ public final class PackFit {
                 a[k] = sign * i.at(m);
                 ah[k] = k == 0 ? 0 : ah[k - 1] + between(a[k - 1], a[k], most) * (h[k] - h[k - 1]);
             }
-            return new Discharged(h, v, a, ah);
+            return together(log.second(read[first]) / SECONDS, h, v, a, ah, most);
         }
+    }
+
+    private static Discharged together(double began, double[] h, double[] v, double[] a, double[] ah, double most) {
+        int wide = (h.length + MOST_MOMENTS - 1) / MOST_MOMENTS;
+        double[][] means = new double[5][h.length];
+        int blocks = 0;
+        for (int k = 0; k < h.length; blocks++) {
+            int end = k + 1;
+            while (end < h.length && end - k < wide && Math.abs(a[end] - a[k]) <= SWITCHED_SHARE * most) {
+                end++;
+            }
+            means[0][blocks] = Arrays.stream(h, k, end).average().orElseThrow();
+            means[1][blocks] = Arrays.stream(v, k, end).average().orElseThrow();
+            means[2][blocks] = Arrays.stream(a, k, end).average().orElseThrow();
+            means[3][blocks] = Arrays.stream(ah, k, end).average().orElseThrow();
+            means[4][blocks] = end - k;
+            k = end;
+        }
+        for (int i = 0; i < means.length; i++) {
+            means[i] = Arrays.copyOf(means[i], blocks);
+        }
+        return new Discharged(began, means[0], means[1], means[2], means[3], means[4], noise(v));
     }
 
     /** Mean current between two moments; a load that is switched is so right after it was read. */
@@ -213,9 +257,9 @@ public final class PackFit {
     }
 
     /** Noise of a single reading: half of the neighbours differ by less than it does on the median. */
-    private double noise() {
-        double[] apart = new double[size() - 1];
-        for (int k = 1; k < size(); k++) {
+    private static double noise(double[] volts) {
+        double[] apart = new double[volts.length - 1];
+        for (int k = 1; k < volts.length; k++) {
             apart[k - 1] = Math.abs(volts[k] - volts[k - 1]);
         }
         Arrays.sort(apart);
@@ -254,18 +298,16 @@ public final class PackFit {
     }
 
     private Result fit() throws BenchFault {
-        double noise = noise();
-        int[] picked = picked();
         double plannedAh =
                 cells.capacityAh().value() * cells.parallel() * cells.health().value();
         double[] start = {
             Math.max(plannedAh, drawnAh[size() - 1]), Math.max(1e-4, startOhms()), 1, 0, 0, 0, 0, cellShare
         };
-        LeastSquaresOptimizer.Optimum best = solve(picked, start, noise);
+        LeastSquaresOptimizer.Optimum best = solve(start);
         double[] p = best.getPoint().toArray();
-        double residual = residual(picked, p);
+        double residual = residual(p);
         RealMatrix covariance = covariance(best);
-        double widen = widening(picked, p, noise);
+        double widen = widening(p);
         List<String> notes = new ArrayList<>();
         double ended = p[2] - (drawnAh[size() - 1] - p[6] * hours[size() - 1]) / (1 + p[5]) / p[0];
         Figure charge = measured(p[0], widen * Math.sqrt(covariance.getEntry(0, 0)));
@@ -292,9 +334,9 @@ public final class PackFit {
             notes.add(
                     "The volts differ from the usual curve of this chemistry by more than the meter's noise; the ranges are wider for it.");
         }
-        List<Fitted> fitted = new ArrayList<>(picked.length);
-        for (int k : picked) {
-            fitted.add(new Fitted(hours[k], volts[k], model(p, k), amps[k]));
+        List<Fitted> fitted = new ArrayList<>(size());
+        for (int k = 0; k < size(); k++) {
+            fitted.add(new Fitted(began + hours[k], volts[k], model(p, k), amps[k]));
         }
         return new Result(charge, ohms, cellOhms, p[2], ended, noise, residual, fitted, notes);
     }
@@ -314,24 +356,14 @@ public final class PackFit {
         return planned > 0 ? planned : 0.01;
     }
 
-    /** Moments to fit: all, or as many as are enough, evenly taken. */
-    private int[] picked() {
-        int stride = Math.max(1, (size() + MOST_MOMENTS - 1) / MOST_MOMENTS);
-        int[] picked = new int[(size() + stride - 1) / stride];
-        for (int i = 0; i < picked.length; i++) {
-            picked[i] = i * stride;
-        }
-        return picked;
-    }
-
-    private LeastSquaresOptimizer.Optimum solve(int[] picked, double[] start, double noise) throws BenchFault {
+    private LeastSquaresOptimizer.Optimum solve(double[] start) throws BenchFault {
         double[] sigmas = sigmas();
-        int n = picked.length;
+        int n = size();
         double[] target = new double[n + UNKNOWNS];
         double[] weight = new double[n + UNKNOWNS];
         for (int i = 0; i < n; i++) {
-            target[i] = volts[picked[i]];
-            weight[i] = 1 / (noise * noise);
+            target[i] = volts[i];
+            weight[i] = counts[i] / (noise * noise);
         }
         for (int j = 0; j < UNKNOWNS; j++) {
             target[n + j] = start[j];
@@ -342,7 +374,7 @@ public final class PackFit {
             double[] value = new double[n + UNKNOWNS];
             double[][] slopes = new double[n + UNKNOWNS][UNKNOWNS];
             for (int i = 0; i < n; i++) {
-                value[i] = model(p, picked[i]);
+                value[i] = model(p, i);
             }
             for (int j = 0; j < UNKNOWNS; j++) {
                 double step = STEP * Math.max(j < 3 ? Math.abs(p[j]) : 1, 1e-3);
@@ -351,7 +383,7 @@ public final class PackFit {
                 more[j] += step;
                 less[j] -= step;
                 for (int i = 0; i < n; i++) {
-                    slopes[i][j] = (model(more, picked[i]) - model(less, picked[i])) / (2 * step);
+                    slopes[i][j] = (model(more, i) - model(less, i)) / (2 * step);
                 }
                 value[n + j] = p[j];
                 slopes[n + j][j] = 1;
@@ -393,28 +425,28 @@ public final class PackFit {
         }
     }
 
-    private double residual(int[] picked, double[] p) {
+    private double residual(double[] p) {
         double sum = 0;
-        for (int k : picked) {
-            double off = volts[k] - model(p, k);
+        for (int k = 0; k < size(); k++) {
+            double off = Math.sqrt(counts[k]) * (volts[k] - model(p, k));
             sum += off * off;
         }
-        return Math.sqrt(sum / picked.length);
+        return Math.sqrt(sum / size());
     }
 
     /** Residuals that are larger than the noise, or go together, say less than as many that are not (Bartlett 1946, for first order). */
-    private double widening(int[] picked, double[] p, double noise) {
+    private double widening(double[] p) {
         double sum = 0;
         double lag = 0;
         double before = 0;
-        for (int k : picked) {
-            double off = volts[k] - model(p, k);
+        for (int k = 0; k < size(); k++) {
+            double off = Math.sqrt(counts[k]) * (volts[k] - model(p, k));
             sum += off * off;
             lag += off * before;
             before = off;
         }
         double together = Math.clamp(lag / sum, 0, 0.999);
-        double larger = Math.max(1, sum / picked.length / (noise * noise));
+        double larger = Math.max(1, sum / size() / (noise * noise));
         return larger > SHAPE_IS_OFF ? Math.sqrt(larger * (1 + together) / (1 - together)) : Math.sqrt(larger);
     }
 }

@@ -99,7 +99,7 @@ public final class RunDrawings {
             double pad = Math.max(0.1, (high - low) * 0.12);
             Scale scale = new Scale(Math.max(0, low - pad), high + pad, base, VOLTS_HEIGHT);
             frame(base, VOLTS_HEIGHT);
-            scale.grid(s, "V");
+            scale.grid(s, "V", WIDTH);
             double lastY = Double.NEGATIVE_INFINITY;
             for (Rung rail : rails) {
                 List<Point> curve = new ArrayList<>();
@@ -259,22 +259,6 @@ public final class RunDrawings {
                     Units.format(at.hours(), 2, "h") + " · " + Math.round(at.level() * 100) + " % · "
                             + Units.format(at.volts(), 2, "V") + " · " + Units.format(at.amps(), 2, "A"),
                     "");
-        }
-    }
-
-    /** A linear axis upward. */
-    private record Scale(double low, double high, double base, double height) {
-        double y(double value) {
-            return base + (value - low) / (high - low) * height;
-        }
-
-        void grid(Sketch s, String unit) {
-            double step = PowerDrawings.niceStep((high - low) / 4);
-            for (double v = Math.ceil(low / step) * step; v <= high; v += step) {
-                s.line(0, y(v), WIDTH, y(v), 0.12, false, Ink.FAINT, "");
-                s.text(-1.5, y(v) - 1.2, TEXT, Align.RIGHT, false, Ink.SOFT, Units.format(v), "");
-            }
-            s.text(-LEFT + 1, base + height + 2, TEXT, Align.LEFT, false, Ink.SOFT, unit, "");
         }
     }
 

@@ -136,11 +136,16 @@ public record Journal(
         return new Journal(notes, decisions, newTasks, pictures, tests);
     }
 
+    /** The same with other pictures. */
+    public Journal withPictures(List<Picture> newPictures) {
+        return new Journal(notes, decisions, tasks, newPictures, tests);
+    }
+
     /** The same with one more picture. */
     public Journal and(Picture picture) {
         List<Picture> more = new ArrayList<>(pictures);
         more.add(picture);
-        return new Journal(notes, decisions, tasks, more, tests);
+        return withPictures(more);
     }
 
     /** The same with other tests. */

@@ -12,12 +12,13 @@ import boldsatchel.machine.Journal;
 import boldsatchel.machine.Money;
 import boldsatchel.machine.Purchase;
 import boldsatchel.machine.ScrewThread;
-import boldsatchel.plan.Supplies;
 import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
+import boldsatchel.standins.SampleLog;
 import boldsatchel.verdict.Verdict;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -84,9 +85,9 @@ final class Shots {
             new Shot("power-charge.png", "orchard-ledger", "Power", false, a -> press(a, "#tab-charge")),
             new Shot("power-use.png", "cave-survey", "Power", false, a -> press(a, "#tab-use")),
             new Shot("power-compare.png", "cave-survey", "Power", false, a -> press(a, "#compare-supplies")),
-            new Shot("power-joined.png", "cave-survey", "Power", false, a -> feed(a, Supplies.School.TWO_BANKS)),
             new Shot("power-suggest.png", "harbour-watch", "Power", false, a -> press(a, "#suggest")),
             new Shot("links.png", "cave-survey", "Links", false, a -> {}),
+            new Shot("bench.png", "cave-survey", "Bench", false, Shots::discharge),
             new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),
             new Shot(
                     "pack-lid-clash.png",
@@ -113,6 +114,20 @@ final class Shots {
         choose(app, "#begin-board", 2);
         choose(app, "#begin-screen", 1);
         choose(app, "#begin-input", 1);
+    }
+
+    /** The log of a discharge on the stand-in bench. */
+    private static void discharge(App app) {
+        try {
+            Path log = Files.createTempDirectory("shot").resolve("discharge.csv");
+            log.toFile().deleteOnExit();
+            Files.writeString(log, SampleLog.discharge(app.desk().session().build(), "battery", 4, 10));
+            app.frame().dropped(List.of(log));
+            press(app, "#step-1");
+            press(app, "#step-2");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** The board with four holes, drawn large, its display socket chosen. */
@@ -153,12 +168,6 @@ final class Shots {
         if (app.scene().lookup(box) instanceof ComboBox<?> found) {
             found.getSelectionModel().select(place);
         }
-    }
-
-    /** Takes another supply over. */
-    private static void feed(App app, Supplies.School school) {
-        Supplies.reckon(app.desk().session().build(), school)
-                .ifPresent(option -> app.desk().session().does(option.edit()));
     }
 
     /** Presses a button, as a click would. */

@@ -24,6 +24,7 @@ public class ArchitectureTest {
     private static final List<String> ROOMS = List.of(
             "boldsatchel.course",
             "boldsatchel.quantity",
+            "boldsatchel.log",
             "boldsatchel.geometry",
             "boldsatchel.machine",
             "boldsatchel.engine",
@@ -36,6 +37,7 @@ public class ArchitectureTest {
             "boldsatchel.means",
             "boldsatchel.abilities",
             "boldsatchel.plausible",
+            "boldsatchel.bench",
             "boldsatchel.format",
             "boldsatchel.shelf",
             "boldsatchel.edit",
@@ -45,6 +47,7 @@ public class ArchitectureTest {
             "boldsatchel.drawing",
             "boldsatchel.sheet",
             "boldsatchel.report",
+            "boldsatchel.standins",
             "boldsatchel.book",
             "boldsatchel.desktop.document",
             "boldsatchel.desktop.controls",
@@ -55,12 +58,13 @@ public class ArchitectureTest {
             "boldsatchel.desktop.shelf",
             "boldsatchel.desktop.power",
             "boldsatchel.desktop.links",
+            "boldsatchel.desktop.bench",
             "boldsatchel.desktop.pack",
             "boldsatchel.desktop.book",
             "boldsatchel.desktop.frame",
             "boldsatchel.desktop");
 
-    private static final List<String> CORE = ROOMS.subList(0, ROOMS.indexOf("boldsatchel.book"));
+    private static final List<String> CORE = ROOMS.subList(0, ROOMS.indexOf("boldsatchel.standins"));
     private static final List<String> ENGINES = List.of(
             "boldsatchel.power",
             "boldsatchel.fit",
@@ -69,7 +73,8 @@ public class ArchitectureTest {
             "boldsatchel.cost",
             "boldsatchel.links",
             "boldsatchel.means",
-            "boldsatchel.abilities");
+            "boldsatchel.abilities",
+            "boldsatchel.bench");
     private static final List<String> STAGES =
             ROOMS.subList(ROOMS.indexOf("boldsatchel.desktop.brief"), ROOMS.indexOf("boldsatchel.desktop.frame"));
 

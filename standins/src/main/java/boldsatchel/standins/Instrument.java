@@ -70,7 +70,13 @@ final class Instrument {
 
     /** It does something with a number. */
     void set(String header, java.util.function.DoubleConsumer setting) {
-        told(header, argument -> setting.accept(Double.parseDouble(argument)));
+        told(header, argument -> {
+            double value = Double.parseDouble(argument);
+            if (!Double.isFinite(value)) {
+                throw new IllegalArgumentException(argument);
+            }
+            setting.accept(value);
+        });
     }
 
     /** It switches something. */

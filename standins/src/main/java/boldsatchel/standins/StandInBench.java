@@ -23,6 +23,9 @@ import java.util.function.DoubleSupplier;
  */
 public final class StandInBench {
 
+    /** How warm it is in the room, °C. */
+    public static final double ROOM_C = 25;
+
     private final Build truth;
     private final DoubleSupplier wall;
     private final double speed;
@@ -95,8 +98,7 @@ public final class StandInBench {
         Part part = truth.part(id).orElseThrow(() -> new IllegalArgumentException(id));
         goOn();
         if (!hooked.equals(id)) {
-            pack = part.facet(Facet.Cells.class)
-                    .map(c -> new TruePack(c, truth.brief().surroundings().packC(), level));
+            pack = part.facet(Facet.Cells.class).map(c -> new TruePack(c, ROOM_C, level));
             hooked = id;
         }
     }
@@ -197,9 +199,7 @@ public final class StandInBench {
     private Instrument thermometer(Random random) {
         Instrument logger = clipped(new Instrument("temperature logger", "THERMO-4"));
         MeterError t = new MeterError(random, 0.002, 1, 0.1, 0.1);
-        logger.measures(
-                "MEASure:TEMPerature",
-                () -> t.shown(truth.brief().surroundings().packC()));
+        logger.measures("MEASure:TEMPerature", () -> t.shown(ROOM_C));
         return logger;
     }
 

@@ -1,18 +1,23 @@
 package boldsatchel.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import boldsatchel.bench.BenchFault;
 import boldsatchel.bench.Meter;
 import boldsatchel.bench.PackFit;
+import boldsatchel.log.LayoutGuess;
 import boldsatchel.log.Log;
+import boldsatchel.log.LogFault;
+import boldsatchel.log.LogReader;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.quantity.Figure;
-import boldsatchel.quantity.Quantity;
 import boldsatchel.shelf.Library;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 
 /** Discharges on the stand-in bench, with its pack otherwise than planned, its noise and its lasting errors. */
@@ -20,41 +25,13 @@ public class PackFitTest {
 
     private static final double NINETY = 1.645;
 
-    /** The wall's clock of a test goes on when it is told to. */
-    private double wall;
-
-    /** Charged to the end, a quarter of its charge an hour with half a minute of rest every half hour, to its cut-off. */
-    private Log discharged(StandInBench bench, Part battery, Facet.Cells plan, double everyS) {
-        Instrument load = bench.instruments().getFirst();
-        load.line("BENC:HOOK " + battery.id());
-        double amps = plan.capacityAh().value() * plan.parallel() / 4;
-        load.line("SOUR:VOLT:CUT " + plan.cutoffV() * plan.series());
-        load.line("SOUR:CURR " + amps + ";:INP ON");
-        double[][] read = new double[3][100_000];
-        int n = 0;
-        boolean resting = false;
-        while (n < read[0].length) {
-            wall += everyS;
-            String[] said =
-                    load.line("MEAS:VOLT?;MEAS:CURR?;INP?").orElseThrow().split(";");
-            read[0][n] = n * everyS;
-            read[1][n] = Double.parseDouble(said[0]);
-            read[2][n] = Double.parseDouble(said[1]);
-            n++;
-            if (!resting && said[2].equals("0")) {
-                break;
-            }
-            boolean rest = n * everyS % 1800 < 30;
-            if (rest != resting) {
-                load.line(rest ? "INP OFF" : "INP ON");
-                resting = rest;
-            }
+    private static Log discharged(Build plan, Part battery, long seed) {
+        String text = SampleLog.discharge(plan, battery.id(), seed, 2);
+        try {
+            return LogReader.read(text, LayoutGuess.of(text)).log();
+        } catch (LogFault e) {
+            throw new IllegalStateException(e);
         }
-        return new Log(
-                java.util.Arrays.copyOf(read[0], n),
-                List.of(
-                        new Log.Channel("V", Quantity.VOLTAGE, java.util.Arrays.copyOf(read[1], n)),
-                        new Log.Channel("A", Quantity.CURRENT, java.util.Arrays.copyOf(read[2], n))));
     }
 
     private static boolean covers(Figure figure, double truth) {
@@ -71,15 +48,14 @@ public class PackFitTest {
                     .findFirst()
                     .orElseThrow();
             Facet.Cells cells = battery.facet(Facet.Cells.class).orElseThrow();
-            double celsius = plan.brief().surroundings().packC();
+            double celsius = StandInBench.ROOM_C;
             int chargeCovered = 0;
             int ohmsCovered = 0;
             double worstCharge = 0;
             double worstOhms = 0;
             for (int seed = 0; seed < seeds; seed++) {
-                wall = 0;
-                StandInBench bench = new StandInBench(plan, seed, 1, () -> wall);
-                PackFit.Result fit = PackFit.of(discharged(bench, battery, cells, 5), cells, celsius, Meter.CHEAP);
+                StandInBench bench = new StandInBench(plan, seed, 1, () -> 0);
+                PackFit.Result fit = PackFit.of(discharged(plan, battery, seed), cells, celsius, Meter.CHEAP);
                 Facet.Cells truth = bench.truth()
                         .part(battery.id())
                         .flatMap(p -> p.facet(Facet.Cells.class))
@@ -95,5 +71,43 @@ public class PackFitTest {
             assertThat(chargeCovered).as(demo).isBetween(40, 49);
             assertThat(ohmsCovered).as(demo).isBetween(40, 49);
         }
+    }
+
+    @Test
+    public void aLogThatTellsTooLittleIsRefusedInWords() throws LogFault {
+        Build plan = Library.demo("cave-survey").orElseThrow();
+        Facet.Cells cells =
+                plan.part("battery").flatMap(p -> p.facet(Facet.Cells.class)).orElseThrow();
+        for (String text : List.of(
+                "t,V\n0,16\n1,15.9\n2,15.8\n",
+                "t,A\n0,1\n1,1\n2,1\n",
+                "t,V,A\n0,16,1\n1,15.9,1\n2,15.8,1\n",
+                "t,V,A\n" + "0,16,0\n".repeat(100))) {
+            Log log = LogReader.read(text, LayoutGuess.of(text)).log();
+            assertThatThrownBy(() -> PackFit.of(log, cells, 25, Meter.CHEAP))
+                    .isInstanceOf(BenchFault.class)
+                    .hasMessageMatching("(?s)\\p{Lu}.*[.?]");
+        }
+    }
+
+    @Test
+    public void aDischargeThatWasBrokenOffSaysSoAndIsLessSure() throws BenchFault {
+        Build plan = Library.demo("cave-survey").orElseThrow();
+        Part battery = plan.part("battery").orElseThrow();
+        Facet.Cells cells = battery.facet(Facet.Cells.class).orElseThrow();
+        Log whole = discharged(plan, battery, 3);
+        int half = whole.size() / 2;
+        Log part = new Log(
+                IntStream.range(0, half).mapToDouble(whole::second).toArray(),
+                whole.channels().stream()
+                        .map(c -> new Log.Channel(c.name(), c.quantity(), Arrays.copyOf(c.values(), half)))
+                        .toList());
+        PackFit.Result all = PackFit.of(whole, cells, StandInBench.ROOM_C, Meter.CHEAP);
+        PackFit.Result some = PackFit.of(part, cells, StandInBench.ROOM_C, Meter.CHEAP);
+        assertThat(all.notes()).isEmpty();
+        assertThat(some.notes()).anyMatch(n -> n.contains("% left"));
+        assertThat(some.chargeAh().plusMinus()).isGreaterThan(all.chargeAh().plusMinus());
+        assertThat(Math.abs(some.chargeAh().value() - all.chargeAh().value()))
+                .isLessThan(1.5 * some.chargeAh().plusMinus());
     }
 }

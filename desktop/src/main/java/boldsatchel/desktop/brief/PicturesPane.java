@@ -92,7 +92,7 @@ final class PicturesPane extends VBox {
         desk.session().does(Edits.journal(name, j -> {
             List<Journal.Picture> all = new ArrayList<>(j.pictures());
             change.accept(all);
-            return new Journal(j.notes(), j.decisions(), j.tasks(), all);
+            return j.withPictures(all);
         }));
     }
 }

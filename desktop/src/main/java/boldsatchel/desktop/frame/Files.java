@@ -23,6 +23,7 @@ import boldsatchel.verdict.Evaluator;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -108,6 +109,27 @@ public final class Files {
                 + waiting.up().stream()
                         .map(d -> " Time is up for “" + d.what() + "”.")
                         .collect(Collectors.joining());
+    }
+
+    /** What logs are called, mostly. */
+    private static final List<String> LOGS = List.of(".csv", ".tsv", ".txt", ".log");
+
+    /** Whether a file is a log, by its name. */
+    static boolean isLog(Path file) {
+        String name = file.toString().toLowerCase(Locale.ROOT);
+        return LOGS.stream().anyMatch(name::endsWith);
+    }
+
+    /** Asks for a log. */
+    static Optional<Path> chooseLog(Window window) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Import a log");
+        chooser.getExtensionFilters()
+                .addAll(
+                        new FileChooser.ExtensionFilter(
+                                "Logs", LOGS.stream().map(e -> "*" + e).toList()),
+                        new FileChooser.ExtensionFilter("All files", "*"));
+        return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
     }
 
     /** Asks for a reference picture and puts it beside the build. */

@@ -1,6 +1,7 @@
 package boldsatchel.desktop.frame;
 
 import boldsatchel.desktop.begin.StartSheet;
+import boldsatchel.desktop.bench.BenchStage;
 import boldsatchel.desktop.book.BookStage;
 import boldsatchel.desktop.brief.BriefStage;
 import boldsatchel.desktop.controls.Ui;
@@ -58,6 +59,8 @@ public final class Frame extends StackPane {
     /** Where a machine is first looked at. */
     private final WorkStage pack;
 
+    private final BenchStage bench;
+
     private final StageStrap strap;
     private final StartSheet sheet;
 
@@ -68,6 +71,8 @@ public final class Frame extends StackPane {
         this.side = new SidePanel(desk);
         this.recovered = new RecoveredBar(desk.session(), files, messages);
         this.pack = new PackStage(desk);
+        this.bench = new BenchStage(
+                desk, Frame::today, () -> Files.chooseLog(getScene().getWindow()));
         // Where stages are listed: a new stage is one package and one line here.
         this.stages = List.of(
                 new BriefStage(
@@ -75,6 +80,7 @@ public final class Frame extends StackPane {
                 new ShelfStage(desk, new OwnWays(), Frame::today),
                 new PowerStage(desk),
                 new LinksStage(desk, t -> files.choosePrint(getScene().getWindow(), t)),
+                bench,
                 pack,
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);
@@ -97,10 +103,21 @@ public final class Frame extends StackPane {
             e.consume();
         });
         setOnDragDropped(e -> {
-            files.dropped(e.getDragboard().getFiles().stream().map(File::toPath).toList());
+            dropped(e.getDragboard().getFiles().stream().map(File::toPath).toList());
             e.setDropCompleted(true);
             e.consume();
         });
+    }
+
+    /** Takes files that were let go of on the window: a log goes to the bench. */
+    public void dropped(List<Path> dropped) {
+        Optional<Path> log = dropped.stream().filter(Files::isLog).findFirst();
+        if (log.isPresent()) {
+            open(bench);
+            bench.importLog(log.get());
+        } else {
+            files.dropped(dropped);
+        }
     }
 
     /** The user's own shelf, by way of files. */

@@ -1,0 +1,164 @@
+package boldsatchel.desktop.bench;
+
+import boldsatchel.bench.BenchResult;
+import boldsatchel.bench.BenchTest;
+import boldsatchel.bench.BenchTests;
+import boldsatchel.desktop.controls.StateMark;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Commands;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.State;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The bench: which tests there are for this build, how they are done, what they said. */
+public final class BenchStage implements WorkStage {
+
+    private static final double LIST_WIDTH = 236;
+
+    private final Desk desk;
+    private final HBox content = new HBox(10);
+    private final ListView<BenchTest> tests = new ListView<>();
+    private final TestPane pane;
+
+    /**
+     * The stage on a desk.
+     *
+     * @param today the day it is
+     * @param askForLog asks for the file of a log
+     */
+    public BenchStage(Desk desk, Supplier<LocalDate> today, Supplier<Optional<Path>> askForLog) {
+        this.desk = desk;
+        pane = new TestPane(desk, today, askForLog);
+        content.getStyleClass().add("stage");
+        tests.setId("bench-tests");
+        tests.setAccessibleText("Tests");
+        tests.setMinWidth(LIST_WIDTH);
+        tests.setPrefWidth(LIST_WIDTH);
+        tests.setMaxWidth(LIST_WIDTH);
+        tests.setCellFactory(l -> new Row());
+        tests.getSelectionModel()
+                .selectedItemProperty()
+                .subscribe(t -> Optional.ofNullable(t).ifPresent(pane::choose));
+        ScrollPane scroll = Ui.scroll(pane);
+        HBox.setHgrow(scroll, Priority.ALWAYS);
+        content.getChildren().addAll(tests, scroll);
+        desk.keepShowing(content, this::show);
+    }
+
+    @Override
+    public String title() {
+        return "Bench";
+    }
+
+    @Override
+    public String purpose() {
+        return "measure, prove";
+    }
+
+    @Override
+    public Node content() {
+        return content;
+    }
+
+    @Override
+    public void addCommands(Commands commands) {
+        commands.add("Import the log of a discharge", pane::importLog);
+    }
+
+    /** Nothing measured is no fault; what is not as planned is worth a look. */
+    @Override
+    public State standing(Evaluation evaluation) {
+        return evaluation.of(BenchResult.class).compared().stream().anyMatch(c -> c.latest() && c.differs())
+                ? State.WATCH
+                : State.FINE;
+    }
+
+    /** Reads the log of a discharge of the pack that is there. */
+    public void importLog(Path file) {
+        BenchTests.all().stream()
+                .filter(BenchTest::log)
+                .findFirst()
+                .ifPresent(t -> tests.getSelectionModel().select(t));
+        pane.importLog(file);
+    }
+
+    private void show() {
+        Build build = desk.session().shown();
+        List<BenchTest> there = BenchTests.all().stream()
+                .filter(t -> !BenchTests.parts(build, t).isEmpty())
+                .toList();
+        if (!tests.getItems().equals(there)) {
+            tests.getItems().setAll(there);
+        } else {
+            tests.refresh();
+        }
+        if (tests.getSelectionModel().isEmpty() && !there.isEmpty()) {
+            tests.getSelectionModel().selectFirst();
+        }
+        pane.show();
+    }
+
+    /** A test, with how many of its parts it was done to. */
+    private final class Row extends ListCell<BenchTest> {
+        Row() {
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(BenchTest test, boolean empty) {
+            super.updateItem(test, empty);
+            if (empty || test == null) {
+                setText(null);
+                setGraphic(null);
+                return;
+            }
+            List<Part> parts = BenchTests.parts(desk.session().shown(), test);
+            BenchResult result = desk.session().evaluation().get().of(BenchResult.class);
+            long done = parts.stream().filter(p -> isDone(result, test, p)).count();
+            boolean differs = result.compared().stream()
+                    .anyMatch(c -> c.latest() && c.differs() && c.test().test().equals(test.id()));
+            String how = differs
+                    ? "not as planned"
+                    : done == 0
+                            ? "not done yet"
+                            : done == parts.size() ? "done" : done + " of " + parts.size() + " done";
+            Label title = Ui.label(test.title());
+            Label soft = Ui.label(how + " · " + minutes(test.minutes()), "soft");
+            VBox words = new VBox(title, soft);
+            HBox row = new HBox(8, words);
+            if (done > 0) {
+                row.getChildren().addFirst(StateMark.of(differs ? State.WATCH : State.FINE, 11));
+            }
+            row.setAlignment(Pos.CENTER_LEFT);
+            setGraphic(row);
+            setAccessibleText(test.title() + ", " + how);
+        }
+
+        private static boolean isDone(BenchResult result, BenchTest test, Part part) {
+            return result.compared().stream()
+                    .anyMatch(c ->
+                            c.test().test().equals(test.id()) && c.test().part().equals(part.id()));
+        }
+    }
+
+    static String minutes(int minutes) {
+        return minutes < 90 ? minutes + " min" : Math.round(minutes / 60.0) + " h";
+    }
+}

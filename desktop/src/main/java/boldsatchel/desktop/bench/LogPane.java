@@ -1,0 +1,224 @@
+package boldsatchel.desktop.bench;
+
+import boldsatchel.bench.BenchFault;
+import boldsatchel.bench.Meter;
+import boldsatchel.bench.PackFit;
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.LogDrawing;
+import boldsatchel.log.Layout;
+import boldsatchel.log.Layout.Role;
+import boldsatchel.log.LayoutGuess;
+import boldsatchel.log.LogFault;
+import boldsatchel.log.LogReader;
+import boldsatchel.machine.Facet;
+import boldsatchel.quantity.Quantity;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** A log: what its columns are taken for, how it looks, and what is fitted to it. */
+final class LogPane extends VBox {
+
+    /** Larger files are no logs of this bench, bytes. */
+    private static final long MOST_BYTES = 400_000_000;
+
+    private static final String UNREADABLE = "It cannot be read from the disk. Is it still there, and may you read it?";
+
+    /** What a column can be taken for. */
+    private enum Taken {
+        TIME("time", Role.TIME, Quantity.SHORT_TIME),
+        VOLTS("voltage, V", Role.VALUE, Quantity.VOLTAGE),
+        MILLIVOLTS("voltage, mV", Role.VALUE, Quantity.VOLTAGE),
+        AMPS("current, A", Role.VALUE, Quantity.CURRENT),
+        MILLIAMPS("current, mA", Role.VALUE, Quantity.CURRENT),
+        WATTS("power, W", Role.VALUE, Quantity.POWER),
+        CELSIUS("temperature, °C", Role.VALUE, Quantity.TEMPERATURE),
+        OTHER("something else", Role.VALUE, Quantity.COUNT),
+        LEFT_OUT("left out", Role.LEFT_OUT, Quantity.COUNT);
+
+        private final String words;
+        private final Role role;
+        private final Quantity quantity;
+
+        Taken(String words, Role role, Quantity quantity) {
+            this.words = words;
+            this.role = role;
+            this.quantity = quantity;
+        }
+
+        private double factor() {
+            return this == MILLIVOLTS || this == MILLIAMPS ? 1e-3 : 1;
+        }
+
+        private Layout.Column of(Layout.Column column) {
+            return column.as(role, quantity, factor());
+        }
+
+        private static Taken of(Layout layout, int at) {
+            Layout.Column column = layout.columns().get(at);
+            for (Taken t : values()) {
+                boolean scaled = column.role() != Role.VALUE || t.factor() == column.factor();
+                if (t.role == column.role() && (t.quantity == column.quantity() || t.role != Role.VALUE) && scaled) {
+                    return t;
+                }
+            }
+            return OTHER;
+        }
+    }
+
+    /** A file as read: its text and layout, or why not. */
+    private record Opened(String name, String text, Optional<Layout> layout, String wrong) {}
+
+    /** What came of it. */
+    private record Shown(
+            Opened opened, List<String> notes, Optional<Drawing> drawing, Optional<PackFit.Result> fit, String wrong) {}
+
+    private final Desk desk;
+    private final DrawingView plot = new DrawingView().atMost(4.2);
+    private final FlowPane columns = new FlowPane(8, 4);
+    private final Label about = Ui.words("", "soft");
+    private final Label wrong = Ui.words("", "field-error");
+    private final Latest reading = Latest.only();
+    private final Consumer<PackFit.Result> fitted;
+    private Optional<Opened> open = Optional.empty();
+    private Optional<Facet.Cells> cells = Optional.empty();
+    private double celsius;
+
+    LogPane(Desk desk, Consumer<PackFit.Result> fitted) {
+        super(6);
+        this.desk = desk;
+        this.fitted = fitted;
+        plot.setId("log-plot");
+        about.setId("log-about");
+        wrong.setId("log-wrong");
+        columns.setId("log-columns");
+        show(Optional.empty());
+        getChildren().addAll(about, columns, wrong, plot);
+    }
+
+    /** Forgets the log. */
+    void clear() {
+        open = Optional.empty();
+        show(Optional.empty());
+    }
+
+    /**
+     * Reads a file and fits it.
+     *
+     * @param of the pack that was discharged
+     * @param at how warm it was, °C
+     */
+    void read(Path file, Optional<Facet.Cells> of, double at) {
+        cells = of;
+        celsius = at;
+        about.setText("Reading " + file.getFileName() + " …");
+        setVisible(true);
+        setManaged(true);
+        reading.ask(() -> made(opened(file)), s -> show(Optional.of(s)));
+    }
+
+    private static Opened opened(Path file) {
+        String name = String.valueOf(file.getFileName());
+        try {
+            if (Files.size(file) > MOST_BYTES) {
+                return new Opened(name, "", Optional.empty(), "It is larger than 400 MB. Cut it into pieces.");
+            }
+            String text = LayoutGuess.text(Files.readAllBytes(file));
+            return new Opened(name, text, Optional.of(LayoutGuess.of(text)), "");
+        } catch (IOException e) {
+            return new Opened(name, "", Optional.empty(), UNREADABLE);
+        } catch (LogFault e) {
+            return new Opened(name, "", Optional.empty(), String.valueOf(e.getMessage()));
+        }
+    }
+
+    private Shown made(Opened opened) {
+        if (opened.layout().isEmpty()) {
+            return new Shown(opened, List.of(), Optional.empty(), Optional.empty(), opened.wrong());
+        }
+        try {
+            LogReader.Read read = LogReader.read(opened.text(), opened.layout().get());
+            Optional<PackFit.Result> fit = Optional.empty();
+            String why = "";
+            if (cells.isPresent()) {
+                try {
+                    fit = Optional.of(PackFit.of(read.log(), cells.get(), celsius, Meter.CHEAP));
+                } catch (BenchFault e) {
+                    why = String.valueOf(e.getMessage());
+                }
+            }
+            List<String> notes = new ArrayList<>(read.notes());
+            fit.ifPresent(f -> notes.addAll(f.notes()));
+            notes.addFirst(read.log().size() + " moments, " + hours(read.log().lasts()) + ".");
+            return new Shown(opened, notes, Optional.of(LogDrawing.of(read.log(), fit)), fit, why);
+        } catch (LogFault e) {
+            return new Shown(opened, List.of(), Optional.empty(), Optional.empty(), String.valueOf(e.getMessage()));
+        }
+    }
+
+    private static String hours(double seconds) {
+        return seconds < 5400
+                ? boldsatchel.quantity.Units.format(seconds / 60, 1, "min")
+                : boldsatchel.quantity.Units.format(seconds / 3600, 2, "h");
+    }
+
+    private void show(Optional<Shown> shown) {
+        setVisible(shown.isPresent());
+        setManaged(shown.isPresent());
+        if (shown.isEmpty()) {
+            return;
+        }
+        Shown s = shown.get();
+        open = Optional.of(s.opened());
+        about.setText(s.opened().name() + (s.notes().isEmpty() ? "" : ": " + String.join(" ", s.notes())));
+        wrong.setText(s.wrong());
+        wrong.setVisible(!s.wrong().isEmpty());
+        wrong.setManaged(!s.wrong().isEmpty());
+        columns.getChildren().clear();
+        s.opened().layout().ifPresent(this::showColumns);
+        plot.setVisible(s.drawing().isPresent());
+        plot.setManaged(s.drawing().isPresent());
+        s.drawing().ifPresent(d -> {
+            plot.prefHeightProperty().bind(widthProperty().multiply(d.heightMm() / d.widthMm()));
+            plot.minHeightProperty().bind(plot.prefHeightProperty());
+            plot.show(d, desk.dark().get());
+        });
+        s.fit().ifPresent(fitted);
+    }
+
+    private void showColumns(Layout layout) {
+        for (int i = 0; i < layout.columns().size(); i++) {
+            int at = i;
+            ComboBox<Taken> choice = Ui.choice("log-column-" + i, Taken.values(), Taken.of(layout, i), t -> t.words);
+            choice.setPrefWidth(124);
+            choice.setOnAction(e -> take(at, choice.getValue()));
+            Label name = Ui.label("“" + layout.columns().get(i).name() + "” is");
+            name.setLabelFor(choice);
+            columns.getChildren().addAll(name, choice);
+        }
+    }
+
+    private void take(int column, Taken as) {
+        open.ifPresent(o -> o.layout().ifPresent(l -> {
+            Opened changed = new Opened(
+                    o.name(),
+                    o.text(),
+                    Optional.of(l.with(column, as.of(l.columns().get(column)))),
+                    "");
+            open = Optional.of(changed);
+            reading.ask(() -> made(changed), s -> show(Optional.of(s)));
+        }));
+    }
+}

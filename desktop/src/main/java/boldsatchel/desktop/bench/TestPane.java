@@ -1,0 +1,409 @@
+package boldsatchel.desktop.bench;
+
+import boldsatchel.bench.BenchResult;
+import boldsatchel.bench.BenchTest;
+import boldsatchel.bench.BenchTests;
+import boldsatchel.bench.Expectation;
+import boldsatchel.bench.Measurand;
+import boldsatchel.bench.PackFit;
+import boldsatchel.desktop.controls.StateMark;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.controls.UnitField;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
+import boldsatchel.edit.BenchEdits;
+import boldsatchel.edit.Edit;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Journal;
+import boldsatchel.machine.Part;
+import boldsatchel.power.Points;
+import boldsatchel.power.PowerResult;
+import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Units;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.State;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TitledPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** One test of one part: purpose, cautions, steps, what is read beside what is planned, and what it does to the plan. */
+final class TestPane extends VBox {
+
+    private final Desk desk;
+    private final Supplier<LocalDate> today;
+    private final Supplier<Optional<Path>> askForLog;
+    private final Map<String, Draft> drafts = new HashMap<>();
+
+    private final Label title = Ui.label("", "bench-title");
+    private final ComboBox<Part> parts = Ui.choice("bench-part", Part::name);
+    private final Label takes = Ui.label("", "soft");
+    private final Label purpose = Ui.words("");
+    private final VBox cautions = new VBox(3);
+    private final VBox steps = new VBox(3);
+    private final TitledPane stepsPane = new TitledPane("Cautions and steps", new VBox(6, cautions, steps));
+    private final GridPane readings = new GridPane();
+    private final TextField instrument = new TextField();
+    private final UnitField celsius;
+    private final Button log;
+    private final Button record;
+    private final Button takeOver;
+    private final Label hint = Ui.words("", "soft");
+    private final Label effect = Ui.words("");
+    private final VBox done = new VBox(3);
+    private final LogPane logPane;
+    private final Latest trying = Latest.following();
+
+    private Optional<BenchTest> test = Optional.empty();
+    private boolean filling;
+
+    TestPane(Desk desk, Supplier<LocalDate> today, Supplier<Optional<Path>> askForLog) {
+        super(8);
+        this.desk = desk;
+        this.today = today;
+        this.askForLog = askForLog;
+        getStyleClass().add("bench-test");
+        celsius = UnitField.required("bench-celsius", Quantity.TEMPERATURE, c -> {
+                    draft().ifPresent(d -> d.at(c));
+                    show();
+                })
+                .wide(6);
+        log = Ui.button(
+                "import-log", "Import log …", "Take the readings out of a file that a logger wrote", this::importLog);
+        record = Ui.button("put-down", "Put down", "Keep these readings in the journal of the build", this::putDown);
+        takeOver = Ui.button(
+                "take-over",
+                "Take over into the plan",
+                "Put what was measured in place of the plan's figures, in one step that can be undone",
+                this::takeOver);
+        logPane = new LogPane(desk, this::fitted);
+        parts.setAccessibleText("Part that is tested");
+        parts.setMaxWidth(300);
+        parts.setOnAction(e -> {
+            if (!filling) {
+                logPane.clear();
+                show();
+            }
+        });
+        instrument.setId("bench-instrument");
+        instrument.setPromptText("which meter");
+        instrument.setPrefColumnCount(16);
+        Ui.whenWritten(
+                instrument,
+                () -> draft().ifPresent(d -> d.with(instrument.getText().strip())));
+        readings.setId("bench-readings");
+        readings.setHgap(14);
+        readings.setVgap(5);
+        stepsPane.setId("bench-steps");
+        stepsPane.setAnimated(false);
+        hint.setId("bench-hint");
+        effect.setId("bench-effect");
+        done.setId("bench-done");
+        HBox head = new HBox(10, title, Ui.spring(), parts);
+        head.setAlignment(Pos.CENTER_LEFT);
+        HBox with = new HBox(8, Ui.label("Read with"), instrument, Ui.label("on a bench at"), celsius);
+        with.setAlignment(Pos.CENTER_LEFT);
+        HBox buttons = new HBox(8, log, record, takeOver);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(head, takes, purpose, stepsPane, readings, with, buttons, hint, effect, logPane, done);
+    }
+
+    void choose(BenchTest chosen) {
+        if (test.filter(chosen::equals).isEmpty()) {
+            test = Optional.of(chosen);
+            stepsPane.setExpanded(true);
+            logPane.clear();
+            show();
+        }
+    }
+
+    private Optional<Part> part() {
+        return Optional.ofNullable(parts.getValue());
+    }
+
+    private Optional<Draft> draft() {
+        return test.flatMap(t -> part().map(p -> drafts.computeIfAbsent(t.id() + "/" + p.id(), k -> new Draft())));
+    }
+
+    private Evaluation evaluation() {
+        return desk.session().evaluation().get();
+    }
+
+    void show() {
+        test.ifPresent(this::show);
+    }
+
+    private void show(BenchTest shown) {
+        filling = true;
+        title.setText(shown.title());
+        takes.setText("Takes " + BenchStage.minutes(shown.minutes()) + " · needs " + String.join(", ", shown.needs()));
+        purpose.setText(shown.purpose());
+        cautions.getChildren()
+                .setAll(shown.cautions().stream().map(TestPane::caution).toList());
+        showParts(BenchTests.parts(desk.session().shown(), shown));
+        filling = false;
+        log.setVisible(shown.log());
+        log.setManaged(shown.log());
+        draft().ifPresent(d -> {
+            showSteps(shown, d);
+            instrument.setText(d.instrument());
+            celsius.show(d.celsius());
+            showReadings(shown, d);
+            showWhatNext(shown, d);
+        });
+        showDone(shown);
+    }
+
+    private static Node caution(String words) {
+        HBox row = new HBox(6, StateMark.of(State.WATCH, 11), Ui.words(words));
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private void showParts(List<Part> there) {
+        Optional<String> chosen = part().map(Part::id);
+        parts.getItems().setAll(there);
+        parts.setValue(there.stream()
+                .filter(p -> chosen.equals(Optional.of(p.id())))
+                .findFirst()
+                .orElse(there.isEmpty() ? null : there.getFirst()));
+        parts.setDisable(there.size() < 2);
+    }
+
+    private void showSteps(BenchTest shown, Draft draft) {
+        steps.getChildren().clear();
+        for (int i = 0; i < shown.steps().size(); i++) {
+            int at = i;
+            BenchTest.Step step = shown.steps().get(i);
+            CheckBox box = new CheckBox((i + 1) + "  " + (step.hold() ? "Hold: " : "") + step.words());
+            box.setId("step-" + i);
+            box.setWrapText(true);
+            box.setMinHeight(Region.USE_PREF_SIZE);
+            box.getStyleClass().add(step.hold() ? "hold-point" : "bench-step");
+            box.setSelected(draft.isTicked(i));
+            box.setOnAction(e -> {
+                draft.tick(at, box.isSelected());
+                showWhatNext(shown, draft);
+            });
+            steps.getChildren().add(box);
+        }
+    }
+
+    private Measurand.Known known(Draft draft) {
+        Evaluation e = evaluation();
+        return new Measurand.Known(e.build(), e.of(Points.class), e.of(PowerResult.class), draft.celsius());
+    }
+
+    private void showReadings(BenchTest shown, Draft draft) {
+        readings.getChildren().clear();
+        List<String> heads = List.of("", "planned", "read", "±");
+        for (int i = 0; i < heads.size(); i++) {
+            Label head = fixed(heads.get(i));
+            head.getStyleClass().add("soft");
+            readings.add(head, i, 0);
+        }
+        for (Measurand m : shown.measurands()) {
+            Optional<Expectation> expected = part().flatMap(p -> m.expected(p, known(draft)));
+            UnitField value = UnitField.optional("read-" + m.id(), m.quantity(), v -> {
+                        draft.read(m.id(), v);
+                        show();
+                    })
+                    .prompt(m.quantity().example())
+                    .wide(8);
+            value.show(draft.figure(m.id()).map(Figure::value));
+            UnitField doubt = UnitField.optional("doubt-" + m.id(), m.quantity(), v -> {
+                        draft.doubt(m.id(), v);
+                        show();
+                    })
+                    .prompt("2 %")
+                    .wide(8);
+            doubt.show(draft.doubt(m.id()));
+            Label name = fixed(m.label());
+            name.setLabelFor(value);
+            int row = readings.getRowCount();
+            readings.addRow(
+                    row,
+                    name,
+                    fixed(expected.map(e -> Units.format(m.quantity(), e.value()))
+                            .orElse("not known yet")),
+                    value,
+                    doubt);
+            HBox below = new HBox(14, Ui.label(expected.map(e -> between(m, e)).orElse(""), "soft"));
+            says(m, draft.figure(m.id()), expected).ifPresent(below.getChildren()::add);
+            readings.add(below, 1, row + 1, 3, 1);
+        }
+    }
+
+    private static Label fixed(String text) {
+        Label label = Ui.label(text);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    private static String between(Measurand m, Expectation e) {
+        return e.high() > e.low() ? Units.format(e.low()) + " to " + Units.format(m.quantity(), e.high()) : "";
+    }
+
+    private static Optional<Label> says(Measurand m, Optional<Figure> read, Optional<Expectation> expected) {
+        if (read.isEmpty() || expected.isEmpty()) {
+            return Optional.empty();
+        }
+        double off = read.get().value() / expected.get().value() - 1;
+        boolean differs = expected.get().differs(read.get());
+        String by = Double.isFinite(off) && Math.abs(off) >= 0.005
+                ? Math.round(100 * Math.abs(off)) + " % " + (off < 0 ? "less" : "more")
+                : "the same";
+        Label label = Ui.label(differs ? by + ": not as planned" : by + ": as planned");
+        label.setId("says-" + m.id());
+        label.setGraphic(StateMark.of(differs ? State.WATCH : State.FINE, 11));
+        return Optional.of(label);
+    }
+
+    private void showWhatNext(BenchTest shown, Draft draft) {
+        boolean held = draft.mayGoOn(shown);
+        record.setDisable(draft.isEmpty() || !held);
+        hint.setText(
+                !held
+                        ? "Tick every “Hold” once you have looked at it; then the readings can be put down."
+                        : draft.isEmpty()
+                                ? shown.log() ? "Import the log, or type what you read." : "Type what you read."
+                                : "");
+        Optional<Edit> edit =
+                last().flatMap(t -> BenchEdits.takeOver(evaluation().build(), t));
+        takeOver.setDisable(edit.isEmpty());
+        say(hint, hint.getText());
+        say(effect, "");
+        Evaluation now = evaluation();
+        edit.ifPresent(e -> trying.ask(
+                () -> differences(now, Evaluator.evaluate(e.change().apply(now.build()))),
+                words -> say(
+                        effect,
+                        words.isEmpty() ? "Taken over, it changes no verdict." : "Taken over: " + words + ".")));
+    }
+
+    /** A line that says nothing takes no room. */
+    private static void say(Label line, String words) {
+        line.setText(words);
+        line.setVisible(!words.isEmpty());
+        line.setManaged(!words.isEmpty());
+    }
+
+    private static String differences(Evaluation now, Evaluation then) {
+        return now.verdicts().stream()
+                .filter(v -> !v.kind()
+                        .format(v.value())
+                        .equals(v.kind().format(then.verdict(v.kind()).value())))
+                .map(v -> v.kind().title() + " " + v.kind().format(v.value()) + " → "
+                        + v.kind().format(then.verdict(v.kind()).value()))
+                .collect(Collectors.joining(" · "));
+    }
+
+    /** The last time that this was tested. */
+    private Optional<Journal.Tested> last() {
+        List<Journal.Tested> tests = tests();
+        return tests.isEmpty() ? Optional.empty() : Optional.of(tests.getLast());
+    }
+
+    private List<Journal.Tested> tests() {
+        return evaluation().build().journal().tests().stream()
+                .filter(t -> test.filter(x -> x.id().equals(t.test())).isPresent()
+                        && part().filter(p -> p.id().equals(t.part())).isPresent())
+                .toList();
+    }
+
+    private void showDone(BenchTest shown) {
+        done.getChildren().clear();
+        BenchResult result = evaluation().of(BenchResult.class);
+        for (Journal.Tested tested : tests()) {
+            String words = result.compared().stream()
+                    .filter(c -> c.test().equals(tested))
+                    .map(c ->
+                            c.measurand().map(Measurand::label).orElse(c.taken().what()) + " "
+                                    + c.measurand()
+                                            .map(m -> Units.format(
+                                                    m.quantity(), c.taken().value()))
+                                            .orElse(Units.format(
+                                                    c.taken().value().value())))
+                    .collect(Collectors.joining(", "));
+            String when = tested.on().map(LocalDate::toString).orElse("some day");
+            String with = tested.instrument().isEmpty() ? "" : ", read with " + tested.instrument();
+            Button out = Ui.button(
+                    "forget-test",
+                    "Take out",
+                    "Take this test out of the journal",
+                    () -> desk.session().does(BenchEdits.forget(shown.title(), tested)));
+            Label line = Ui.words(when + ": " + words + with + ".");
+            HBox row = new HBox(8, line, Ui.spring(), out);
+            row.setAlignment(Pos.CENTER_LEFT);
+            done.getChildren().add(row);
+        }
+        if (!done.getChildren().isEmpty()) {
+            done.getChildren().addFirst(Ui.label("Done so far", "soft"));
+        }
+    }
+
+    private void putDown() {
+        test.ifPresent(t -> part().ifPresent(p -> draft().ifPresent(d -> {
+            d.with(instrument.getText().strip());
+            desk.session().does(BenchEdits.record(t.title(), d.done(t, p.id(), today.get())));
+            drafts.remove(t.id() + "/" + p.id());
+        })));
+    }
+
+    private void takeOver() {
+        last().flatMap(t -> BenchEdits.takeOver(desk.session().build(), t))
+                .ifPresent(e -> desk.session().does(e));
+    }
+
+    void importLog() {
+        askForLog.get().ifPresent(this::importLog);
+    }
+
+    void importLog(Path file) {
+        draft().ifPresent(d -> logPane.read(file, part().flatMap(p -> p.facet(Facet.Cells.class)), d.celsius()));
+    }
+
+    private void fitted(PackFit.Result fit) {
+        draft().ifPresent(d -> {
+            d.read("pack.chargeAh", rounded(fit.chargeAh()));
+            d.read("pack.ohms", rounded(fit.ohms()));
+            d.read("pack.cellOhms", rounded(fit.cellOhms()));
+            // What has been done makes room for what came of it.
+            stepsPane.setExpanded(test.filter(d::mayGoOn).isEmpty());
+            show();
+        });
+    }
+
+    /** A doubt has two digits, and what it is about as many places (JCGM 100:2008, 7.2.6). */
+    private static Figure rounded(Figure figure) {
+        if (figure.plusMinus() == 0) {
+            return figure;
+        }
+        int places = 1 - (int) Math.floor(Math.log10(figure.plusMinus()));
+        return new Figure(places(figure.value(), places), places(figure.plusMinus(), places), figure.basis());
+    }
+
+    private static double places(double value, int places) {
+        return BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).doubleValue();
+    }
+}
