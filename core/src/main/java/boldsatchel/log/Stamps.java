@@ -1,6 +1,5 @@
 package boldsatchel.log;
 
-import java.time.DateTimeException;
 import java.time.LocalDate;
 
 /**
@@ -126,17 +125,19 @@ final class Stamps {
         boolean american = marks[0] == '/' && monthFirst;
         long month = first > 31 || !american ? second : first;
         long day = first > 31 ? third : american ? second : first;
-        if (year < LEAST_YEAR || year > MOST_YEAR || month > 12 || day > 31) {
+        if (year < LEAST_YEAR || year > MOST_YEAR || month > 12) {
             return Double.NaN;
         }
         long date = (year * 100 + month) * 100 + day;
         if (date != lastDate) {
-            try {
-                lastDay = LocalDate.of((int) year, (int) month, (int) day).toEpochDay();
-                lastDate = date;
-            } catch (DateTimeException e) {
+            boolean there = month > 0
+                    && day > 0
+                    && day <= LocalDate.of((int) year, (int) month, 1).lengthOfMonth();
+            if (!there) {
                 return Double.NaN;
             }
+            lastDay = LocalDate.of((int) year, (int) month, (int) day).toEpochDay();
+            lastDate = date;
         }
         return lastDay;
     }

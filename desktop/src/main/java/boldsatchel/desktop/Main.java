@@ -40,7 +40,15 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         version = "Bold Satchel 0.1.0",
         synopsisSubcommandLabel = "COMMAND",
-        subcommands = {Main.Demo.class, Main.Open.class, Main.Check.class, Main.Export.class, Main.Screenshots.class},
+        subcommands = {
+            Main.Demo.class,
+            Main.Open.class,
+            Main.Check.class,
+            Main.Export.class,
+            BenchCommands.Import.class,
+            BenchCommands.StandIns.class,
+            Main.Screenshots.class
+        },
         footer = {"", "The launcher also knows: test (run all tests), bench (measure speed)."})
 public final class Main implements Callable<Integer> {
 
@@ -102,7 +110,7 @@ public final class Main implements Callable<Integer> {
     }
 
     /** A file's document, or that of a demo written as {@code demo:NAME}. */
-    private static BuildFormat.Document document(String source) throws UserException {
+    static BuildFormat.Document document(String source) throws UserException {
         if (source.startsWith("demo:")) {
             return demo(source.substring("demo:".length())).get();
         }
@@ -138,7 +146,7 @@ public final class Main implements Callable<Integer> {
         @Option(
                 names = "--stage",
                 paramLabel = "STAGE",
-                description = "open at Brief, Shelf, Power, Pack or Book",
+                description = "open at Brief, Shelf, Power, Links, Bench, Pack or Book",
                 defaultValue = "Pack")
         @SuppressWarnings("NullAway.Init")
         String stage;

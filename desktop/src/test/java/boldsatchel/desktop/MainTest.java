@@ -5,11 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.shelf.Library;
+import boldsatchel.standins.SampleLog;
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.PipedReader;
+import java.io.PipedWriter;
 import java.io.PrintWriter;
 import java.io.RandomAccessFile;
 import java.io.StringWriter;
 import java.io.Writer;
+import java.net.InetAddress;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.testng.annotations.DataProvider;
@@ -73,6 +81,21 @@ public class MainTest {
             {new String[] {"check", "/dev/null"}, "a folder or a device"},
             {new String[] {"check", "target"}, "a folder or a device"},
             {new String[] {"demo", "--shot", "target"}, "no name for a picture"},
+            {
+                new String[] {"import", "nowhere.csv", "--as", "discharge", "--build", "demo:cave-survey"},
+                "cannot be read"
+            },
+            {
+                new String[] {"import", "pom.xml", "--as", "discharge", "--build", "demo:cave-survey"},
+                "No line of this file"
+            },
+            {new String[] {"import", "pom.xml", "--as", "song", "--build", "demo:cave-survey"}, "--as discharge"},
+            {
+                new String[] {"import", "pom.xml", "--as", "discharge", "--of", "board", "--build", "demo:cave-survey"},
+                "no pack “board”"
+            },
+            {new String[] {"bench-standins", "--speed", "0"}, "--speed"},
+            {new String[] {"bench-standins", "--port", "70000"}, "--port"},
             {new String[] {"demo", "elsewhere"}, "Choose one of cave-survey"},
         };
     }
@@ -152,8 +175,44 @@ public class MainTest {
     }
 
     @Test
+    public void aLogIsSetBesideThePlan() throws IOException {
+        Path log = Files.createTempFile("discharge", ".csv");
+        Files.writeString(log, SampleLog.discharge(Library.demo("cave-survey").orElseThrow(), "battery", 4, 10));
+        Ran ran = run("import", log.toString(), "--as", "discharge", "--build", "demo:cave-survey");
+        assertThat(ran.err()).isEmpty();
+        assertThat(ran.code()).isZero();
+        assertThat(ran.out()).contains("charge from full to empty", "planned 6.8 Ah", "as planned", "moments");
+        Files.delete(log);
+    }
+
+    @Test
+    public void theStandInsRunUntilTheyAreEnded() throws Exception {
+        PipedReader out = new PipedReader();
+        PrintWriter into = new PrintWriter(new PipedWriter(out), true);
+        int[] code = {-1};
+        Thread bench = new Thread(() -> code[0] =
+                Main.run(new String[] {"bench-standins", "--port", "0"}, into, new PrintWriter(Writer.nullWriter())));
+        bench.start();
+        BufferedReader lines = new BufferedReader(out);
+        String load = String.valueOf(lines.readLine());
+        assertThat(load).startsWith("electronic load");
+        int port = Integer.parseInt(load.substring(load.lastIndexOf(':') + 1));
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
+            socket.getOutputStream().write("*IDN?\n".getBytes(StandardCharsets.US_ASCII));
+            assertThat(new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII))
+                            .readLine())
+                    .startsWith("BENCH STAND-IN,LOAD");
+        }
+        bench.interrupt();
+        bench.join();
+        assertThat(code[0]).isZero();
+    }
+
+    @Test
     public void helpNamesEveryCommand() {
-        assertThat(run("--help").out()).contains("demo", "open", "check", "export", "screenshots", "test", "bench");
+        assertThat(run("--help").out())
+                .contains(
+                        "demo", "open", "check", "export", "import", "bench-standins", "screenshots", "test", "bench");
         assertThat(run().out()).contains("COMMAND");
     }
 }

@@ -224,14 +224,14 @@ final class TestPane extends VBox {
         }
         for (Measurand m : shown.measurands()) {
             Optional<Expectation> expected = part().flatMap(p -> m.expected(p, known(draft)));
-            UnitField value = UnitField.optional("read-" + m.id(), m.quantity(), v -> {
+            UnitField value = UnitField.optional(id("read-", m), m.quantity(), v -> {
                         draft.read(m.id(), v);
                         show();
                     })
                     .prompt(m.quantity().example())
                     .wide(8);
             value.show(draft.figure(m.id()).map(Figure::value));
-            UnitField doubt = UnitField.optional("doubt-" + m.id(), m.quantity(), v -> {
+            UnitField doubt = UnitField.optional(id("doubt-", m), m.quantity(), v -> {
                         draft.doubt(m.id(), v);
                         show();
                     })
@@ -254,6 +254,11 @@ final class TestPane extends VBox {
         }
     }
 
+    /** Names of what is measured have points in them, names of fields have none. */
+    private static String id(String what, Measurand m) {
+        return what + m.id().replace('.', '-');
+    }
+
     private static Label fixed(String text) {
         Label label = Ui.label(text);
         label.setMinWidth(Region.USE_PREF_SIZE);
@@ -274,7 +279,7 @@ final class TestPane extends VBox {
                 ? Math.round(100 * Math.abs(off)) + " % " + (off < 0 ? "less" : "more")
                 : "the same";
         Label label = Ui.label(differs ? by + ": not as planned" : by + ": as planned");
-        label.setId("says-" + m.id());
+        label.setId(id("says-", m));
         label.setGraphic(StateMark.of(differs ? State.WATCH : State.FINE, 11));
         return Optional.of(label);
     }
