@@ -11,6 +11,7 @@ import java.util.List;
  * @param id stable name
  * @param title for people
  * @param on what a part must be that it is done to: the name of a facet, or {@code Part} for every one
+ * @param hookUp how instrument and part are connected
  * @param minutes it takes, with the hook-up
  * @param needs instruments
  * @param purpose why it is done
@@ -23,6 +24,7 @@ public record BenchTest(
         String id,
         String title,
         String on,
+        HookUp hookUp,
         int minutes,
         List<String> needs,
         String purpose,

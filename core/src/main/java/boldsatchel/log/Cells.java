@@ -12,11 +12,11 @@ final class Cells {
         this.separator = separator;
     }
 
-    /** All cells of a line, without the spaces around them. */
+    /** All cells of a line, without the spaces around them; of a line that has more than a log may, one more than it may. */
     List<String> of(String text, int from, int end) {
         List<String> cells = new ArrayList<>();
         int at = start(text, from, end);
-        while (at <= end) {
+        while (at <= end && cells.size() <= LogReader.MOST_COLUMNS) {
             int to = end(text, at, end);
             cells.add(plain(text, at, to));
             at = next(text, to, end);

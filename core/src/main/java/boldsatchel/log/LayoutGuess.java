@@ -19,6 +19,7 @@ public final class LayoutGuess {
     private static final int LOOKED_AT = 200;
 
     private static final int LONGEST_LINE = 20_000;
+    private static final int LONGEST_NAME = 80;
     private static final char[] SEPARATORS = {'\t', ';', '|', ',', ' '};
     private static final Pattern BRACKETS = Pattern.compile("^(.*?)\\s*[\\[({]\\s*([^\\])}]+?)\\s*[\\])}]\\s*$");
     private static final Pattern BEHIND = Pattern.compile("^(.*?)\\s*[/_,: ]\\s*([^/_,: ]+)$");
@@ -327,7 +328,8 @@ public final class LayoutGuess {
     }
 
     private static Column column(String header, Optional<String> unitLine, List<String> data, char decimal, int place) {
-        String plain = header.startsWith("#") ? header.substring(1).strip() : header;
+        String brief = header.substring(0, Math.min(header.length(), LONGEST_NAME));
+        String plain = brief.startsWith("#") ? brief.substring(1).strip() : brief;
         String name = plain;
         Optional<Unit> unit = unitLine.flatMap(LayoutGuess::unit);
         for (Pattern pattern : List.of(BRACKETS, BEHIND)) {

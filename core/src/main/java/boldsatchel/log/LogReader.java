@@ -14,7 +14,7 @@ import java.util.Locale;
 public final class LogReader {
 
     /** Longer texts are refused, characters. */
-    public static final int MOST_CHARS = 400_000_000;
+    public static final int MOST_CHARS = 200_000_000;
 
     /** More columns are refused. */
     public static final int MOST_COLUMNS = 64;

@@ -180,6 +180,21 @@ public class LogReaderTest {
         assertThat(left).isEqualTo(most);
     }
 
+    /** Long names and lines without end are no way to keep it busy. */
+    @Test
+    public void whatIsFarTooLongEndsSoon() throws LogFault {
+        String name = "a" + " ".repeat(19_000) + "b";
+        Log log = read(name + ",V\n0,1\n1,2\n").log();
+        assertThat(log.size()).isEqualTo(2);
+        assertThatThrownBy(() -> read("1,".repeat(3_000_000)))
+                .isInstanceOf(LogFault.class)
+                .hasMessageMatching("(?s)\\p{Lu}.*[.?]");
+        assertThat(read("t,V\n" + "0,1\n".repeat(300_000) + "x".repeat(5_000_000))
+                        .log()
+                        .size())
+                .isEqualTo(300_000);
+    }
+
     @Test
     public void fiveThousandBrokenLogsEachEndInALogOrAClearWord() {
         Random random = new Random(11);

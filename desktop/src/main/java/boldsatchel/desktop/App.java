@@ -107,6 +107,7 @@ public final class App {
     /** Ends what still runs for this window when another takes its place. */
     public void close() {
         keeping.stop();
+        frame.end();
         session.end();
     }
 

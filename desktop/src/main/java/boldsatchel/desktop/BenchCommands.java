@@ -83,6 +83,9 @@ final class BenchCommands {
             Part pack = pack(build);
             PrintWriter out = spec.commandLine().getOut();
             try {
+                if (Files.size(log) > LogReader.MOST_CHARS) {
+                    throw new Main.UserException(log + " is larger than 200 MB. Cut it into pieces.");
+                }
                 String text = LayoutGuess.text(Files.readAllBytes(log));
                 LogReader.Read read = LogReader.read(text, LayoutGuess.of(text));
                 PackFit.Result fit =

@@ -50,6 +50,7 @@ public class ArchitectureTest {
             "boldsatchel.standins",
             "boldsatchel.book",
             "boldsatchel.desktop.document",
+            "boldsatchel.desktop.instruments",
             "boldsatchel.desktop.controls",
             "boldsatchel.desktop.desk",
             "boldsatchel.desktop.details",

@@ -1,6 +1,7 @@
 package boldsatchel.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.bench.BenchTest;
 import boldsatchel.bench.BenchTests;
@@ -11,15 +12,19 @@ import boldsatchel.machine.Part;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
+import boldsatchel.standins.BenchServer;
 import boldsatchel.standins.SampleLog;
+import boldsatchel.standins.StandInBench;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 
 /** The bench, from the steps of a test to what it does to the plan. */
@@ -153,6 +158,52 @@ public class BenchStageTest extends WindowHarness {
         Files.writeString(file, "this is no log\nat all\n");
         drop(file);
         assertThat(text("#log-wrong")).contains("No line of this file holds readings");
+    }
+
+    @Test
+    public void aPackIsDischargedOnTheStandInAndItsCapacityTakenOver() throws Exception {
+        show("cave-survey");
+        StandInBench bench = new StandInBench(build(), 4, 4000, () -> System.nanoTime() * 1e-9);
+        try (BenchServer server = new BenchServer(bench, 0)) {
+            open("bench");
+            choose(DISCHARGE);
+            assertThat(button("run-load").isDisabled()).isTrue();
+            press("step-1");
+            press("step-2");
+            write("#load-address", server.addresses().getFirst().address());
+            double before = hours();
+            press("run-load");
+            WaitForAsyncUtils.waitFor(
+                    20, TimeUnit.SECONDS, () -> text("#log-about").contains("moments"));
+            server.cut();
+            WaitForAsyncUtils.waitFor(
+                    60, TimeUnit.SECONDS, () -> !button("put-down").isDisabled());
+            settle();
+            assertThat(text("#load-words")).contains("At its cut-off");
+            press("put-down");
+            press("take-over");
+            double truth = bench.truth()
+                    .part("battery")
+                    .flatMap(p -> p.facet(Facet.Cells.class))
+                    .map(c -> c.capacityAh().value() * c.health().value())
+                    .orElseThrow();
+            assertThat(cells().capacityAh().value()).isCloseTo(truth, within(0.03 * truth));
+            assertThat(hours()).isNotEqualTo(before);
+        }
+    }
+
+    @Test
+    public void aLoadThatIsNotThereIsToldAndNothingHangs() throws Exception {
+        show("cave-survey");
+        open("bench");
+        choose(DISCHARGE);
+        press("step-1");
+        press("step-2");
+        write("#load-address", "127.0.0.1:1");
+        press("run-load");
+        WaitForAsyncUtils.waitFor(
+                20, TimeUnit.SECONDS, () -> text("#load-words").contains("Nobody answers"));
+        assertThat(text("#run-load")).isEqualTo("Run");
     }
 
     private void pick(String box, int place) {

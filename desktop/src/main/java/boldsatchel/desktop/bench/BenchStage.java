@@ -99,6 +99,11 @@ public final class BenchStage implements WorkStage {
         pane.importLog(file);
     }
 
+    /** The window goes: what runs on the bench is switched off. */
+    public void end() {
+        pane.end();
+    }
+
     private void show() {
         Build build = desk.session().shown();
         List<BenchTest> there = BenchTests.all().stream()

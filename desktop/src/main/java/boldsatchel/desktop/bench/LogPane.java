@@ -12,10 +12,12 @@ import boldsatchel.drawing.LogDrawing;
 import boldsatchel.log.Layout;
 import boldsatchel.log.Layout.Role;
 import boldsatchel.log.LayoutGuess;
+import boldsatchel.log.Log;
 import boldsatchel.log.LogFault;
 import boldsatchel.log.LogReader;
 import boldsatchel.machine.Facet;
 import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Units;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -32,7 +34,7 @@ import javafx.scene.layout.VBox;
 final class LogPane extends VBox {
 
     /** Larger files are no logs of this bench, bytes. */
-    private static final long MOST_BYTES = 400_000_000;
+    private static final long MOST_BYTES = LogReader.MOST_CHARS;
 
     private static final String UNREADABLE = "It cannot be read from the disk. Is it still there, and may you read it?";
 
@@ -81,9 +83,18 @@ final class LogPane extends VBox {
     /** A file as read: its text and layout, or why not. */
     private record Opened(String name, String text, Optional<Layout> layout, String wrong) {}
 
-    /** What came of it. */
+    /** What came of it; no file where it was read off an instrument. */
     private record Shown(
-            Opened opened, List<String> notes, Optional<Drawing> drawing, Optional<PackFit.Result> fit, String wrong) {}
+            String name,
+            Optional<Opened> opened,
+            List<String> notes,
+            Optional<Drawing> drawing,
+            Optional<PackFit.Result> fit,
+            String wrong) {
+        static Shown refused(Opened opened, String why) {
+            return new Shown(opened.name(), Optional.of(opened), List.of(), Optional.empty(), Optional.empty(), why);
+        }
+    }
 
     private final Desk desk;
     private final DrawingView plot = new DrawingView().atMost(4.2);
@@ -133,7 +144,7 @@ final class LogPane extends VBox {
         String name = String.valueOf(file.getFileName());
         try {
             if (Files.size(file) > MOST_BYTES) {
-                return new Opened(name, "", Optional.empty(), "It is larger than 400 MB. Cut it into pieces.");
+                return new Opened(name, "", Optional.empty(), "It is larger than 200 MB. Cut it into pieces.");
             }
             String text = LayoutGuess.text(Files.readAllBytes(file));
             return new Opened(name, text, Optional.of(LayoutGuess.of(text)), "");
@@ -146,32 +157,56 @@ final class LogPane extends VBox {
 
     private Shown made(Opened opened) {
         if (opened.layout().isEmpty()) {
-            return new Shown(opened, List.of(), Optional.empty(), Optional.empty(), opened.wrong());
+            return Shown.refused(opened, opened.wrong());
         }
         try {
             LogReader.Read read = LogReader.read(opened.text(), opened.layout().get());
-            Optional<PackFit.Result> fit = Optional.empty();
-            String why = "";
-            if (cells.isPresent()) {
-                try {
-                    fit = Optional.of(PackFit.of(read.log(), cells.get(), celsius, Meter.CHEAP));
-                } catch (BenchFault e) {
-                    why = String.valueOf(e.getMessage());
-                }
-            }
-            List<String> notes = new ArrayList<>(read.notes());
-            fit.ifPresent(f -> notes.addAll(f.notes()));
-            notes.addFirst(read.log().size() + " moments, " + hours(read.log().lasts()) + ".");
-            return new Shown(opened, notes, Optional.of(LogDrawing.of(read.log(), fit)), fit, why);
+            return made(opened.name(), Optional.of(opened), read);
         } catch (LogFault e) {
-            return new Shown(opened, List.of(), Optional.empty(), Optional.empty(), String.valueOf(e.getMessage()));
+            return Shown.refused(opened, String.valueOf(e.getMessage()));
         }
     }
 
+    private Shown made(String name, Optional<Opened> opened, LogReader.Read read) {
+        List<String> notes = new ArrayList<>(read.notes());
+        notes.addFirst(read.log().size() + " moments, " + hours(read.log().lasts()) + ".");
+        Optional<PackFit.Result> fit = Optional.empty();
+        String why = "";
+        if (cells.isPresent()) {
+            try {
+                fit = Optional.of(PackFit.of(read.log(), cells.get(), celsius, Meter.CHEAP));
+            } catch (BenchFault e) {
+                why = String.valueOf(e.getMessage());
+            }
+        }
+        fit.ifPresent(f -> notes.addAll(f.notes()));
+        return new Shown(name, opened, notes, Optional.of(LogDrawing.of(read.log(), fit)), fit, why);
+    }
+
+    /** Shows what an instrument has read so far. */
+    void follow(Log log) {
+        if (log.size() > 1) {
+            setVisible(true);
+            setManaged(true);
+            columns.getChildren().clear();
+            about.setText(log.size() + " moments, " + hours(log.lasts()) + ".");
+            wrong.setVisible(false);
+            wrong.setManaged(false);
+            reading.ask(() -> LogDrawing.of(log, Optional.empty()), this::draw);
+        }
+    }
+
+    /** Fits what an instrument has read. */
+    void take(Log log, Optional<Facet.Cells> of, double at) {
+        cells = of;
+        celsius = at;
+        reading.ask(
+                () -> made("Read off the load", Optional.empty(), new LogReader.Read(log, List.of())),
+                s -> show(Optional.of(s)));
+    }
+
     private static String hours(double seconds) {
-        return seconds < 5400
-                ? boldsatchel.quantity.Units.format(seconds / 60, 1, "min")
-                : boldsatchel.quantity.Units.format(seconds / 3600, 2, "h");
+        return seconds < 5400 ? Units.format(seconds / 60, 1, "min") : Units.format(seconds / 3600, 2, "h");
     }
 
     private void show(Optional<Shown> shown) {
@@ -181,21 +216,25 @@ final class LogPane extends VBox {
             return;
         }
         Shown s = shown.get();
-        open = Optional.of(s.opened());
-        about.setText(s.opened().name() + (s.notes().isEmpty() ? "" : ": " + String.join(" ", s.notes())));
+        open = s.opened();
+        about.setText(s.name() + (s.notes().isEmpty() ? "" : ": " + String.join(" ", s.notes())));
         wrong.setText(s.wrong());
         wrong.setVisible(!s.wrong().isEmpty());
         wrong.setManaged(!s.wrong().isEmpty());
         columns.getChildren().clear();
-        s.opened().layout().ifPresent(this::showColumns);
+        s.opened().flatMap(Opened::layout).ifPresent(this::showColumns);
         plot.setVisible(s.drawing().isPresent());
         plot.setManaged(s.drawing().isPresent());
-        s.drawing().ifPresent(d -> {
-            plot.prefHeightProperty().bind(widthProperty().multiply(d.heightMm() / d.widthMm()));
-            plot.minHeightProperty().bind(plot.prefHeightProperty());
-            plot.show(d, desk.dark().get());
-        });
+        s.drawing().ifPresent(this::draw);
         s.fit().ifPresent(fitted);
+    }
+
+    private void draw(Drawing drawing) {
+        plot.setVisible(true);
+        plot.setManaged(true);
+        plot.prefHeightProperty().bind(widthProperty().multiply(drawing.heightMm() / drawing.widthMm()));
+        plot.minHeightProperty().bind(plot.prefHeightProperty());
+        plot.show(drawing, desk.dark().get());
     }
 
     private void showColumns(Layout layout) {

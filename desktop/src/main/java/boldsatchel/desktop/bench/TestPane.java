@@ -6,11 +6,14 @@ import boldsatchel.bench.BenchTests;
 import boldsatchel.bench.Expectation;
 import boldsatchel.bench.Measurand;
 import boldsatchel.bench.PackFit;
+import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.HookUpDrawing;
 import boldsatchel.edit.BenchEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.machine.Facet;
@@ -21,6 +24,7 @@ import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
+import boldsatchel.standins.StandInBench;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
@@ -61,13 +65,15 @@ final class TestPane extends VBox {
     private final Label purpose = Ui.words("");
     private final VBox cautions = new VBox(3);
     private final VBox steps = new VBox(3);
-    private final TitledPane stepsPane = new TitledPane("Cautions and steps", new VBox(6, cautions, steps));
+    private final DrawingView hookUp = new DrawingView().atMost(3.4);
+    private final TitledPane stepsPane = new TitledPane("Cautions and steps", new VBox(6, cautions, hookUp, steps));
     private final GridPane readings = new GridPane();
     private final TextField instrument = new TextField();
     private final UnitField celsius;
     private final Button log;
     private final Button record;
     private final Button takeOver;
+    private final LoadBox load;
     private final Label hint = Ui.words("", "soft");
     private final Label effect = Ui.words("");
     private final VBox done = new VBox(3);
@@ -97,6 +103,8 @@ final class TestPane extends VBox {
                 "Put what was measured in place of the plan's figures, in one step that can be undone",
                 this::takeOver);
         logPane = new LogPane(desk, this::fitted);
+        load = new LoadBox(
+                logPane, () -> part(), () -> draft().map(Draft::celsius).orElse(StandInBench.ROOM_C));
         parts.setAccessibleText("Part that is tested");
         parts.setMaxWidth(300);
         parts.setOnAction(e -> {
@@ -114,6 +122,7 @@ final class TestPane extends VBox {
         readings.setId("bench-readings");
         readings.setHgap(14);
         readings.setVgap(5);
+        hookUp.setId("hook-up");
         stepsPane.setId("bench-steps");
         stepsPane.setAnimated(false);
         hint.setId("bench-hint");
@@ -125,7 +134,8 @@ final class TestPane extends VBox {
         with.setAlignment(Pos.CENTER_LEFT);
         HBox buttons = new HBox(8, log, record, takeOver);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(head, takes, purpose, stepsPane, readings, with, buttons, hint, effect, logPane, done);
+        getChildren()
+                .addAll(head, takes, purpose, stepsPane, load, readings, with, buttons, hint, effect, logPane, done);
     }
 
     void choose(BenchTest chosen) {
@@ -161,9 +171,12 @@ final class TestPane extends VBox {
         cautions.getChildren()
                 .setAll(shown.cautions().stream().map(TestPane::caution).toList());
         showParts(BenchTests.parts(desk.session().shown(), shown));
+        showHookUp(part().flatMap(p -> HookUpDrawing.of(shown, p)));
         filling = false;
         log.setVisible(shown.log());
         log.setManaged(shown.log());
+        load.setVisible(shown.log());
+        load.setManaged(shown.log());
         draft().ifPresent(d -> {
             showSteps(shown, d);
             instrument.setText(d.instrument());
@@ -178,6 +191,16 @@ final class TestPane extends VBox {
         HBox row = new HBox(6, StateMark.of(State.WATCH, 11), Ui.words(words));
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
+    }
+
+    private void showHookUp(Optional<Drawing> drawing) {
+        hookUp.setVisible(drawing.isPresent());
+        hookUp.setManaged(drawing.isPresent());
+        drawing.ifPresent(d -> {
+            hookUp.prefHeightProperty().bind(widthProperty().multiply(d.heightMm() / d.widthMm()));
+            hookUp.minHeightProperty().bind(hookUp.prefHeightProperty());
+            hookUp.show(d, desk.dark().get());
+        });
     }
 
     private void showParts(List<Part> there) {
@@ -286,6 +309,7 @@ final class TestPane extends VBox {
 
     private void showWhatNext(BenchTest shown, Draft draft) {
         boolean held = draft.mayGoOn(shown);
+        load.mayRun(held);
         record.setDisable(draft.isEmpty() || !held);
         hint.setText(
                 !held
@@ -378,6 +402,10 @@ final class TestPane extends VBox {
     private void takeOver() {
         last().flatMap(t -> BenchEdits.takeOver(desk.session().build(), t))
                 .ifPresent(e -> desk.session().does(e));
+    }
+
+    void end() {
+        load.end();
     }
 
     void importLog() {

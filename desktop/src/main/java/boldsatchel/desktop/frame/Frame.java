@@ -109,6 +109,11 @@ public final class Frame extends StackPane {
         });
     }
 
+    /** The window goes. */
+    public void end() {
+        bench.end();
+    }
+
     /** Takes files that were let go of on the window: a log goes to the bench. */
     public void dropped(List<Path> dropped) {
         Optional<Path> log = dropped.stream().filter(Files::isLog).findFirst();

@@ -1,0 +1,123 @@
+package boldsatchel.desktop.bench;
+
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.instruments.Recording;
+import boldsatchel.log.Log;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.function.DoubleSupplier;
+import java.util.function.Supplier;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** An electronic load that discharges a pack while its volts and amps are watched. */
+final class LoadBox extends VBox {
+
+    private static final double C_RATE = 0.25;
+    private static final double REST_EVERY_S = 1800;
+    private static final double REST_S = 30;
+    private static final Duration PAUSE = Duration.ofSeconds(2);
+    private static final Duration CALL_AGAIN = Duration.ofSeconds(1);
+    private static final double LOOK_MS = 400;
+
+    private final LogPane logPane;
+    private final Supplier<Optional<Part>> part;
+    private final DoubleSupplier celsius;
+    private final TextField address = new TextField();
+    private final Button run = Ui.button(
+            "run-load",
+            "Run",
+            "Discharge the pack to its cut-off, with half a minute of rest every half hour",
+            this::run);
+    private final Label words = Ui.words("", "soft");
+    private final Timeline look = new Timeline(new KeyFrame(javafx.util.Duration.millis(LOOK_MS), e -> look()));
+    private Optional<Recording> recording = Optional.empty();
+    private boolean allowed;
+
+    LoadBox(LogPane logPane, Supplier<Optional<Part>> part, DoubleSupplier celsius) {
+        super(3);
+        this.logPane = logPane;
+        this.part = part;
+        this.celsius = celsius;
+        address.setId("load-address");
+        address.setPromptText("127.0.0.1:5025");
+        address.setPrefColumnCount(14);
+        address.textProperty().subscribe(t -> showWhatNext());
+        words.setId("load-words");
+        look.setCycleCount(Animation.INDEFINITE);
+        Label name = Ui.label("Load at");
+        name.setLabelFor(address);
+        HBox row = new HBox(8, name, address, run);
+        row.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(row, words);
+        showWhatNext();
+    }
+
+    /** Whether all that has to be looked at before has been. */
+    void mayRun(boolean may) {
+        allowed = may;
+        showWhatNext();
+    }
+
+    private void showWhatNext() {
+        boolean running = recording.isPresent();
+        run.setText(running ? "Stop" : "Run");
+        run.setDisable(!running && (!allowed || address.getText().isBlank()));
+        address.setDisable(running);
+        words.setManaged(!words.getText().isEmpty());
+    }
+
+    private void run() {
+        if (recording.isPresent()) {
+            recording.get().close();
+            return;
+        }
+        part.get()
+                .ifPresent(p -> p.facet(Facet.Cells.class).ifPresent(c -> {
+                    recording = Optional.of(Recording.start(new Recording.Plan(
+                            address.getText(),
+                            p.id(),
+                            C_RATE * c.capacityAh().value() * c.parallel(),
+                            c.cutoffV() * c.series(),
+                            REST_EVERY_S,
+                            REST_S,
+                            PAUSE,
+                            CALL_AGAIN)));
+                    look.play();
+                    look();
+                }));
+    }
+
+    private void look() {
+        recording.ifPresent(r -> {
+            boolean goesOn = r.isRunning();
+            Log log = r.log();
+            words.setText(r.words());
+            if (goesOn) {
+                logPane.follow(log);
+            } else {
+                look.stop();
+                recording = Optional.empty();
+                if (log.size() > 0) {
+                    logPane.take(log, part.get().flatMap(p -> p.facet(Facet.Cells.class)), celsius.getAsDouble());
+                }
+            }
+        });
+        showWhatNext();
+    }
+
+    /** The window goes: the load is switched off first. */
+    void end() {
+        look.stop();
+        recording.ifPresent(Recording::closeNow);
+    }
+}
