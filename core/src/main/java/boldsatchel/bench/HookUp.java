@@ -2,7 +2,9 @@ package boldsatchel.bench;
 
 /** How instrument and part are connected in a test. */
 public enum HookUp {
-    /** Probes across its terminals; nothing is opened. */
+    /** Probes on its terminals, and nothing else. */
+    BARE,
+    /** Probes across its terminals while it runs; nothing is opened. */
     ACROSS,
     /** Between what feeds it and itself. */
     IN_LINE,

@@ -8,9 +8,13 @@ import java.util.Optional;
 /** What is clipped to what in a test: boxes with their terminals, leads marked plus and minus at both ends. */
 public final class HookUpDrawing {
 
-    private static final double TEXT = 3.6;
+    private static final double TEXT = 4;
     private static final double BOX = 50;
     private static final double HIGH = 24;
+    private static final double LINE = 6;
+    /** Room in a box that its signs take. */
+    private static final double SIGNS = 11;
+
     private static final double APART = 22;
     private static final double PLUS = 17;
     private static final double MINUS = 7;
@@ -25,10 +29,19 @@ public final class HookUpDrawing {
         return switch (test.hookUp()) {
             case NONE -> Optional.empty();
             case ACROSS -> Optional.of(row(part, "what feeds it", part.name(), "multimeter, DC volts", true));
+            case BARE -> Optional.of(bare(part, "multimeter, DC volts"));
             case LOADED -> Optional.of(loaded(part, with));
             case IN_LINE -> Optional.of(row(part, "what feeds it", with, part.name(), false));
             case SUPPLIED -> Optional.of(row(part, with, part.name(), "multimeter, DC volts", false));
         };
+    }
+
+    private static Drawing bare(Part part, String with) {
+        Sketch s = sketch();
+        box(s, 0, part.name(), part.id());
+        box(s, 1, with, "");
+        leads(s, 0);
+        return done(s);
     }
 
     private static Drawing loaded(Part part, String with) {
@@ -42,15 +55,9 @@ public final class HookUpDrawing {
         s.line(from, PLUS + SENSE, to, PLUS + SENSE, 0.3, true, Ink.SOFT, "");
         s.line(from, MINUS, from, MINUS - SENSE, 0.3, false, Ink.SOFT, "");
         s.line(from, MINUS - SENSE, to, MINUS - SENSE, 0.3, true, Ink.SOFT, "");
-        s.text(
-                2 * BOX + APART + 3,
-                MINUS - SENSE,
-                TEXT,
-                Align.LEFT,
-                false,
-                Ink.SOFT,
-                "dashed: sense wires, from the pack's own plug",
-                "");
+        double right = 2 * BOX + APART + 3;
+        s.text(right, PLUS - LINE / 2, TEXT, Align.LEFT, false, Ink.SOFT, "dashed: sense wires,", "");
+        s.text(right, PLUS - 1.5 * LINE, TEXT, Align.LEFT, false, Ink.SOFT, "from the pack's own plug", "");
         return done(s);
     }
 
@@ -86,7 +93,16 @@ public final class HookUpDrawing {
     private static void box(Sketch s, int place, String name, String subject) {
         s.fill(left(place), 0, BOX, HIGH, subject.isEmpty() ? Ink.OTHER : Ink.ENERGY, 0.35, subject);
         s.frame(left(place), 0, BOX, HIGH, Sketch.NARROW, false, Ink.INK, subject);
-        s.fitted(left(place) + BOX / 2, HIGH / 2 - 1.2, TEXT, BOX - 14, Align.CENTRE, true, Ink.INK, name, subject);
+        // What a name goes on with after its first comma is detail, on a line of its own.
+        int comma = name.indexOf(", ");
+        double middle = left(place) + BOX / 2;
+        double line = HIGH / 2 + (comma < 0 ? -1.2 : 1.4);
+        String first = comma < 0 ? name : name.substring(0, comma);
+        s.fitted(middle, line, TEXT, BOX - SIGNS, Align.CENTRE, true, Ink.INK, first, subject);
+        if (comma >= 0) {
+            String rest = name.substring(comma + 2);
+            s.fitted(middle, line - LINE, TEXT, BOX - SIGNS, Align.CENTRE, false, Ink.INK, rest, subject);
+        }
     }
 
     private static void leads(Sketch s, int after) {
