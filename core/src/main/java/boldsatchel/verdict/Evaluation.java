@@ -2,6 +2,7 @@ package boldsatchel.verdict;
 
 import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -31,6 +32,19 @@ public record Evaluation(Build build, Results results, List<Verdict> verdicts, L
                 .filter(v -> v.kind().equals(kind))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("nobody answers “" + kind.title() + "”"));
+    }
+
+    /** Verdicts that read otherwise in another evaluation, as {@code Lasts 5.8 h → 4.1 h}; empty where none does. */
+    public String changesTo(Evaluation then) {
+        List<String> changes = new ArrayList<>();
+        for (Verdict v : verdicts) {
+            String now = v.kind().format(v.value());
+            String later = v.kind().format(then.verdict(v.kind()).value());
+            if (!now.equals(later)) {
+                changes.add(v.kind().title() + " " + now + " → " + later);
+            }
+        }
+        return String.join(" · ", changes);
     }
 
     /** Whether anything says stop. */

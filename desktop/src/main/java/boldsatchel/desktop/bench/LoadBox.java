@@ -5,6 +5,7 @@ import boldsatchel.desktop.instruments.Recording;
 import boldsatchel.log.Log;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
+import boldsatchel.power.CellCurve;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
@@ -88,6 +89,7 @@ final class LoadBox extends VBox {
                             p.id(),
                             C_RATE * c.capacityAh().value() * c.parallel(),
                             c.cutoffV() * c.series(),
+                            CellCurve.restVolts(c.chemistry(), 1) * c.series(),
                             REST_EVERY_S,
                             REST_S,
                             PAUSE,

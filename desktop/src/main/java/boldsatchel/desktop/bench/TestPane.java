@@ -324,7 +324,7 @@ final class TestPane extends VBox {
         say(effect, "");
         Evaluation now = evaluation();
         edit.ifPresent(e -> trying.ask(
-                () -> differences(now, Evaluator.evaluate(e.change().apply(now.build()))),
+                () -> now.changesTo(Evaluator.evaluate(e.change().apply(now.build()))),
                 words -> say(
                         effect,
                         words.isEmpty() ? "Taken over, it changes no verdict." : "Taken over: " + words + ".")));
@@ -335,16 +335,6 @@ final class TestPane extends VBox {
         line.setText(words);
         line.setVisible(!words.isEmpty());
         line.setManaged(!words.isEmpty());
-    }
-
-    private static String differences(Evaluation now, Evaluation then) {
-        return now.verdicts().stream()
-                .filter(v -> !v.kind()
-                        .format(v.value())
-                        .equals(v.kind().format(then.verdict(v.kind()).value())))
-                .map(v -> v.kind().title() + " " + v.kind().format(v.value()) + " → "
-                        + v.kind().format(then.verdict(v.kind()).value()))
-                .collect(Collectors.joining(" · "));
     }
 
     /** The last time that this was tested. */

@@ -21,6 +21,12 @@ public final class Recording implements AutoCloseable {
     private static final int MOST_MOMENTS = 2_000_000;
     private static final int MOST_CALLS = 60;
     private static final int MOST_ODD_ANSWERS = 5;
+    /** A full pack rests within this share of what is usual of its chemistry. */
+    private static final double FULL_SHARE = 0.06;
+
+    /** Less than nothing by so much is no offset of a meter. */
+    private static final double TURNED_V = 0.5;
+
     /** Longer than an answer may take. */
     private static final Duration LONGEST_GOODBYE = Duration.ofSeconds(3);
 
@@ -35,6 +41,7 @@ public final class Recording implements AutoCloseable {
      * @param part id of the pack
      * @param amps that are drawn
      * @param cutOffV at which it ends
+     * @param fullV that a full pack has without load; what is far from it is not discharged
      * @param restEveryS the load is switched off each time so many seconds have gone by
      * @param restS for so long
      * @param pause between two readings of a real instrument
@@ -45,6 +52,7 @@ public final class Recording implements AutoCloseable {
             String part,
             double amps,
             double cutOffV,
+            double fullV,
             double restEveryS,
             double restS,
             Duration pause,
@@ -191,11 +199,31 @@ public final class Recording implements AutoCloseable {
             }
             load.tell(String.format(Locale.ROOT, "SOUR:VOLT:CUT %.3f", plan.cutOffV()));
             load.tell(String.format(Locale.ROOT, "SOUR:CURR %.3f", plan.amps()));
-            load.number("MEAS:VOLT?");
+            check(load.number("MEAS:VOLT?"));
             load.tell("INP ON");
             wallBegan = System.nanoTime() * NANOS;
             began = standIn ? load.number("BENC:TIME?") : 0;
             begun = true;
+        }
+
+        /** Another pack, a flat one or one that is turned round is found before anything is drawn from it. */
+        private void check(double volts) throws InstrumentFault {
+            if (volts < -TURNED_V) {
+                throw new InstrumentFault(
+                        "The load reads " + said(volts)
+                                + ": plus and minus are exchanged. Disconnect the pack, then turn the plug.",
+                        false);
+            }
+            if (volts < plan.cutOffV() || Math.abs(volts - plan.fullV()) > FULL_SHARE * plan.fullV()) {
+                throw new InstrumentFault(
+                        "The load reads " + said(volts) + ", and this pack has about " + said(plan.fullV())
+                                + " when it is full. Is it the right pack, connected, and charged to the end?",
+                        false);
+            }
+        }
+
+        private String said(double volts) {
+            return String.format(Locale.ROOT, "%.1f V", volts);
         }
 
         private double seconds(LineInstrument load) throws InstrumentFault {

@@ -26,7 +26,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -356,21 +355,9 @@ public final class ShelfStage implements WorkStage {
         String what = selected.map(s -> "In place of " + s.name() + ": ").orElse("Added: ");
         Label label = Ui.words(what + "…", "what-if");
         trying.ask(
-                () -> differences(now, Evaluator.evaluate(edit.change().apply(now.build()))),
+                () -> now.changesTo(Evaluator.evaluate(edit.change().apply(now.build()))),
                 differences -> label.setText(what + (differences.isEmpty() ? "no verdict changes" : differences)));
         return label;
-    }
-
-    private static String differences(Evaluation now, Evaluation then) {
-        return now.verdicts().stream()
-                .filter(v -> !same(v, then.verdict(v.kind())))
-                .map(v -> v.kind().title() + " " + v.kind().format(v.value()) + " → "
-                        + v.kind().format(then.verdict(v.kind()).value()))
-                .collect(Collectors.joining(" · "));
-    }
-
-    private static boolean same(Verdict a, Verdict b) {
-        return a.kind().format(a.value()).equals(b.kind().format(b.value()));
     }
 
     private void keep() {

@@ -28,6 +28,7 @@ public class LineInstrumentTest {
     private static final class Parrot implements AutoCloseable {
         private final ServerSocket socket = new ServerSocket(0, 5, InetAddress.getLoopbackAddress());
         private final AtomicReference<byte[]> answer = new AtomicReference<>(new byte[0]);
+        private final AtomicReference<String> heard = new AtomicReference<>("");
 
         Parrot() throws IOException {
             Thread.ofVirtual().start(this::accept);
@@ -38,6 +39,8 @@ public class LineInstrumentTest {
                 try (Socket line = socket.accept()) {
                     InputStream in = line.getInputStream();
                     for (int c = in.read(); c >= 0; c = in.read()) {
+                        char letter = (char) c;
+                        heard.updateAndGet(h -> h.length() > 10_000 ? h : h + letter);
                         if (c == '\n') {
                             line.getOutputStream().write(answer.get());
                         }
@@ -55,6 +58,10 @@ public class LineInstrumentTest {
 
         void says(String bytes) {
             answer.set(bytes.getBytes(StandardCharsets.ISO_8859_1));
+        }
+
+        String heard() {
+            return String.valueOf(heard.get());
         }
 
         @Override
@@ -137,6 +144,32 @@ public class LineInstrumentTest {
     }
 
     @Test
+    public void aPackThatIsAnotherOrTurnedRoundIsNotDischarged() throws Exception {
+        for (String[] said :
+                new String[][] {{"12.4\n", "right pack"}, {"-16.4\n", "exchanged"}, {"0.01\n", "right pack"}}) {
+            try (Parrot parrot = new Parrot()) {
+                parrot.says(said[0]);
+                Recording recording = Recording.start(new Recording.Plan(
+                        "127.0.0.1:" + parrot.socket.getLocalPort(),
+                        "battery",
+                        1.7,
+                        12,
+                        16.7,
+                        1800,
+                        90,
+                        Duration.ofMillis(5),
+                        Duration.ofMillis(5)));
+                while (recording.isRunning()) {
+                    Thread.onSpinWait();
+                }
+                assertThat(recording.words()).contains(said[1]);
+                assertThat(recording.log().size()).isZero();
+                assertThat(parrot.heard()).doesNotContain("INP ON");
+            }
+        }
+    }
+
+    @Test
     public void aDischargeGoesOnAfterItsLineWasCutAndKeepsAllReadings() throws Exception {
         Build build = Library.demo("cave-survey").orElseThrow();
         Facet.Cells cells =
@@ -148,6 +181,7 @@ public class LineInstrumentTest {
                     "battery",
                     1.7,
                     cells.cutoffV() * cells.series(),
+                    16.7,
                     1800,
                     90,
                     Duration.ofMillis(5),
