@@ -13,7 +13,4 @@ public record Meter(double voltsShare, double voltsOffset, double ampsShare, dou
 
     /** A cheap electronic load or USB meter, as their data sheets go: half a percent and a few digits. A guess for any one of them. */
     public static final Meter CHEAP = new Meter(0.002, 0.005, 0.005, 0.002);
-
-    /** A multimeter of the lower middle in its DC ranges. A guess for any one of them. */
-    public static final Meter HAND = new Meter(0.005, 0.002, 0.012, 0.003);
 }

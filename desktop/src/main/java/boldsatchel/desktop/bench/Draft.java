@@ -21,7 +21,6 @@ final class Draft {
     private final Map<String, Double> values = new HashMap<>();
     private final Map<String, Double> plusMinus = new HashMap<>();
     private String instrument = "";
-    private String words = "";
     private double celsius = BENCH_C;
 
     void tick(int step, boolean done) {
@@ -80,10 +79,6 @@ final class Draft {
         return instrument;
     }
 
-    void noting(String newWords) {
-        words = newWords;
-    }
-
     void at(double newCelsius) {
         celsius = newCelsius;
     }
@@ -103,7 +98,7 @@ final class Draft {
                 test.readings().stream()
                         .flatMap(r -> figure(r).map(f -> new Journal.Taken(r, f)).stream())
                         .toList(),
-                words);
+                "");
     }
 
     boolean isEmpty() {
