@@ -28,6 +28,7 @@ module boldsatchel.core {
     exports boldsatchel.edit;
     exports boldsatchel.drawing;
     exports boldsatchel.format;
+    exports boldsatchel.hunt;
     exports boldsatchel.plan;
     exports boldsatchel.sheet;
     exports boldsatchel.report;

@@ -2,6 +2,7 @@ package boldsatchel.bench;
 
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
+import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Section;
@@ -37,7 +38,7 @@ public final class BenchEngine implements Engine<BenchResult> {
     /** A reading can be shown without the plan's answer. */
     @Override
     public Set<Class<?>> asks() {
-        return Set.of(Points.class, PowerResult.class);
+        return Set.of(Points.class, PowerResult.class, HeatResult.class);
     }
 
     @Override
@@ -47,16 +48,11 @@ public final class BenchEngine implements Engine<BenchResult> {
 
     @Override
     public BenchResult work(Build build, Results results) {
-        return evaluate(build, results.of(Points.class), results.of(PowerResult.class));
-    }
-
-    /** Compares all that was read with what is known. */
-    public static BenchResult evaluate(Build build, Points points, PowerResult power) {
         List<BenchResult.Compared> compared = new ArrayList<>();
         List<Journal.Tested> tests = build.journal().tests();
         for (int i = 0; i < tests.size(); i++) {
             Journal.Tested test = tests.get(i);
-            Measurand.Known known = new Measurand.Known(build, points, power, test.celsius());
+            Measurand.Known known = Measurand.Known.of(build, results, test.celsius());
             for (Journal.Taken taken : test.readings()) {
                 Optional<Measurand> measurand = Measurand.of(taken.what());
                 compared.add(new BenchResult.Compared(

@@ -21,6 +21,11 @@ public record Expectation(double value, double low, double high, String from) {
         return new Expectation(value, value - off, value + off, from);
     }
 
+    /** Whether all of it is a number; a run that comes to no end has none. */
+    public boolean isFinite() {
+        return Double.isFinite(value) && Double.isFinite(low) && Double.isFinite(high);
+    }
+
     /** Whether a reading is further off than the doubts of both allow together (JCGM 100:2008, 5.1.2: by quadrature). */
     public boolean differs(Figure read) {
         double side = read.value() < value ? value - low : high - value;

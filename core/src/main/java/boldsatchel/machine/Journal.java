@@ -19,16 +19,18 @@ import java.util.TreeSet;
  * @param tasks what is to be done
  * @param pictures for reference; the files lie in a folder beside the build file
  * @param tests done on the bench, the first one first
+ * @param hunts for faults, the first one first
  */
 public record Journal(
         @Label("notes") String notes,
         @Label("decisions") List<Decision> decisions,
         @Label("tasks") List<Task> tasks,
         @Label("reference pictures") List<Picture> pictures,
-        @Label("bench tests") List<Tested> tests) {
+        @Label("bench tests") List<Tested> tests,
+        @Label("fault hunts") List<Hunted> hunts) {
 
     /** Nothing yet. */
-    public static final Journal NONE = new Journal("", List.of(), List.of(), List.of(), List.of());
+    public static final Journal NONE = new Journal("", List.of(), List.of(), List.of(), List.of(), List.of());
 
     /** Copies the lists. */
     public Journal {
@@ -36,6 +38,7 @@ public record Journal(
         tasks = List.copyOf(tasks);
         pictures = List.copyOf(pictures);
         tests = List.copyOf(tests);
+        hunts = List.copyOf(hunts);
     }
 
     /**
@@ -126,19 +129,92 @@ public record Journal(
             @Label(value = "what", needed = true) String what,
             @Label("value") Figure value) {}
 
+    /**
+     * A hunt for a fault.
+     *
+     * @param id unique among the hunts
+     * @param on which day it began
+     * @param symptom by its name among those there are
+     * @param part id of what is in trouble
+     * @param boxMinutes as long as it may take before the fallback is taken; 0 for no end
+     * @param fallback what is done instead then
+     * @param clues in the order in which they came
+     * @param culprit by its name among the causes; empty until it is found
+     * @param words in the builder's words
+     */
+    public record Hunted(
+            @Label(value = "id", needed = true) String id,
+            @Label("on") Optional<LocalDate> on,
+            @Label(value = "symptom", needed = true) String symptom,
+            @Label(value = "part", needed = true) String part,
+
+            @Label(value = "time for it", in = Quantity.MINUTES, absent = 0, least = 0)
+            double boxMinutes,
+
+            @Label("if it is up") String fallback,
+            @Label("clues") List<Clue> clues,
+            @Label("culprit") String culprit,
+            @Label("notes") String words) {
+        /** Copies the list. */
+        public Hunted {
+            clues = List.copyOf(clues);
+        }
+
+        /** The same with other clues. */
+        public Hunted with(List<Clue> newClues) {
+            return new Hunted(id, on, symptom, part, boxMinutes, fallback, newClues, culprit, words);
+        }
+
+        /** The same with one more clue. */
+        public Hunted and(Clue clue) {
+            List<Clue> now = new ArrayList<>(clues);
+            now.add(clue);
+            return with(now);
+        }
+
+        /** The same with its end. */
+        public Hunted ended(String newCulprit) {
+            return new Hunted(id, on, symptom, part, boxMinutes, fallback, clues, newCulprit, words);
+        }
+    }
+
+    /**
+     * What a check said.
+     *
+     * @param check by its name among those there are
+     * @param outcome that came out; empty where a number was read, or the check could not be done
+     * @param value that was read, in the unit of what it measures
+     * @param words in the builder's words
+     */
+    public record Clue(
+            @Label(value = "check", needed = true) String check,
+            @Label("came out") String outcome,
+            @Label("read") Optional<Figure> value,
+            @Label("notes") String words) {
+        /** A check that cannot be done. */
+        public static Clue skipped(String check) {
+            return new Clue(check, "", Optional.empty(), "");
+        }
+
+        /** Whether it says something. */
+        public boolean says() {
+            return !outcome.isEmpty() || value.isPresent();
+        }
+    }
+
     /** The same with other notes. */
     public Journal noting(String newNotes) {
-        return new Journal(newNotes, decisions, tasks, pictures, tests);
+        return new Journal(newNotes, decisions, tasks, pictures, tests, hunts);
     }
 
     /** The same with other tasks. */
     public Journal withTasks(List<Task> newTasks) {
-        return new Journal(notes, decisions, newTasks, pictures, tests);
+        return new Journal(notes, decisions, newTasks, pictures, tests, hunts);
     }
 
     /** The same with other pictures. */
     public Journal withPictures(List<Picture> newPictures) {
-        return new Journal(notes, decisions, tasks, newPictures, tests);
+        return new Journal(notes, decisions, tasks, newPictures, tests, hunts);
     }
 
     /** The same with one more picture. */
@@ -150,6 +226,11 @@ public record Journal(
 
     /** The same with other tests. */
     public Journal withTests(List<Tested> newTests) {
-        return new Journal(notes, decisions, tasks, pictures, newTests);
+        return new Journal(notes, decisions, tasks, pictures, newTests, hunts);
+    }
+
+    /** The same with other hunts. */
+    public Journal withHunts(List<Hunted> newHunts) {
+        return new Journal(notes, decisions, tasks, pictures, tests, newHunts);
     }
 }

@@ -157,6 +157,27 @@ public final class Network {
     }
 
     /**
+     * Every limit there is at a level and a demand, passed or not: how near each stands.
+     *
+     * @param level state of charge of every source, 0 to 1
+     * @return nothing but the collapse where no voltage satisfies the loads
+     */
+    public List<Breach> limits(double level, Demand demand) {
+        List<Breach> limits = new ArrayList<>();
+        Circuit circuit = at(demand);
+        circuit.solve(supply.levels(level), new Node.Observer() {
+            @Override
+            public void rung(String id, double voltsIn, double voltsOut, double ampsIn, double ampsOut, double heatW) {}
+
+            @Override
+            public void limit(Breach.Kind kind, String id, double value, double limit) {
+                limits.add(new Breach(kind, id, value, limit));
+            }
+        });
+        return limits;
+    }
+
+    /**
      * What the sources show, without every rung: for the thousands of solutions behind a discharge.
      *
      * @param volts at the terminals, or at the rail of joined sources; 0 on a collapse

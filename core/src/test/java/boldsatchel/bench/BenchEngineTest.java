@@ -9,7 +9,6 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
-import boldsatchel.power.Points;
 import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
@@ -34,7 +33,7 @@ public class BenchEngineTest {
 
     private static Measurand.Known known(Build build) {
         Evaluation evaluation = Evaluator.evaluate(build);
-        return new Measurand.Known(build, evaluation.of(Points.class), evaluation.of(PowerResult.class), CELSIUS);
+        return Measurand.Known.of(build, evaluation.results(), CELSIUS);
     }
 
     private static Part pack(Build build) {

@@ -10,8 +10,6 @@ import boldsatchel.log.LogReader;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
-import boldsatchel.power.Points;
-import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Units;
 import boldsatchel.standins.BenchServer;
@@ -92,8 +90,7 @@ final class BenchCommands {
                         PackFit.of(read.log(), pack.facet(Facet.Cells.class).orElseThrow(), celsius, Meter.CHEAP);
                 out.println(pack.name() + ", " + read.log().size() + " moments");
                 Evaluation evaluation = Evaluator.evaluate(build);
-                Measurand.Known known = new Measurand.Known(
-                        build, evaluation.of(Points.class), evaluation.of(PowerResult.class), celsius);
+                Measurand.Known known = Measurand.Known.of(build, evaluation.results(), celsius);
                 line(out, pack, known, "pack.chargeAh", fit.chargeAh());
                 line(out, pack, known, "pack.ohms", fit.ohms());
                 line(out, pack, known, "pack.cellOhms", fit.cellOhms());

@@ -19,8 +19,6 @@ import boldsatchel.edit.Edit;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
-import boldsatchel.power.Points;
-import boldsatchel.power.PowerResult;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
@@ -234,7 +232,7 @@ final class TestPane extends VBox {
 
     private Measurand.Known known(Draft draft) {
         Evaluation e = evaluation();
-        return new Measurand.Known(e.build(), e.of(Points.class), e.of(PowerResult.class), draft.celsius());
+        return Measurand.Known.of(e.build(), e.results(), draft.celsius());
     }
 
     private void showReadings(BenchTest shown, Draft draft) {

@@ -1,0 +1,290 @@
+package boldsatchel.bench;
+
+import boldsatchel.heat.HeatResult;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import boldsatchel.power.CellCurve;
+import boldsatchel.power.Charge;
+import boldsatchel.power.Demand;
+import boldsatchel.power.Network;
+import boldsatchel.power.OperatingPoint;
+import boldsatchel.power.Points;
+import boldsatchel.quantity.Basis;
+import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Reading;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+
+/** What is worked out rather than a figure of the plan: its expectation and, where there is one, how it is taken over. */
+enum Derived {
+    FULL_V("pack.fullV", "voltage when full", Quantity.VOLTAGE, Derived::fullV, Optional.empty()),
+    CHARGE_AH(
+            "pack.chargeAh",
+            "charge from full to empty",
+            Quantity.CHARGE,
+            Derived::chargeAh,
+            Optional.of(Derived::charged)),
+    OHMS("pack.ohms", "resistance, as warm as it is", Quantity.RESISTANCE, Derived::ohms, Optional.empty()),
+    CELL_OHMS(
+            "pack.cellOhms",
+            "of one cell at 25 °C",
+            Quantity.RESISTANCE,
+            Derived::cellOhms,
+            Optional.of(Derived::withCellOhms)),
+    NO_LOAD_V(
+            "converter.noLoadV",
+            "output without load",
+            Quantity.VOLTAGE,
+            Derived::noLoadV,
+            Optional.of(Derived::withNoLoadV)),
+    FAR_END_V("supply.farEndV", "voltage at its socket, busy", Quantity.VOLTAGE, Derived::farEndV, Optional.empty()),
+    IDLE_V("supply.idleV", "voltage at its socket, idle", Quantity.VOLTAGE, Derived::idleV, Optional.empty()),
+    SOURCE_V("supply.sourceV", "voltage at the source, busy", Quantity.VOLTAGE, Derived::sourceV, Optional.empty()),
+    CHARGE_A(
+            "charge.amps", "current into the pack, half full", Quantity.CURRENT, Derived::chargeAmps, Optional.empty()),
+    CELSIUS(
+            "part.celsius",
+            "temperature at its hottest place",
+            Quantity.TEMPERATURE,
+            Derived::celsius,
+            Optional.empty()),
+    RUN_H("run.hours", "run time", Quantity.TIME, Derived::hours, Optional.empty());
+
+    private static final double NO_LOAD_SHARE = 0.02;
+    private static final double FULL_SHARE = 0.01;
+    private static final double RAIL_SHARE = 0.01;
+    private static final double NEARLY_EMPTY = 0.05;
+    private static final double CHARGE_SHARE = 0.1;
+    /** Doubt of a temperature inside a case, K: way of the heat and its place both stand on guesses. */
+    private static final double HEAT_DOUBT_K = 8;
+
+    private final String id;
+    private final String label;
+    private final Quantity quantity;
+
+    @SuppressWarnings("ImmutableEnumChecker") // A function without a state.
+    private final BiFunction<Part, Measurand.Known, Optional<Expectation>> expects;
+
+    @SuppressWarnings("ImmutableEnumChecker") // A function without a state.
+    private final Optional<Taking> takes;
+
+    /** Puts what was measured at some temperature into a part. */
+    @FunctionalInterface
+    private interface Taking {
+        Part put(Part part, double celsius, Figure measured);
+    }
+
+    Derived(
+            String id,
+            String label,
+            Quantity quantity,
+            BiFunction<Part, Measurand.Known, Optional<Expectation>> expects,
+            Optional<Taking> takes) {
+        this.id = id;
+        this.label = label;
+        this.quantity = quantity;
+        this.expects = expects;
+        this.takes = takes;
+    }
+
+    String id() {
+        return id;
+    }
+
+    String label() {
+        return label;
+    }
+
+    Quantity quantity() {
+        return quantity;
+    }
+
+    Optional<Expectation> expected(Part part, Measurand.Known known) {
+        return expects.apply(part, known);
+    }
+
+    boolean canBeTaken() {
+        return takes.isPresent();
+    }
+
+    Part taken(Part part, double celsius, Figure measured) {
+        return takes.map(t -> t.put(part, celsius, measured)).orElse(part);
+    }
+
+    static Optional<Derived> of(String id) {
+        return Arrays.stream(values()).filter(d -> d.id.equals(id)).findFirst();
+    }
+
+    private static Optional<Facet.Cells> cells(Part part) {
+        return part.facet(Facet.Cells.class);
+    }
+
+    private static Optional<Expectation> fullV(Part part, Measurand.Known known) {
+        return cells(part).map(c -> {
+            double volts = c.series() * CellCurve.restVolts(c.chemistry(), 1);
+            return Expectation.around(volts, FULL_SHARE * volts, "usual of the chemistry");
+        });
+    }
+
+    private static Optional<Expectation> chargeAh(Part part, Measurand.Known known) {
+        return cells(part).map(c -> {
+            double times = c.parallel() * CellCurve.capacityFactor(known.celsius());
+            double value = times * c.capacityAh().value() * c.health().value();
+            double off = value * Math.hypot(share(c.capacityAh()), share(c.health()));
+            return Expectation.around(value, off, "capacity · parallel · health, as warm as the cells are");
+        });
+    }
+
+    private static double share(Figure figure) {
+        return figure.value() == 0 ? 0 : figure.plusMinus() / figure.value();
+    }
+
+    /** What was measured is the capacity as it is: nothing of it is left to the health. */
+    private static Part charged(Part part, double celsius, Figure chargeAh) {
+        return cells(part)
+                .map(c -> (Facet) changed(
+                        changed(
+                                c,
+                                "capacityAh",
+                                times(chargeAh, 1 / (c.parallel() * CellCurve.capacityFactor(celsius)))),
+                        "health",
+                        new Figure(1, 0, Basis.MEASURED)))
+                .map(part::withFacet)
+                .orElse(part);
+    }
+
+    private static Optional<Expectation> ohms(Part part, Measurand.Known known) {
+        return cells(part).map(c -> {
+            double warmth = CellCurve.resistanceFactor(1, known.celsius());
+            double times = warmth * c.series() / c.parallel();
+            return Expectation.around(
+                    times * c.cellOhms().value() + c.packOhms().value(),
+                    Math.hypot(times * c.cellOhms().plusMinus(), c.packOhms().plusMinus()),
+                    "cells and pack, as warm as they are");
+        });
+    }
+
+    private static Optional<Expectation> cellOhms(Part part, Measurand.Known known) {
+        return cells(part).map(c -> Expectation.of(c.cellOhms()));
+    }
+
+    private static Part withCellOhms(Part part, double celsius, Figure ohms) {
+        return cells(part)
+                .map(c -> part.withFacet(changed(c, "cellOhms", ohms)))
+                .orElse(part);
+    }
+
+    private static Optional<Expectation> noLoadV(Part part, Measurand.Known known) {
+        return part.facet(Facet.Converts.class)
+                .map(c -> Expectation.around(c.noLoadV(), NO_LOAD_SHARE * c.noLoadV(), "its maker's figure"));
+    }
+
+    private static Part withNoLoadV(Part part, double celsius, Figure volts) {
+        return part.facet(Facet.Converts.class)
+                .map(c -> part.withFacet(
+                        Form.of(Facet.Converts.class).field("noLoadV").with(c, volts.value())))
+                .orElse(part);
+    }
+
+    /** From a full source to a nearly empty one, in the hardest step of the profile. */
+    private static Optional<Expectation> farEndV(Part part, Measurand.Known known) {
+        List<OperatingPoint> points = new ArrayList<>();
+        known.points().chains().forEach(c -> points.addAll(List.of(c.full(), c.low())));
+        return between(at(part, known, points), "from full to nearly empty, in the hardest step");
+    }
+
+    private static Optional<Expectation> idleV(Part part, Measurand.Known known) {
+        List<OperatingPoint> points = new ArrayList<>();
+        for (Rung root : known.build().wiring().chain()) {
+            Network.of(known.build(), root, Reading.NOMINAL).ifPresent(n -> {
+                points.add(n.solve(1, Demand.of(Mode.IDLE)));
+                points.add(n.solve(NEARLY_EMPTY, Demand.of(Mode.IDLE)));
+            });
+        }
+        return between(at(part, known, points), "from full to nearly empty, idle");
+    }
+
+    private static Optional<Expectation> sourceV(Part part, Measurand.Known known) {
+        List<Double> volts = new ArrayList<>();
+        for (Points.Chain chain : known.points().chains()) {
+            boolean feeds = known.build()
+                    .rung(chain.source())
+                    .filter(root -> root.walk()
+                            .anyMatch(r -> r.part().filter(part.id()::equals).isPresent()))
+                    .isPresent();
+            if (feeds) {
+                volts.add(chain.full().terminalVolts());
+                volts.add(chain.low().terminalVolts());
+            }
+        }
+        return between(volts, "from full to nearly empty, in the hardest step");
+    }
+
+    /** At the input of a part in each of some operating points. */
+    private static List<Double> at(Part part, Measurand.Known known, List<OperatingPoint> points) {
+        List<Double> volts = new ArrayList<>();
+        for (OperatingPoint point : points) {
+            known.build()
+                    .rungs()
+                    .filter(r -> r.part().filter(part.id()::equals).isPresent())
+                    .flatMap(r -> point.rung(r.id()).stream())
+                    .forEach(r -> volts.add(r.voltsIn()));
+        }
+        return volts;
+    }
+
+    private static Optional<Expectation> between(List<Double> volts, String from) {
+        List<Double> there = volts.stream().filter(v -> v > 0).toList();
+        if (there.isEmpty()) {
+            return Optional.empty();
+        }
+        double low = there.stream().mapToDouble(v -> v).min().orElseThrow();
+        double high = there.stream().mapToDouble(v -> v).max().orElseThrow();
+        return Optional.of(new Expectation((low + high) / 2, low * (1 - RAIL_SHARE), high * (1 + RAIL_SHARE), from));
+    }
+
+    /** Of the first charger that fills it, machine off. */
+    private static Optional<Expectation> chargeAmps(Part part, Measurand.Known known) {
+        return known.points().charges().stream()
+                .filter(c -> c.store().equals(part.id()))
+                .filter(Charge.Result::fits)
+                .map(c -> c.asked().amps())
+                .filter(a -> a > 0)
+                .findFirst()
+                .map(a -> Expectation.around(a, CHARGE_SHARE * a, "what its charger gives"));
+    }
+
+    private static Optional<Expectation> celsius(Part part, Measurand.Known known) {
+        return known.heat()
+                .part(part.id())
+                .map(HeatResult.Spot::celsius)
+                .filter(Double::isFinite)
+                .map(c -> Expectation.around(c, HEAT_DOUBT_K, "steady air and walls in the gravest use"));
+    }
+
+    private static Optional<Expectation> hours(Part part, Measurand.Known known) {
+        return known.power()
+                .shortest()
+                .filter(c -> Double.isFinite(c.run().hours()) && c.run().hours() > 0)
+                .map(c -> new Expectation(
+                        c.run().hours(),
+                        known.power().hours().low(),
+                        known.power().hours().high(),
+                        "the run of the profile that is judged"));
+    }
+
+    private static Figure times(Figure figure, double factor) {
+        return new Figure(figure.value() * factor, figure.plusMinus() * factor, figure.basis());
+    }
+
+    private static <R> R changed(R record, String field, Figure to) {
+        return Form.of(record.getClass()).field(field).with(record, to);
+    }
+}

@@ -1,0 +1,521 @@
+package boldsatchel.hunt;
+
+import boldsatchel.bench.Expectation;
+import boldsatchel.bench.Measurand;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Journal;
+import boldsatchel.machine.Part;
+import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Units;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * From a symptom to the culprit. Suspects are weighed by how often they are met and show so, times what this build's own numbers say of
+ * them ({@link Nearness}); every clue weighs them anew by Bayes' rule; the next check is the one that is expected to take most doubt away
+ * (Shannon's information, as Lindley, On a measure of the information provided by an experiment, 1956) for its minutes and its parts. One
+ * thing is taken to be wrong at a time; what is not in the list keeps a place of its own among the suspects.
+ */
+public final class Hunt {
+
+    /** Share that is kept for what is not in the list. */
+    private static final double OTHER_SHARE = 0.03;
+
+    private static final double FOUND = 0.97;
+    private static final String CURE = "cure:";
+    private static final double CURE_MINUTES = 20;
+    private static final double CURES = 0.97;
+    private static final double CURED_BY_CHANCE = 0.02;
+    private static final int MOST_TIMES = 3;
+    private static final double LEAST_BITS = 0.02;
+    private static final double MOVE_MINUTES = 2;
+    private static final double PART_MINUTES = 3;
+    private static final double[] GRAVITIES = {0, 0.5, 1};
+    private static final double ROOM_C = 25;
+    private static final int SHOWN = 3;
+    private static final double MOST_READINGS = 0.8;
+
+    private final Build build;
+    private final Symptom symptom;
+    private final Part subject;
+    private final List<Suspect> suspects;
+    private final Map<String, Odds> odds;
+
+    /** A cause before anything is checked. */
+    private record Suspect(Cause cause, double prior, String why) {}
+
+    private Hunt(Build build, Symptom symptom, Part subject, List<Suspect> suspects, Map<String, Odds> odds) {
+        this.build = build;
+        this.symptom = symptom;
+        this.subject = subject;
+        this.suspects = suspects;
+        this.odds = odds;
+    }
+
+    /** Symptoms that something in a build can have. */
+    public static List<Symptom> possible(Knowledge knowledge, Build build) {
+        return knowledge.symptoms().stream()
+                .filter(s -> !subjects(build, s).isEmpty())
+                .toList();
+    }
+
+    /** Parts that a symptom can be seen on. */
+    public static List<Part> subjects(Build build, Symptom symptom) {
+        Trait trait = Trait.of(symptom.on()).orElseThrow();
+        return build.parts().list().stream().filter(p -> trait.of(build, p)).toList();
+    }
+
+    /**
+     * Gathers suspects and works out what each check would say under each; takes some tens of milliseconds.
+     *
+     * @param evaluation of the build as planned
+     * @param subject the part that is in trouble
+     */
+    public static Hunt begin(Knowledge knowledge, Evaluation evaluation, Symptom symptom, Part subject) {
+        Build build = evaluation.build();
+        List<Suspect> suspects = suspects(knowledge, evaluation, symptom, subject);
+        Map<String, Odds> odds = new LinkedHashMap<>();
+        Readings readings = new Readings(evaluation, subject, suspects);
+        for (Check check : knowledge.checks()) {
+            Places.of(build, subject, check.at())
+                    .flatMap(place -> check.kind() == Check.Kind.READ
+                            ? readings.odds(check, place)
+                            : Optional.of(outcomes(check, place, suspects)))
+                    .filter(o -> tells(o, suspects.size()))
+                    .ifPresent(o -> odds.put(check.id(), o));
+        }
+        for (int s = 0; s < suspects.size() - 1; s++) {
+            Check cure = cure(suspects.get(s).cause());
+            odds.put(cure.id(), cured(cure, subject, s, suspects.size()));
+        }
+        return new Hunt(build, symptom, subject, suspects, odds);
+    }
+
+    /** What mends a cause is a check as well, and the last word. */
+    private static Check cure(Cause cause) {
+        return new Check(
+                CURE + cause.id(),
+                "Mend it as if it were: " + cause.title(),
+                Check.Kind.SWAP,
+                Check.SUBJECT,
+                CURE_MINUTES,
+                List.of(),
+                String.join(" ", cause.cures()),
+                "",
+                List.of(
+                        new Check.Outcome("same", "as before", 1 - CURED_BY_CHANCE),
+                        new Check.Outcome("cured", "it is gone", CURED_BY_CHANCE)));
+    }
+
+    private static Odds cured(Check cure, Part subject, int suspect, int suspects) {
+        double[][] chances = new double[suspects][];
+        for (int s = 0; s < suspects; s++) {
+            double cured = s == suspect ? CURES : CURED_BY_CHANCE;
+            chances[s] = new double[] {1 - cured, cured};
+        }
+        return Odds.ofOutcomes(cure, subject, chances);
+    }
+
+    private static List<Suspect> suspects(Knowledge knowledge, Evaluation evaluation, Symptom symptom, Part subject) {
+        List<Suspect> suspects = new ArrayList<>();
+        double sum = 0;
+        for (Cause cause : knowledge.causes()) {
+            double shows = cause.showsAs(symptom);
+            if (shows > 0 && isPossible(cause, evaluation.build())) {
+                Nearness near = Nearness.of(cause.near(), evaluation, subject);
+                double weight = cause.rate() * shows * near.factor();
+                suspects.add(new Suspect(cause, weight, near.words()));
+                sum += weight;
+            }
+        }
+        double all = sum;
+        List<Suspect> shared = new ArrayList<>(suspects.stream()
+                .map(s -> new Suspect(s.cause(), (1 - OTHER_SHARE) * s.prior() / all, s.why()))
+                .toList());
+        shared.add(new Suspect(Cause.OTHER, shared.isEmpty() ? 1 : OTHER_SHARE, ""));
+        return shared;
+    }
+
+    private static boolean isPossible(Cause cause, Build build) {
+        return cause.on().stream().allMatch(t -> Trait.of(t).orElseThrow().anywhere(build));
+    }
+
+    private static Odds outcomes(Check check, Part place, List<Suspect> suspects) {
+        double[][] chances = new double[suspects.size()][];
+        for (int s = 0; s < chances.length; s++) {
+            chances[s] = suspects.get(s).cause().chances(check);
+        }
+        return Odds.ofOutcomes(check, place, chances);
+    }
+
+    private static boolean tells(Odds odds, int suspects) {
+        for (int s = 1; s < suspects; s++) {
+            for (int o = 0; o < odds.size(); o++) {
+                if (odds.chance(s, o) != odds.chance(0, o)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** What is read under each suspect: by the laws where the cause changes figures, else by what is known of it. */
+    private static final class Readings {
+        private final Measurand.Known plan;
+        private final List<Suspect> suspects;
+        private final Map<Harm, List<Measurand.Known>> harmed = new EnumMap<>(Harm.class);
+
+        Readings(Evaluation evaluation, Part subject, List<Suspect> suspects) {
+            this.suspects = suspects;
+            plan = Measurand.Known.of(evaluation.build(), evaluation.results(), ROOM_C);
+            Evaluator evaluator = new Evaluator();
+            for (Suspect s : suspects) {
+                s.cause()
+                        .harm()
+                        .ifPresent(h -> harmed.computeIfAbsent(h, k -> {
+                            List<Measurand.Known> known = new ArrayList<>();
+                            for (double gravity : GRAVITIES) {
+                                Evaluation then = evaluator.judge(h.on(evaluation.build(), subject, gravity));
+                                known.add(Measurand.Known.of(then.build(), then.results(), ROOM_C));
+                            }
+                            return known;
+                        }));
+            }
+        }
+
+        Optional<Odds> odds(Check check, Part place) {
+            Measurand what = Measurand.of(check.reads()).orElseThrow();
+            return what.expected(place, plan)
+                    .filter(Expectation::isFinite)
+                    .map(e -> Odds.ofReading(
+                            check,
+                            place,
+                            new Odds.Plan(e, what.quantity()),
+                            suspects.stream()
+                                    .map(s -> likely(check, what, place, e, s.cause()))
+                                    .toList()));
+        }
+
+        private List<Odds.Likely> likely(Check check, Measurand what, Part place, Expectation e, Cause cause) {
+            if (!cause.answers().containsKey(check.id()) && cause.harm().isPresent()) {
+                Optional<List<Odds.Likely>> worked =
+                        worked(what, place, e, cause.harm().get());
+                if (worked.isPresent()) {
+                    return worked.get();
+                }
+            }
+            List<Odds.Likely> likely = new ArrayList<>();
+            double[] chances = cause.chances(check);
+            for (Band band : Band.values()) {
+                likely.add(new Odds.Likely(chances[band.ordinal()], band.range(e)));
+            }
+            return likely;
+        }
+
+        /** From mild to grave; nothing where it changes nothing of it. */
+        private Optional<List<Odds.Likely>> worked(Measurand what, Part place, Expectation e, Harm harm) {
+            List<Band.Range> ranges = new ArrayList<>();
+            double missing = 0;
+            boolean changed = false;
+            for (Measurand.Known known : harmed.getOrDefault(harm, List.of())) {
+                Optional<Expectation> then = known.build()
+                        .part(place.id())
+                        .flatMap(p -> what.expected(p, known))
+                        .filter(Expectation::isFinite);
+                if (then.isPresent()) {
+                    ranges.add(Band.around(then.get()));
+                    changed |= !then.get().equals(e);
+                } else {
+                    missing += 1.0 / GRAVITIES.length;
+                }
+            }
+            if (!changed && missing == 0) {
+                return Optional.empty();
+            }
+            List<Odds.Likely> likely = new ArrayList<>();
+            if (!ranges.isEmpty()) {
+                likely.add(new Odds.Likely(
+                        1 - missing,
+                        new Band.Range(
+                                ranges.stream()
+                                        .mapToDouble(Band.Range::low)
+                                        .min()
+                                        .orElseThrow(),
+                                ranges.stream()
+                                        .mapToDouble(Band.Range::high)
+                                        .max()
+                                        .orElseThrow())));
+            }
+            if (missing > 0) {
+                likely.add(new Odds.Likely(missing, Band.NOTHING.range(e)));
+            }
+            return Optional.of(likely);
+        }
+    }
+
+    /** What is wrong. */
+    public Symptom symptom() {
+        return symptom;
+    }
+
+    /** The part that is in trouble. */
+    public Part subject() {
+        return subject;
+    }
+
+    /** The build as planned. */
+    public Build build() {
+        return build;
+    }
+
+    /** Checks that tell these suspects apart, the shortest first: what somebody without a plan would go through. */
+    public List<Check> checklist() {
+        return odds.values().stream()
+                .map(Odds::check)
+                .sorted(Comparator.comparingDouble(Check::minutes))
+                .toList();
+    }
+
+    /** Part that a check of this hunt is done to; the subject for one that tells nothing in it. */
+    public Part place(Check check) {
+        return Optional.ofNullable(odds.get(check.id())).map(Odds::place).orElse(subject);
+    }
+
+    /**
+     * Weighs the suspects.
+     *
+     * @param clues that came in, and checks that cannot be done
+     * @param boxMinutes as long as it may take; 0 for no end
+     */
+    public Belief after(List<Journal.Clue> clues, double boxMinutes) {
+        double[] weights = suspects.stream().mapToDouble(Suspect::prior).toArray();
+        List<double[]> factors = new ArrayList<>();
+        double minutes = 0;
+        for (int c = 0; c < clues.size(); c++) {
+            Journal.Clue clue = clues.get(c);
+            List<Journal.Clue> before = said(clues.subList(0, c), clue.check());
+            List<Journal.Clue> now = said(clues.subList(0, c + 1), clue.check());
+            Optional<Odds> asked = Optional.ofNullable(odds.get(clue.check()));
+            double[] likelihoods = new double[weights.length];
+            for (int s = 0; s < weights.length; s++) {
+                int suspect = s;
+                likelihoods[s] = asked.map(o -> o.likelihood(suspect, now) / o.likelihood(suspect, before))
+                        .orElse(1.0);
+            }
+            factors.add(against(likelihoods, weights));
+            weights = shared(likelihoods, weights);
+            minutes += clue.says() ? asked.map(o -> o.check().minutes()).orElse(0.0) : 0;
+        }
+        List<Belief.Weighed> weighed = weighed(clues, weights, factors);
+        List<Belief.Next> next = next(clues, weights);
+        return new Belief(weighed, next, standing(weighed.getFirst(), next, minutes, boxMinutes), minutes);
+    }
+
+    private static Belief.Standing standing(
+            Belief.Weighed first, List<Belief.Next> next, double minutes, double boxMinutes) {
+        if (first.weight() >= FOUND) {
+            return Belief.Standing.FOUND;
+        }
+        if (next.isEmpty()) {
+            return Belief.Standing.NOTHING_LEFT;
+        }
+        return boxMinutes > 0 && minutes >= boxMinutes ? Belief.Standing.TIME_IS_UP : Belief.Standing.GOES_ON;
+    }
+
+    private static double[] shared(double[] likelihoods, double[] weights) {
+        double[] then = new double[weights.length];
+        double sum = 0;
+        for (int s = 0; s < then.length; s++) {
+            then[s] = likelihoods[s] * weights[s];
+            sum += then[s];
+        }
+        for (int s = 0; s < then.length; s++) {
+            then[s] = sum > 0 ? then[s] / sum : weights[s];
+        }
+        return then;
+    }
+
+    /** How much likelier what came out is under each suspect than under all others together. */
+    private static double[] against(double[] likelihoods, double[] weights) {
+        double sum = 0;
+        for (int s = 0; s < weights.length; s++) {
+            sum += likelihoods[s] * weights[s];
+        }
+        double[] factors = new double[weights.length];
+        for (int s = 0; s < weights.length; s++) {
+            double others = (sum - likelihoods[s] * weights[s]) / Math.max(1e-12, 1 - weights[s]);
+            factors[s] = others > 0 ? likelihoods[s] / others : 1;
+        }
+        return factors;
+    }
+
+    private List<Belief.Weighed> weighed(List<Journal.Clue> clues, double[] weights, List<double[]> factors) {
+        List<Belief.Weighed> weighed = new ArrayList<>();
+        for (int s = 0; s < weights.length; s++) {
+            List<Belief.Spoke> spoke = new ArrayList<>();
+            for (int c = 0; c < clues.size(); c++) {
+                spoke.add(new Belief.Spoke(clues.get(c), factors.get(c)[s]));
+            }
+            weighed.add(new Belief.Weighed(
+                    suspects.get(s).cause(), weights[s], suspects.get(s).why(), spoke));
+        }
+        weighed.sort(Comparator.comparingDouble(Belief.Weighed::weight).reversed());
+        return weighed;
+    }
+
+    private List<Belief.Next> next(List<Journal.Clue> clues, double[] weights) {
+        List<Belief.Next> next = new ArrayList<>();
+        for (Odds o : odds.values()) {
+            List<Journal.Clue> said = said(clues, o.check().id());
+            boolean skipped =
+                    clues.stream().anyMatch(c -> c.check().equals(o.check().id()) && !c.says());
+            if (!skipped && said.size() < (o.plan().isPresent() ? 1 : MOST_TIMES)) {
+                double bits = information(o, said, weights);
+                if (bits > LEAST_BITS) {
+                    next.add(new Belief.Next(o.check(), o.place(), bits, expected(o)));
+                }
+            }
+        }
+        next.sort(Comparator.comparingDouble(n -> -n.bits() / cost(n.check())));
+        return next;
+    }
+
+    private static List<Journal.Clue> said(List<Journal.Clue> clues, String check) {
+        return clues.stream().filter(c -> c.check().equals(check) && c.says()).toList();
+    }
+
+    private static String expected(Odds odds) {
+        return odds.plan()
+                .map(p -> Units.format(p.quantity(), p.expected().low()) + " to "
+                        + Units.format(p.quantity(), p.expected().high()))
+                .orElse("");
+    }
+
+    /** Minutes with the way to it and to its parts. */
+    private static double cost(Check check) {
+        return check.minutes() + MOVE_MINUTES + PART_MINUTES * check.needs().size();
+    }
+
+    /** Doubt that a check is expected to take away, bits. */
+    private static double information(Odds odds, List<Journal.Clue> said, double[] weights) {
+        double[][] next = new double[weights.length][];
+        for (int s = 0; s < weights.length; s++) {
+            next[s] = odds.next(s, said);
+        }
+        double left = 0;
+        for (int o = 0; o < odds.size(); o++) {
+            double[] then = new double[weights.length];
+            double chance = 0;
+            for (int s = 0; s < weights.length; s++) {
+                then[s] = weights[s] * next[s][o];
+                chance += then[s];
+            }
+            if (chance > 0) {
+                for (int s = 0; s < then.length; s++) {
+                    then[s] /= chance;
+                }
+                left += chance * entropy(then);
+            }
+        }
+        return Math.max(0, entropy(weights) - left);
+    }
+
+    static double entropy(double[] weights) {
+        double bits = 0;
+        for (double w : weights) {
+            if (w > 0) {
+                bits -= w * Math.log(w) / Math.log(2);
+            }
+        }
+        return bits;
+    }
+
+    /**
+     * How often each outcome of a look or an exchange truly comes out under a suspect.
+     *
+     * @throws IllegalArgumentException where the check tells nothing in this hunt, or the cause is no suspect
+     */
+    public double[] chances(Check check, Cause cause) {
+        Odds asked = odds.get(check.id());
+        if (asked == null) {
+            throw new IllegalArgumentException(check.id() + " tells nothing here");
+        }
+        int suspect = place(cause);
+        double[] chances = new double[asked.size()];
+        for (int o = 0; o < chances.length; o++) {
+            chances[o] = asked.chance(suspect, o);
+        }
+        return chances;
+    }
+
+    /**
+     * What a check would say under each of the foremost suspects, in words.
+     *
+     * @return by the title of the cause, in the order of the suspects
+     */
+    public Map<String, String> forecast(Check check, Belief belief) {
+        Map<String, String> said = new LinkedHashMap<>();
+        Optional.ofNullable(odds.get(check.id()))
+                .ifPresent(o -> belief.suspects().stream()
+                        .limit(SHOWN)
+                        .forEach(w -> said.put(w.cause().title(), forecast(o, place(w.cause())))));
+        return said;
+    }
+
+    private int place(Cause cause) {
+        for (int s = 0; s < suspects.size(); s++) {
+            if (suspects.get(s).cause().equals(cause)) {
+                return s;
+            }
+        }
+        throw new IllegalArgumentException(cause.id() + " is no suspect");
+    }
+
+    private static String forecast(Odds odds, int suspect) {
+        Optional<Quantity> quantity = odds.plan().map(Odds.Plan::quantity);
+        if (quantity.isPresent()) {
+            return interval(odds, suspect, quantity.get());
+        }
+        int likeliest = 0;
+        for (int o = 1; o < odds.size(); o++) {
+            likeliest = odds.chance(suspect, o) > odds.chance(suspect, likeliest) ? o : likeliest;
+        }
+        return odds.check().outcomes().get(likeliest).words() + ", "
+                + Units.format(100 * odds.chance(suspect, likeliest), 0, "%");
+    }
+
+    /** The smallest run of intervals about the likeliest that holds four of five readings. */
+    private static String interval(Odds odds, int suspect, Quantity quantity) {
+        int from = 0;
+        for (int b = 1; b < odds.size(); b++) {
+            from = density(odds, suspect, b) > density(odds, suspect, from) ? b : from;
+        }
+        int to = from;
+        double held = odds.chance(suspect, from);
+        while (held < MOST_READINGS && (from > 0 || to + 1 < odds.size())) {
+            double below = from > 0 ? odds.chance(suspect, from - 1) : -1;
+            double above = to + 1 < odds.size() ? odds.chance(suspect, to + 1) : -1;
+            if (above < below) {
+                from--;
+                held += below;
+            } else {
+                to++;
+                held += above;
+            }
+        }
+        return Units.format(quantity, Math.max(0, odds.interval(from).low())) + " to "
+                + Units.format(quantity, odds.interval(to).high());
+    }
+
+    private static double density(Odds odds, int suspect, int interval) {
+        Band.Range range = odds.interval(interval);
+        return odds.chance(suspect, interval) / (range.high() - range.low());
+    }
+}

@@ -1,0 +1,58 @@
+package boldsatchel.hunt;
+
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Rung;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Which part of a build is meant. */
+final class Places {
+
+    private Places() {}
+
+    /** Where a check is done: the subject if it is of that kind, else what feeds it, else the first of that kind anywhere. */
+    static Optional<Part> of(Build build, Part subject, String at) {
+        if (at.equals(Check.SUBJECT)) {
+            return Optional.of(subject);
+        }
+        Trait trait = Trait.of(at).orElseThrow(() -> new IllegalArgumentException(at));
+        return near(build, subject).stream().filter(p -> trait.of(build, p)).findFirst();
+    }
+
+    /** The part with such a facet that feeds the subject, or is it, or the first there is. */
+    static Optional<Part> feeding(Build build, Part subject, Class<? extends Facet> facet) {
+        return near(build, subject).stream()
+                .filter(p -> p.facet(facet).isPresent())
+                .findFirst();
+    }
+
+    /** All parts, the nearest first: the subject, what feeds it from near to far, what it feeds, the others. */
+    private static List<Part> near(Build build, Part subject) {
+        List<Part> parts = new ArrayList<>(List.of(subject));
+        for (Rung root : build.wiring().chain()) {
+            root.walk()
+                    .filter(r -> r.part().filter(subject.id()::equals).isPresent())
+                    .findFirst()
+                    .ifPresent(at -> {
+                        root.pathTo(at.id())
+                                .reversed()
+                                .forEach(r -> build.partOf(r).ifPresent(parts::add));
+                        root.sources().forEach(r -> build.partOf(r).ifPresent(parts::add));
+                        at.walk().forEach(r -> build.partOf(r).ifPresent(parts::add));
+                    });
+        }
+        parts.addAll(build.parts().list());
+        return parts.stream().distinct().toList();
+    }
+
+    /** Chains that feed the subject, or that it feeds. */
+    static List<Rung> chains(Build build, Part subject) {
+        return build.wiring().chain().stream()
+                .filter(root -> root.walk()
+                        .anyMatch(r -> r.part().filter(subject.id()::equals).isPresent()))
+                .toList();
+    }
+}
