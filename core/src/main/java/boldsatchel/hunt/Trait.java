@@ -12,7 +12,8 @@ import java.util.function.BiPredicate;
 
 /**
  * What a part, or a build, must be for something to be asked of it. Written as the name of a facet, {@code Converts}; as a family,
- * {@code family:SOUND}; as a kind of signal, {@code link:USB}; or as {@code case}, {@code join}, {@code series}, {@code contact:FUSE} of
+ * {@code family:SOUND}; as a kind of signal, {@code link:USB}; as what is taken through a socket, {@code duty:touch};
+ * or as {@code case}, {@code join}, {@code series}, {@code contact:FUSE} of
  * the build.
  *
  * @param words as written
@@ -28,6 +29,8 @@ record Trait(String words, BiPredicate<Build, Part> test) {
         return switch (kind) {
             case "family" -> constant(Family.values(), name).map(f -> new Trait(words, (b, p) -> p.family() == f));
             case "link" -> constant(Signal.Kind.values(), name).map(s -> new Trait(words, (b, p) -> carries(p, s)));
+            case "duty" ->
+                Optional.of(new Trait(words, (b, p) -> p.body().ports().stream().anyMatch(port -> port.takes(name))));
             case "contact" ->
                 constant(Rung.ContactKind.values(), name)
                         .map(c -> new Trait(words, (b, p) -> b.rungs().anyMatch(r -> isContact(r, c))));

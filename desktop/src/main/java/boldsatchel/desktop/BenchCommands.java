@@ -65,6 +65,14 @@ final class BenchCommands {
                 defaultValue = "25")
         private double celsius;
 
+        @Option(
+                names = "--meter",
+                paramLabel = "KIND",
+                description = "how good what read it is: cheap, bench or unknown",
+                defaultValue = "cheap")
+        @SuppressWarnings("NullAway.Init")
+        private String meter;
+
         @Spec
         @SuppressWarnings("NullAway.Init")
         private CommandSpec spec;
@@ -77,6 +85,11 @@ final class BenchCommands {
             if (!(celsius >= -60 && celsius <= 100)) {
                 throw new Main.UserException("--celsius goes from −60 to 100.");
             }
+            Meter readBy = Meter.ALL.stream()
+                    .filter(m -> m.id().equals(meter))
+                    .findFirst()
+                    .orElseThrow(
+                            () -> new Main.UserException("--meter is cheap, bench or unknown, not “" + meter + "”."));
             Build build = Main.document(source).build();
             Part pack = pack(build);
             PrintWriter out = spec.commandLine().getOut();
@@ -87,8 +100,8 @@ final class BenchCommands {
                 String text = LayoutGuess.text(Files.readAllBytes(log));
                 LogReader.Read read = LogReader.read(text, LayoutGuess.of(text));
                 PackFit.Result fit =
-                        PackFit.of(read.log(), pack.facet(Facet.Cells.class).orElseThrow(), celsius, Meter.CHEAP);
-                out.println(pack.name() + ", " + read.log().size() + " moments");
+                        PackFit.of(read.log(), pack.facet(Facet.Cells.class).orElseThrow(), celsius, readBy);
+                out.println(pack.name() + ", " + read.log().size() + " moments, read by " + readBy.words());
                 Evaluation evaluation = Evaluator.evaluate(build);
                 Measurand.Known known = Measurand.Known.of(build, evaluation.results(), celsius);
                 line(out, pack, known, "pack.chargeAh", fit.chargeAh());

@@ -103,14 +103,21 @@ public final class StandInBench {
         }
     }
 
-    private Instrument clipped(Instrument instrument) {
+    /** An instrument that can be clipped to a part, and knows what time it is on the bench. */
+    private Instrument instrument(String name, String model) {
+        Instrument instrument = new Instrument(name, model);
         instrument.told("BENCh:HOOK", this::hook);
         instrument.measures("BENCh:TIME", () -> {
             goOn();
             return now;
         });
-        instrument.told("BENCh:MODE", name -> mode = Mode.valueOf(name.toUpperCase(Locale.ROOT)));
+        instrument.told("BENCh:MODE", word -> mode = Mode.valueOf(word.toUpperCase(Locale.ROOT)));
         return instrument;
+    }
+
+    /** One that shows something with its own error. */
+    private static void shows(Instrument instrument, String header, MeterError error, DoubleSupplier truly) {
+        instrument.measures("MEASure:" + header, () -> error.shown(truly.getAsDouble()));
     }
 
     private double volts() {
@@ -142,9 +149,7 @@ public final class StandInBench {
     }
 
     private Instrument load(Random random) {
-        Instrument load = clipped(new Instrument("electronic load", "LOAD-40W"));
-        MeterError u = new MeterError(random, 0.002, 0.005, 0.002, 0.001);
-        MeterError i = new MeterError(random, 0.005, 0.002, 0.001, 0.001);
+        Instrument load = instrument("electronic load", "LOAD-40W");
         load.set("SOURce:CURRent", a -> {
             goOn();
             loadA = Math.clamp(a, 0, 30);
@@ -158,57 +163,57 @@ public final class StandInBench {
             goOn();
             return loadOn ? "1" : "0";
         });
-        load.measures("MEASure:VOLTage", () -> u.shown(volts()));
-        load.measures("MEASure:CURRent", () -> i.shown(amps()));
+        shows(load, "VOLTage", new MeterError(random, 0.002, 0.005, 0.002, 0.001), this::volts);
+        shows(load, "CURRent", new MeterError(random, 0.005, 0.002, 0.001, 0.001), this::amps);
         return load;
     }
 
     private Instrument supply(Random random) {
-        Instrument supply = clipped(new Instrument("power supply", "SUPPLY-30V"));
-        MeterError u = new MeterError(random, 0.002, 0.01, 0.003, 0.01);
-        MeterError i = new MeterError(random, 0.005, 0.005, 0.002, 0.001);
+        Instrument supply = instrument("power supply", "SUPPLY-30V");
         double[] set = new double[2];
         boolean[] on = new boolean[1];
         supply.set("SOURce:VOLTage", v -> set[0] = Math.clamp(v, 0, 30));
         supply.set("SOURce:CURRent", a -> set[1] = Math.clamp(a, 0, 10));
         supply.switches("OUTPut", o -> on[0] = o);
-        supply.measures("MEASure:VOLTage", () -> u.shown(on[0] ? set[0] : 0));
-        supply.measures("MEASure:CURRent", () -> i.shown(on[0] ? Math.min(set[1], amps()) : 0));
+        shows(supply, "VOLTage", new MeterError(random, 0.002, 0.01, 0.003, 0.01), () -> on[0] ? set[0] : 0);
+        shows(
+                supply,
+                "CURRent",
+                new MeterError(random, 0.005, 0.005, 0.002, 0.001),
+                () -> on[0] ? Math.min(set[1], amps()) : 0);
         return supply;
     }
 
     private Instrument multimeter(Random random) {
-        Instrument meter = clipped(new Instrument("multimeter", "METER-6000"));
-        MeterError u = new MeterError(random, 0.005, 0.002, 0.0005, 0.001);
-        MeterError i = new MeterError(random, 0.012, 0.003, 0.001, 0.001);
-        meter.measures("MEASure:VOLTage:DC", () -> u.shown(volts()));
-        meter.measures("MEASure:CURRent:DC", () -> i.shown(amps()));
+        Instrument meter = instrument("multimeter", "METER-6000");
+        shows(meter, "VOLTage:DC", new MeterError(random, 0.005, 0.002, 0.0005, 0.001), this::volts);
+        shows(meter, "CURRent:DC", new MeterError(random, 0.012, 0.003, 0.001, 0.001), this::amps);
         return meter;
     }
 
     private Instrument usbMeter(Random random) {
-        Instrument meter = clipped(new Instrument("USB power meter", "INLINE-C"));
+        Instrument meter = instrument("USB power meter", "INLINE-C");
         MeterError u = new MeterError(random, 0.005, 0.01, 0.003, 0.01);
         MeterError i = new MeterError(random, 0.01, 0.005, 0.003, 0.001);
-        meter.measures("MEASure:VOLTage", () -> u.shown(volts()));
-        meter.measures("MEASure:CURRent", () -> i.shown(amps()));
+        shows(meter, "VOLTage", u, this::volts);
+        shows(meter, "CURRent", i, this::amps);
         meter.measures("MEASure:POWer", () -> u.shown(volts()) * i.shown(amps()));
         return meter;
     }
 
     private Instrument thermometer(Random random) {
-        Instrument logger = clipped(new Instrument("temperature logger", "THERMO-4"));
-        MeterError t = new MeterError(random, 0.002, 1, 0.1, 0.1);
-        logger.measures("MEASure:TEMPerature", () -> t.shown(ROOM_C));
+        Instrument logger = instrument("temperature logger", "THERMO-4");
+        shows(logger, "TEMPerature", new MeterError(random, 0.002, 1, 0.1, 0.1), () -> ROOM_C);
         return logger;
     }
 
     private Instrument scale(Random random) {
-        Instrument scale = clipped(new Instrument("scale", "SCALE-5KG"));
-        MeterError m = new MeterError(random, 0.001, 1, 0.2, 0.1);
-        scale.measures(
-                "MEASure:MASS",
-                () -> m.shown(truth.part(hooked).map(p -> p.massG().value()).orElse(0.0)));
+        Instrument scale = instrument("scale", "SCALE-5KG");
+        shows(
+                scale,
+                "MASS",
+                new MeterError(random, 0.001, 1, 0.2, 0.1),
+                () -> truth.part(hooked).map(p -> p.massG().value()).orElse(0.0));
         return scale;
     }
 }

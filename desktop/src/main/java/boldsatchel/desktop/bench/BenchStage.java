@@ -45,7 +45,7 @@ public final class BenchStage implements WorkStage {
      */
     public BenchStage(Desk desk, Supplier<LocalDate> today, Supplier<Optional<Path>> askForLog) {
         this.desk = desk;
-        pane = new TestPane(desk, today, askForLog);
+        pane = new TestPane(desk, today, askForLog, tests::refresh);
         content.getStyleClass().add("stage");
         tests.setId("bench-tests");
         tests.setAccessibleText("Tests");
@@ -82,10 +82,11 @@ public final class BenchStage implements WorkStage {
         commands.add("Import the log of a discharge", pane::importLog);
     }
 
-    /** Nothing measured is no fault; what is not as planned is worth a look. */
+    /** Fine is what was measured and is as planned; nothing measured proves nothing. */
     @Override
     public State standing(Evaluation evaluation) {
-        return evaluation.of(BenchResult.class).compared().stream().anyMatch(c -> c.latest() && c.differs())
+        List<BenchResult.Compared> compared = evaluation.of(BenchResult.class).compared();
+        return compared.isEmpty() || compared.stream().anyMatch(c -> c.latest() && c.differs())
                 ? State.WATCH
                 : State.FINE;
     }
@@ -144,9 +145,11 @@ public final class BenchStage implements WorkStage {
                     : done == 0
                             ? "not done yet"
                             : done == parts.size() ? "done" : done + " of " + parts.size() + " done";
-            Label title = Ui.label(test.title());
-            Label soft = Ui.label(how + " · " + minutes(test.minutes()), "soft");
+            String underWay = pane.underWay(test);
+            Label title = Ui.words(test.title());
+            Label soft = Ui.words((underWay.isEmpty() ? how : underWay) + " · " + minutes(test.minutes()), "soft");
             VBox words = new VBox(title, soft);
+            HBox.setHgrow(words, Priority.ALWAYS);
             HBox row = new HBox(8, words);
             if (done > 0) {
                 row.getChildren().addFirst(StateMark.of(differs ? State.WATCH : State.FINE, 11));

@@ -1,6 +1,7 @@
 package boldsatchel.desktop.bench;
 
 import boldsatchel.bench.BenchTest;
+import boldsatchel.bench.Meter;
 import boldsatchel.machine.Journal;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
@@ -21,6 +22,7 @@ final class Draft {
     private final Map<String, Double> values = new HashMap<>();
     private final Map<String, Double> plusMinus = new HashMap<>();
     private String instrument = "";
+    private Meter meter = Meter.CHEAP;
     private double celsius = BENCH_C;
 
     void tick(int step, boolean done) {
@@ -77,6 +79,15 @@ final class Draft {
 
     String instrument() {
         return instrument;
+    }
+
+    void countedAs(Meter newMeter) {
+        meter = newMeter;
+    }
+
+    /** How far what reads it may be off. */
+    Meter meter() {
+        return meter;
     }
 
     void at(double newCelsius) {

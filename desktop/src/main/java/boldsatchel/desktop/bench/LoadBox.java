@@ -4,11 +4,9 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.instruments.Recording;
 import boldsatchel.log.Log;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.Part;
 import boldsatchel.power.CellCurve;
 import java.time.Duration;
 import java.util.Optional;
-import java.util.function.DoubleSupplier;
 import java.util.function.Supplier;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
@@ -31,8 +29,8 @@ final class LoadBox extends VBox {
     private static final double LOOK_MS = 400;
 
     private final LogPane logPane;
-    private final Supplier<Optional<Part>> part;
-    private final DoubleSupplier celsius;
+    private final Supplier<Optional<Discharge>> chosen;
+    private final Runnable changed;
     private final TextField address = new TextField();
     private final Button run = Ui.button(
             "run-load",
@@ -41,14 +39,23 @@ final class LoadBox extends VBox {
             this::run);
     private final Label words = Ui.words("", "soft");
     private final Timeline look = new Timeline(new KeyFrame(javafx.util.Duration.millis(LOOK_MS), e -> look()));
-    private Optional<Recording> recording = Optional.empty();
+    private Optional<Running> running = Optional.empty();
     private boolean allowed;
 
-    LoadBox(LogPane logPane, Supplier<Optional<Part>> part, DoubleSupplier celsius) {
+    /** A run, and what it is the discharge of. */
+    private record Running(Discharge what, Recording recording) {}
+
+    /**
+     * A box.
+     *
+     * @param chosen what a run would discharge
+     * @param changed told when a run begins or ends
+     */
+    LoadBox(LogPane logPane, Supplier<Optional<Discharge>> chosen, Runnable changed) {
         super(3);
         this.logPane = logPane;
-        this.part = part;
-        this.celsius = celsius;
+        this.chosen = chosen;
+        this.changed = changed;
         address.setId("load-address");
         address.setPromptText("127.0.0.1:5025");
         address.setPrefColumnCount(14);
@@ -69,48 +76,56 @@ final class LoadBox extends VBox {
         showWhatNext();
     }
 
+    /** What is being discharged, if something is. */
+    Optional<Discharge> discharging() {
+        return running.map(Running::what);
+    }
+
     private void showWhatNext() {
-        boolean running = recording.isPresent();
-        run.setText(running ? "Stop" : "Run");
-        run.setDisable(!running && (!allowed || address.getText().isBlank()));
-        address.setDisable(running);
+        run.setText(running.isPresent() ? "Stop" : "Run");
+        run.setDisable(running.isEmpty() && (!allowed || address.getText().isBlank()));
+        address.setDisable(running.isPresent());
         words.setManaged(!words.getText().isEmpty());
     }
 
     private void run() {
-        if (recording.isPresent()) {
-            recording.get().close();
+        if (running.isPresent()) {
+            running.get().recording().close();
             return;
         }
-        part.get()
-                .ifPresent(p -> p.facet(Facet.Cells.class).ifPresent(c -> {
-                    recording = Optional.of(Recording.start(new Recording.Plan(
+        chosen.get().ifPresent(d -> {
+            Facet.Cells c = d.cells();
+            running = Optional.of(new Running(
+                    d,
+                    Recording.start(new Recording.Plan(
                             address.getText(),
-                            p.id(),
+                            d.part().id(),
                             C_RATE * c.capacityAh().value() * c.parallel(),
                             c.cutoffV() * c.series(),
                             CellCurve.restVolts(c.chemistry(), 1) * c.series(),
                             REST_EVERY_S,
                             REST_S,
                             PAUSE,
-                            CALL_AGAIN)));
-                    look.play();
-                    look();
-                }));
+                            CALL_AGAIN))));
+            changed.run();
+            look.play();
+            look();
+        });
     }
 
     private void look() {
-        recording.ifPresent(r -> {
-            boolean goesOn = r.isRunning();
-            Log log = r.log();
-            words.setText(r.words());
+        running.ifPresent(r -> {
+            boolean goesOn = r.recording().isRunning();
+            Log log = r.recording().log();
+            words.setText(r.what().part().name() + ": " + r.recording().words());
             if (goesOn) {
-                logPane.follow(log);
+                logPane.follow(log, r.what());
             } else {
                 look.stop();
-                recording = Optional.empty();
+                running = Optional.empty();
+                changed.run();
                 if (log.size() > 0) {
-                    logPane.take(log, part.get().flatMap(p -> p.facet(Facet.Cells.class)), celsius.getAsDouble());
+                    logPane.take(log, r.what());
                 }
             }
         });
@@ -120,6 +135,6 @@ final class LoadBox extends VBox {
     /** The window goes: the load is switched off first. */
     void end() {
         look.stop();
-        recording.ifPresent(Recording::closeNow);
+        running.ifPresent(r -> r.recording().closeNow());
     }
 }

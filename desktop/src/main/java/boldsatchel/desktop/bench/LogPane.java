@@ -1,7 +1,6 @@
 package boldsatchel.desktop.bench;
 
 import boldsatchel.bench.BenchFault;
-import boldsatchel.bench.Meter;
 import boldsatchel.bench.PackFit;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
@@ -15,7 +14,6 @@ import boldsatchel.log.LayoutGuess;
 import boldsatchel.log.Log;
 import boldsatchel.log.LogFault;
 import boldsatchel.log.LogReader;
-import boldsatchel.machine.Facet;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
 import java.io.IOException;
@@ -24,7 +22,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
+import java.util.function.Supplier;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -85,14 +84,16 @@ final class LogPane extends VBox {
 
     /** What came of it; no file where it was read off an instrument. */
     private record Shown(
+            Discharge of,
             String name,
             Optional<Opened> opened,
             List<String> notes,
             Optional<Drawing> drawing,
             Optional<PackFit.Result> fit,
             String wrong) {
-        static Shown refused(Opened opened, String why) {
-            return new Shown(opened.name(), Optional.of(opened), List.of(), Optional.empty(), Optional.empty(), why);
+        static Shown refused(Discharge of, Opened opened, String why) {
+            return new Shown(
+                    of, opened.name(), Optional.of(opened), List.of(), Optional.empty(), Optional.empty(), why);
         }
     }
 
@@ -102,42 +103,50 @@ final class LogPane extends VBox {
     private final Label about = Ui.words("", "soft");
     private final Label wrong = Ui.words("", "field-error");
     private final Latest reading = Latest.only();
-    private final Consumer<PackFit.Result> fitted;
+    private final Latest fitting = Latest.following();
+    private final Supplier<Optional<Discharge>> chosen;
+    private final BiConsumer<Discharge, PackFit.Result> fitted;
     private Optional<Opened> open = Optional.empty();
-    private Optional<Facet.Cells> cells = Optional.empty();
-    private double celsius;
 
-    LogPane(Desk desk, Consumer<PackFit.Result> fitted) {
+    /**
+     * A pane.
+     *
+     * @param chosen what is on show
+     * @param fitted told what came of a discharge, on show or not
+     */
+    LogPane(Desk desk, Supplier<Optional<Discharge>> chosen, BiConsumer<Discharge, PackFit.Result> fitted) {
         super(6);
         this.desk = desk;
+        this.chosen = chosen;
         this.fitted = fitted;
         plot.setId("log-plot");
         about.setId("log-about");
         wrong.setId("log-wrong");
         columns.setId("log-columns");
-        show(Optional.empty());
+        clear();
         getChildren().addAll(about, columns, wrong, plot);
     }
 
     /** Forgets the log. */
     void clear() {
         open = Optional.empty();
-        show(Optional.empty());
+        setVisible(false);
+        setManaged(false);
     }
 
-    /**
-     * Reads a file and fits it.
-     *
-     * @param of the pack that was discharged
-     * @param at how warm it was, °C
-     */
-    void read(Path file, Optional<Facet.Cells> of, double at) {
-        cells = of;
-        celsius = at;
-        about.setText("Reading " + file.getFileName() + " …");
-        setVisible(true);
-        setManaged(true);
-        reading.ask(() -> made(opened(file)), s -> show(Optional.of(s)));
+    /** Reads a file and fits it to what is chosen. */
+    void read(Path file) {
+        chosen.get().ifPresent(of -> {
+            about.setText("Reading " + file.getFileName() + " …");
+            setVisible(true);
+            setManaged(true);
+            reading.ask(() -> made(of, opened(file)), this::show);
+        });
+    }
+
+    /** Fits once more: another meter, or another temperature. */
+    void fitAgain() {
+        chosen.get().ifPresent(of -> open.ifPresent(o -> reading.ask(() -> made(of, o), this::show)));
     }
 
     private static Opened opened(Path file) {
@@ -155,37 +164,36 @@ final class LogPane extends VBox {
         }
     }
 
-    private Shown made(Opened opened) {
+    private static Shown made(Discharge of, Opened opened) {
         if (opened.layout().isEmpty()) {
-            return Shown.refused(opened, opened.wrong());
+            return Shown.refused(of, opened, opened.wrong());
         }
         try {
             LogReader.Read read = LogReader.read(opened.text(), opened.layout().get());
-            return made(opened.name(), Optional.of(opened), read);
+            return made(of, opened.name(), Optional.of(opened), read);
         } catch (LogFault e) {
-            return Shown.refused(opened, String.valueOf(e.getMessage()));
+            return Shown.refused(of, opened, String.valueOf(e.getMessage()));
         }
     }
 
-    private Shown made(String name, Optional<Opened> opened, LogReader.Read read) {
+    private static Shown made(Discharge of, String name, Optional<Opened> opened, LogReader.Read read) {
         List<String> notes = new ArrayList<>(read.notes());
         notes.addFirst(read.log().size() + " moments, " + hours(read.log().lasts()) + ".");
         Optional<PackFit.Result> fit = Optional.empty();
         String why = "";
-        if (cells.isPresent()) {
-            try {
-                fit = Optional.of(PackFit.of(read.log(), cells.get(), celsius, Meter.CHEAP));
-            } catch (BenchFault e) {
-                why = String.valueOf(e.getMessage());
-            }
+        try {
+            fit = Optional.of(PackFit.of(read.log(), of.cells(), of.celsius(), of.meter()));
+            notes.add("Ranges are for " + of.meter().words() + ".");
+        } catch (BenchFault e) {
+            why = String.valueOf(e.getMessage());
         }
         fit.ifPresent(f -> notes.addAll(f.notes()));
-        return new Shown(name, opened, notes, Optional.of(LogDrawing.of(read.log(), fit)), fit, why);
+        return new Shown(of, name, opened, notes, Optional.of(LogDrawing.of(read.log(), fit)), fit, why);
     }
 
     /** Shows what an instrument has read so far. */
-    void follow(Log log) {
-        if (log.size() > 1) {
+    void follow(Log log, Discharge of) {
+        if (log.size() > 1 && isOnShow(of)) {
             setVisible(true);
             setManaged(true);
             columns.getChildren().clear();
@@ -196,26 +204,27 @@ final class LogPane extends VBox {
         }
     }
 
-    /** Fits what an instrument has read. */
-    void take(Log log, Optional<Facet.Cells> of, double at) {
-        cells = of;
-        celsius = at;
-        reading.ask(
-                () -> made("Read off the load", Optional.empty(), new LogReader.Read(log, List.of())),
-                s -> show(Optional.of(s)));
+    /** Fits what an instrument has read, on show or not. */
+    void take(Log log, Discharge of) {
+        fitting.ask(
+                () -> made(of, "Read off the load", Optional.empty(), new LogReader.Read(log, List.of())), this::show);
+    }
+
+    private boolean isOnShow(Discharge of) {
+        return chosen.get().filter(c -> c.draft() == of.draft()).isPresent();
     }
 
     private static String hours(double seconds) {
         return seconds < 5400 ? Units.format(seconds / 60, 1, "min") : Units.format(seconds / 3600, 2, "h");
     }
 
-    private void show(Optional<Shown> shown) {
-        setVisible(shown.isPresent());
-        setManaged(shown.isPresent());
-        if (shown.isEmpty()) {
+    private void show(Shown s) {
+        s.fit().ifPresent(f -> fitted.accept(s.of(), f));
+        if (!isOnShow(s.of())) {
             return;
         }
-        Shown s = shown.get();
+        setVisible(true);
+        setManaged(true);
         open = s.opened();
         about.setText(s.name() + (s.notes().isEmpty() ? "" : ": " + String.join(" ", s.notes())));
         wrong.setText(s.wrong());
@@ -226,7 +235,6 @@ final class LogPane extends VBox {
         plot.setVisible(s.drawing().isPresent());
         plot.setManaged(s.drawing().isPresent());
         s.drawing().ifPresent(this::draw);
-        s.fit().ifPresent(fitted);
     }
 
     private void draw(Drawing drawing) {
@@ -257,7 +265,7 @@ final class LogPane extends VBox {
                     Optional.of(l.with(column, as.of(l.columns().get(column)))),
                     "");
             open = Optional.of(changed);
-            reading.ask(() -> made(changed), s -> show(Optional.of(s)));
+            chosen.get().ifPresent(of -> reading.ask(() -> made(of, changed), this::show));
         }));
     }
 }

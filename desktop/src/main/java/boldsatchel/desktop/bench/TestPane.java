@@ -5,6 +5,7 @@ import boldsatchel.bench.BenchTest;
 import boldsatchel.bench.BenchTests;
 import boldsatchel.bench.Expectation;
 import boldsatchel.bench.Measurand;
+import boldsatchel.bench.Meter;
 import boldsatchel.bench.PackFit;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.StateMark;
@@ -22,7 +23,6 @@ import boldsatchel.machine.Part;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
-import boldsatchel.standins.StandInBench;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
@@ -67,6 +67,8 @@ final class TestPane extends VBox {
     private final TitledPane stepsPane = new TitledPane("Cautions and steps", new VBox(6, cautions, hookUp, steps));
     private final GridPane readings = new GridPane();
     private final TextField instrument = new TextField();
+    private final ComboBox<Meter> meters = Ui.choice("bench-meter", Meter::words);
+    private final HBox goodTo = new HBox(8, Ui.label("which is"), meters);
     private final UnitField celsius;
     private final Button log;
     private final Button record;
@@ -77,15 +79,24 @@ final class TestPane extends VBox {
     private final VBox done = new VBox(3);
     private final LogPane logPane;
     private final Latest trying = Latest.following();
+    private final Runnable changed;
 
     private Optional<BenchTest> test = Optional.empty();
     private boolean filling;
 
-    TestPane(Desk desk, Supplier<LocalDate> today, Supplier<Optional<Path>> askForLog) {
+    /**
+     * A pane.
+     *
+     * @param today the day it is
+     * @param askForLog asks for the file of a log
+     * @param changed told when what the list of tests says may be another
+     */
+    TestPane(Desk desk, Supplier<LocalDate> today, Supplier<Optional<Path>> askForLog, Runnable changed) {
         super(8);
         this.desk = desk;
         this.today = today;
         this.askForLog = askForLog;
+        this.changed = changed;
         getStyleClass().add("bench-test");
         celsius = UnitField.required("bench-celsius", Quantity.TEMPERATURE, c -> {
                     draft().ifPresent(d -> d.at(c));
@@ -100,9 +111,16 @@ final class TestPane extends VBox {
                 "Take over into the plan",
                 "Put what was measured in place of the plan's figures, in one step that can be undone",
                 this::takeOver);
-        logPane = new LogPane(desk, this::fitted);
-        load = new LoadBox(
-                logPane, () -> part(), () -> draft().map(Draft::celsius).orElse(StandInBench.ROOM_C));
+        logPane = new LogPane(desk, this::discharge, this::fitted);
+        load = new LoadBox(logPane, this::discharge, changed);
+        meters.getItems().setAll(Meter.ALL);
+        meters.setAccessibleText("How good the meter is");
+        meters.setOnAction(e -> {
+            if (!filling) {
+                draft().ifPresent(d -> d.countedAs(meters.getValue()));
+                logPane.fitAgain();
+            }
+        });
         parts.setAccessibleText("Part that is tested");
         parts.setMaxWidth(300);
         parts.setOnAction(e -> {
@@ -130,10 +148,13 @@ final class TestPane extends VBox {
         head.setAlignment(Pos.CENTER_LEFT);
         HBox with = new HBox(8, Ui.label("Read with"), instrument, Ui.label("on a bench at"), celsius);
         with.setAlignment(Pos.CENTER_LEFT);
+        goodTo.setAlignment(Pos.CENTER_LEFT);
         HBox buttons = new HBox(8, log, record, takeOver);
         buttons.setAlignment(Pos.CENTER_LEFT);
         getChildren()
-                .addAll(head, takes, purpose, stepsPane, load, readings, with, buttons, hint, effect, logPane, done);
+                .addAll(
+                        head, takes, purpose, stepsPane, load, readings, with, goodTo, buttons, hint, effect, logPane,
+                        done);
     }
 
     void choose(BenchTest chosen) {
@@ -175,9 +196,14 @@ final class TestPane extends VBox {
         log.setManaged(shown.log());
         load.setVisible(shown.log());
         load.setManaged(shown.log());
+        goodTo.setVisible(shown.log());
+        goodTo.setManaged(shown.log());
         draft().ifPresent(d -> {
             showSteps(shown, d);
             instrument.setText(d.instrument());
+            filling = true;
+            meters.setValue(d.meter());
+            filling = false;
             celsius.show(d.celsius());
             showReadings(shown, d);
             showWhatNext(shown, d);
@@ -401,18 +427,35 @@ final class TestPane extends VBox {
     }
 
     void importLog(Path file) {
-        draft().ifPresent(d -> logPane.read(file, part().flatMap(p -> p.facet(Facet.Cells.class)), d.celsius()));
+        logPane.read(file);
     }
 
-    private void fitted(PackFit.Result fit) {
-        draft().ifPresent(d -> {
-            d.read("pack.chargeAh", rounded(fit.chargeAh()));
-            d.read("pack.ohms", rounded(fit.ohms()));
-            d.read("pack.cellOhms", rounded(fit.cellOhms()));
+    private Optional<Discharge> discharge() {
+        return part().flatMap(p -> p.facet(Facet.Cells.class).flatMap(c -> draft().map(d -> new Discharge(p, c, d))));
+    }
+
+    /** Whether a test of some parts was begun and not put down, or runs; empty where it was not. */
+    String underWay(BenchTest asked) {
+        if (load.discharging().isPresent() && asked.log()) {
+            return "running";
+        }
+        return drafts.entrySet().stream()
+                        .anyMatch(d -> d.getKey().startsWith(asked.id() + "/")
+                                && !d.getValue().isEmpty())
+                ? "read, not put down yet"
+                : "";
+    }
+
+    private void fitted(Discharge of, PackFit.Result fit) {
+        of.draft().read("pack.chargeAh", rounded(fit.chargeAh()));
+        of.draft().read("pack.ohms", rounded(fit.ohms()));
+        of.draft().read("pack.cellOhms", rounded(fit.cellOhms()));
+        if (draft().filter(d -> d == of.draft()).isPresent()) {
             // What has been done makes room for what came of it.
-            stepsPane.setExpanded(test.filter(d::mayGoOn).isEmpty());
+            stepsPane.setExpanded(test.filter(of.draft()::mayGoOn).isEmpty());
             show();
-        });
+        }
+        changed.run();
     }
 
     /** A doubt has two digits, and what it is about as many places (JCGM 100:2008, 7.2.6). */
