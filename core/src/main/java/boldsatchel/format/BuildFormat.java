@@ -73,6 +73,11 @@ public final class BuildFormat {
         return BuildMapper.MAPPER.writeValueAsString(root) + "\n";
     }
 
+    /** A build as the file has it, to be put into something larger. */
+    public static JsonNode node(Build build) {
+        return written(build);
+    }
+
     /** Any JSON as this program writes it: one element a line. */
     public static String text(JsonNode node) {
         return BuildMapper.MAPPER.writeValueAsString(node);

@@ -283,6 +283,21 @@ public final class Hunt {
                 .toList();
     }
 
+    /** What a clue says, in words. */
+    public String words(Journal.Clue clue) {
+        Optional<Odds> asked = Optional.ofNullable(odds.get(clue.check()));
+        String title = asked.map(o -> o.check().title()).orElse(clue.check());
+        String said = clue.value()
+                .map(v -> asked.flatMap(Odds::plan)
+                        .map(p -> Units.format(p.quantity(), v))
+                        .orElse(Units.format(v.value())))
+                .or(() -> asked.map(Odds::check)
+                        .filter(c -> c.place(clue.outcome()) >= 0)
+                        .map(c -> c.outcomes().get(c.place(clue.outcome())).words()))
+                .orElse(clue.outcome().isEmpty() ? "cannot be done" : clue.outcome());
+        return title + ": " + said + (asked.isPresent() ? "" : " (tells nothing here)");
+    }
+
     /** Part that a check of this hunt is done to; the subject for one that tells nothing in it. */
     public Part place(Check check) {
         return Optional.ofNullable(odds.get(check.id())).map(Odds::place).orElse(subject);

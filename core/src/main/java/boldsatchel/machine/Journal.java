@@ -172,6 +172,18 @@ public record Journal(
             return with(now);
         }
 
+        /** The same without a clue. */
+        public Hunted without(int place) {
+            List<Clue> now = new ArrayList<>(clues);
+            now.remove(place);
+            return with(now);
+        }
+
+        /** The same with another time for it, and what is done instead then. */
+        public Hunted boxed(double newMinutes, String newFallback) {
+            return new Hunted(id, on, symptom, part, newMinutes, newFallback, clues, culprit, words);
+        }
+
         /** The same with its end. */
         public Hunted ended(String newCulprit) {
             return new Hunted(id, on, symptom, part, boxMinutes, fallback, clues, newCulprit, words);

@@ -25,6 +25,10 @@ public final class Report {
 
     /** One JSON object: the verdicts, the findings, and the numbers that stand behind them, as exact as they were worked out. */
     public static String json(Evaluation evaluation) {
+        return BuildFormat.text(node(evaluation));
+    }
+
+    static ObjectNode node(Evaluation evaluation) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("build", evaluation.build().name());
         ArrayNode verdicts = root.putArray("verdicts");
@@ -43,7 +47,7 @@ public final class Report {
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));
         MoneyReport.write(root.putObject("money"), evaluation.build(), evaluation.of(CostResult.class));
         BenchReport.write(root.putObject("bench"), evaluation.of(BenchResult.class));
-        return BuildFormat.text(root);
+        return root;
     }
 
     private static void verdict(ObjectNode node, Verdict v, Evaluation evaluation) {

@@ -6,7 +6,6 @@ import boldsatchel.hunt.Band;
 import boldsatchel.hunt.Cause;
 import boldsatchel.hunt.Check;
 import boldsatchel.hunt.Hunt;
-import boldsatchel.hunt.Knowledge;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
@@ -65,10 +64,10 @@ public final class HiddenFault {
      *
      * @return nothing where no cause that is known shows so on this part
      */
-    public static Optional<HiddenFault> drawn(Knowledge knowledge, Evaluation evaluation, Hunt hunt, long seed) {
+    public static Optional<HiddenFault> drawn(Evaluation evaluation, Hunt hunt, long seed) {
         List<Cause> causes = hunt.after(List.of(), 0).suspects().stream()
                 .map(w -> w.cause())
-                .filter(c -> knowledge.causes().contains(c))
+                .filter(c -> !c.equals(Cause.OTHER))
                 .toList();
         double all = causes.stream().mapToDouble(c -> weight(c, hunt)).sum();
         double at = new Random(seed).nextDouble() * all;

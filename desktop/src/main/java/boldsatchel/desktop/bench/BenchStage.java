@@ -8,7 +8,10 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.desktop.hunt.HuntsView;
+import boldsatchel.hunt.Knowledge;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
@@ -16,6 +19,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -23,8 +27,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** The bench: which tests there are for this build, how they are done, what they said. */
@@ -33,7 +40,11 @@ public final class BenchStage implements WorkStage {
     private static final double LIST_WIDTH = 236;
 
     private final Desk desk;
-    private final HBox content = new HBox(10);
+    private final VBox content = new VBox(8);
+    private final ToggleGroup views = new ToggleGroup();
+    private final ToggleButton measure = view("bench-measure", "Measure");
+    private final ToggleButton find = view("bench-find", "Find a fault");
+    private final HuntsView hunts;
     private final ListView<BenchTest> tests = new ListView<>();
     private final TestPane pane;
 
@@ -42,8 +53,15 @@ public final class BenchStage implements WorkStage {
      *
      * @param today the day it is
      * @param askForLog asks for the file of a log
+     * @param knowledge what is known of faults
+     * @param help puts together what helpers need of a hunt
      */
-    public BenchStage(Desk desk, Supplier<LocalDate> today, Supplier<Optional<Path>> askForLog) {
+    public BenchStage(
+            Desk desk,
+            Supplier<LocalDate> today,
+            Supplier<Optional<Path>> askForLog,
+            Supplier<Knowledge> knowledge,
+            Consumer<Journal.Hunted> help) {
         this.desk = desk;
         pane = new TestPane(desk, today, askForLog, tests::refresh);
         content.getStyleClass().add("stage");
@@ -58,8 +76,33 @@ public final class BenchStage implements WorkStage {
                 .subscribe(t -> Optional.ofNullable(t).ifPresent(pane::choose));
         ScrollPane scroll = Ui.scroll(pane);
         HBox.setHgrow(scroll, Priority.ALWAYS);
-        content.getChildren().addAll(tests, scroll);
+        hunts = new HuntsView(desk, knowledge, today, help);
+        HBox choice = new HBox(measure, find);
+        choice.getStyleClass().add("switch");
+        HBox measuring = new HBox(10, tests, scroll);
+        StackPane panes = new StackPane(measuring, hunts);
+        VBox.setVgrow(panes, Priority.ALWAYS);
+        shownBy(measure, measuring);
+        shownBy(find, hunts);
+        content.getChildren().addAll(choice, panes);
+        views.selectToggle(measure);
         desk.keepShowing(content, this::show);
+    }
+
+    private ToggleButton view(String id, String text) {
+        ToggleButton button = new ToggleButton(text);
+        button.setId(id);
+        button.setToggleGroup(views);
+        button.setOnAction(e -> {
+            views.selectToggle(button);
+            show();
+        });
+        return button;
+    }
+
+    private static void shownBy(ToggleButton button, Node pane) {
+        pane.visibleProperty().bind(button.selectedProperty());
+        pane.managedProperty().bind(button.selectedProperty());
     }
 
     @Override
@@ -69,7 +112,7 @@ public final class BenchStage implements WorkStage {
 
     @Override
     public String purpose() {
-        return "measure, prove";
+        return "measure, prove, find faults";
     }
 
     @Override
@@ -80,6 +123,7 @@ public final class BenchStage implements WorkStage {
     @Override
     public void addCommands(Commands commands) {
         commands.add("Import the log of a discharge", pane::importLog);
+        commands.add("Find a fault", () -> views.selectToggle(find));
     }
 
     /** Fine is what was measured and is as planned; nothing measured proves nothing. */
@@ -93,6 +137,7 @@ public final class BenchStage implements WorkStage {
 
     /** Reads the log of a discharge of the pack that is there. */
     public void importLog(Path file) {
+        views.selectToggle(measure);
         BenchTests.all().stream()
                 .filter(BenchTest::log)
                 .findFirst()
@@ -106,6 +151,10 @@ public final class BenchStage implements WorkStage {
     }
 
     private void show() {
+        if (find.isSelected()) {
+            hunts.show();
+            return;
+        }
         Build build = desk.session().shown();
         List<BenchTest> there = BenchTests.all().stream()
                 .filter(t -> !BenchTests.parts(build, t).isEmpty())

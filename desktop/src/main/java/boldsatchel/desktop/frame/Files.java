@@ -1,12 +1,14 @@
 package boldsatchel.desktop.frame;
 
 import boldsatchel.book.Book;
+import boldsatchel.book.HelpBundle;
 import boldsatchel.book.Tables;
 import boldsatchel.cost.Waiting;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.desktop.document.OwnFaults;
 import boldsatchel.desktop.document.OwnShelf;
 import boldsatchel.desktop.document.Pictures;
 import boldsatchel.desktop.document.Recents;
@@ -14,11 +16,14 @@ import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.format.LibraryFormat;
+import boldsatchel.hunt.Hunt;
+import boldsatchel.hunt.Knowledge;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Case;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
 import boldsatchel.sheet.Table;
+import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.io.File;
 import java.nio.file.Path;
@@ -297,6 +302,25 @@ public final class Files {
     /** Asks for a folder and puts one table there, to be printed. */
     public void choosePrint(Window window, Table table) {
         chooseFolder(window, "Put “" + table.title() + "” to print in").ifPresent(f -> print(f, table));
+    }
+
+    /** Asks where what helpers need of a hunt is put, and puts it there. */
+    public void chooseHelp(Window window, Journal.Hunted hunted) {
+        chooseFolder(window, "Put what helpers need in").ifPresent(f -> help(f, hunted));
+    }
+
+    /** Puts what helpers need of a hunt into a folder. */
+    public void help(Path folder, Journal.Hunted hunted) {
+        Build build = desk.session().build();
+        export(folder, "Putting it together", () -> {
+            Evaluation evaluation = Evaluator.evaluate(build);
+            Knowledge knowledge = OwnFaults.load().knowledge();
+            return knowledge
+                    .symptom(hunted.symptom())
+                    .flatMap(s -> build.part(hunted.part())
+                            .map(p -> HelpBundle.files(evaluation, Hunt.begin(knowledge, evaluation, s, p), hunted)))
+                    .orElse(Map.of());
+        });
     }
 
     private static Optional<Path> chooseFolder(Window window, String title) {

@@ -8,6 +8,7 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.desktop.document.OwnFaults;
 import boldsatchel.desktop.document.Recents;
 import boldsatchel.desktop.links.LinksStage;
 import boldsatchel.desktop.pack.PackStage;
@@ -15,6 +16,7 @@ import boldsatchel.desktop.power.PowerStage;
 import boldsatchel.desktop.shelf.ShelfStage;
 import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edits;
+import boldsatchel.hunt.Knowledge;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Case;
 import boldsatchel.machine.Part;
@@ -25,6 +27,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -72,7 +75,11 @@ public final class Frame extends StackPane {
         this.recovered = new RecoveredBar(desk.session(), files, messages);
         this.pack = new PackStage(desk);
         this.bench = new BenchStage(
-                desk, Frame::today, () -> Files.chooseLog(getScene().getWindow()));
+                desk,
+                Frame::today,
+                () -> Files.chooseLog(getScene().getWindow()),
+                this::faults,
+                h -> files.chooseHelp(getScene().getWindow(), h));
         // Where stages are listed: a new stage is one package and one line here.
         this.stages = List.of(
                 new BriefStage(
@@ -146,6 +153,14 @@ public final class Frame extends StackPane {
         public void export() {
             files.chooseExportShelf(getScene().getWindow());
         }
+    }
+
+    /** What is known of faults; read beside the window. */
+    private Knowledge faults() {
+        OwnFaults.Loaded loaded = OwnFaults.load();
+        loaded.problem()
+                .ifPresent(p -> Platform.runLater(() -> messages.complain("Your own list of faults is left out", p)));
+        return loaded.knowledge();
     }
 
     /** What the start sheet leads to. */
