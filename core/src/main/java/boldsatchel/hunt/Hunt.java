@@ -128,7 +128,7 @@ public final class Hunt {
         double sum = 0;
         for (Cause cause : knowledge.causes()) {
             double shows = cause.showsAs(symptom);
-            if (shows > 0 && isPossible(cause, evaluation.build())) {
+            if (shows > 0 && isPossible(cause, evaluation.build(), subject)) {
                 Nearness near = Nearness.of(cause.near(), evaluation, subject);
                 double weight = cause.rate() * shows * near.factor();
                 suspects.add(new Suspect(cause, weight, near.words()));
@@ -143,8 +143,8 @@ public final class Hunt {
         return shared;
     }
 
-    private static boolean isPossible(Cause cause, Build build) {
-        return cause.on().stream().allMatch(t -> Trait.of(t).orElseThrow().anywhere(build));
+    private static boolean isPossible(Cause cause, Build build, Part subject) {
+        return cause.on().stream().allMatch(t -> Trait.of(t).orElseThrow().isFor(build, subject));
     }
 
     private static Odds outcomes(Check check, Part place, List<Suspect> suspects) {

@@ -32,20 +32,32 @@ final class Places {
     /** All parts, the nearest first: the subject, what feeds it from near to far, what it feeds, the others. */
     private static List<Part> near(Build build, Part subject) {
         List<Part> parts = new ArrayList<>(List.of(subject));
+        parts.addAll(above(build, subject));
         for (Rung root : build.wiring().chain()) {
             root.walk()
                     .filter(r -> r.part().filter(subject.id()::equals).isPresent())
+                    .flatMap(Rung::walk)
+                    .forEach(r -> build.partOf(r).ifPresent(parts::add));
+        }
+        parts.addAll(build.parts().list());
+        return parts.stream().distinct().toList();
+    }
+
+    /** Parts of the chain between a source and a part, the nearest first. */
+    static List<Part> above(Build build, Part part) {
+        List<Part> above = new ArrayList<>();
+        for (Rung root : build.wiring().chain()) {
+            root.walk()
+                    .filter(r -> r.part().filter(part.id()::equals).isPresent())
                     .findFirst()
                     .ifPresent(at -> {
                         root.pathTo(at.id())
                                 .reversed()
-                                .forEach(r -> build.partOf(r).ifPresent(parts::add));
-                        root.sources().forEach(r -> build.partOf(r).ifPresent(parts::add));
-                        at.walk().forEach(r -> build.partOf(r).ifPresent(parts::add));
+                                .forEach(r -> build.partOf(r).ifPresent(above::add));
+                        root.sources().forEach(r -> build.partOf(r).ifPresent(above::add));
                     });
         }
-        parts.addAll(build.parts().list());
-        return parts.stream().distinct().toList();
+        return above;
     }
 
     /** Chains that feed the subject, or that it feeds. */

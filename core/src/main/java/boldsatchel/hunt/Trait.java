@@ -44,6 +44,9 @@ record Trait(String words, BiPredicate<Build, Part> test) {
                         (b, p) -> p.facet(Facet.Cells.class)
                                 .filter(c -> c.series() > 1)
                                 .isPresent()));
+            case "feeding" ->
+                of(name).map(t ->
+                        new Trait(words, (b, p) -> Places.above(b, p).stream().anyMatch(f -> t.of(b, f))));
             default ->
                 Arrays.stream(Facet.class.getPermittedSubclasses())
                         .filter(f -> f.getSimpleName().equals(words))
@@ -71,8 +74,10 @@ record Trait(String words, BiPredicate<Build, Part> test) {
         return test.test(build, part);
     }
 
-    /** Whether any part of a build is so. */
-    boolean anywhere(Build build) {
-        return build.parts().list().stream().anyMatch(p -> test.test(build, p));
+    /** Whether a build has it for a part that is in trouble: any of its parts is so, or, of what feeds, the part's own. */
+    boolean isFor(Build build, Part subject) {
+        return words.startsWith("feeding:")
+                ? test.test(build, subject)
+                : build.parts().list().stream().anyMatch(p -> test.test(build, p));
     }
 }

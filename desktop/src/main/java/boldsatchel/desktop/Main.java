@@ -355,11 +355,15 @@ public final class Main implements Callable<Integer> {
         @SuppressWarnings("NullAway.Init")
         private Path folder;
 
+        @Option(names = "--only", paramLabel = "FILE", description = "this one only: bench.png", defaultValue = "")
+        @SuppressWarnings("NullAway.Init")
+        private String only;
+
         @Override
         public Integer call() throws UserException {
             return ended(Launcher.launch(stage -> {
                 Launcher.takesPictures();
-                Shots.manual(stage, folder);
+                Shots.manual(stage, folder, only);
             }));
         }
     }

@@ -3,6 +3,7 @@ package boldsatchel.desktop;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.edit.Edits;
+import boldsatchel.edit.HuntEdits;
 import boldsatchel.edit.Purchases;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
@@ -12,6 +13,7 @@ import boldsatchel.machine.Journal;
 import boldsatchel.machine.Money;
 import boldsatchel.machine.Purchase;
 import boldsatchel.machine.ScrewThread;
+import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
 import boldsatchel.standins.SampleLog;
@@ -88,6 +90,7 @@ final class Shots {
             new Shot("power-suggest.png", "harbour-watch", "Power", false, a -> press(a, "#suggest")),
             new Shot("links.png", "cave-survey", "Links", false, a -> {}),
             new Shot("bench.png", "cave-survey", "Bench", false, Shots::discharge),
+            new Shot("fault.png", "orchard-ledger", "Bench", false, Shots::hunt),
             new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),
             new Shot(
                     "pack-lid-clash.png",
@@ -128,6 +131,26 @@ final class Shots {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** A screen that flickers, and what two checks said. */
+    private static void hunt(App app) {
+        app.desk()
+                .session()
+                .does(HuntEdits.begin(new Journal.Hunted(
+                        "hunt-1",
+                        Optional.empty(),
+                        "screen-flickers",
+                        "panel",
+                        120,
+                        "the old panel",
+                        List.of(
+                                new Journal.Clue("move-cable", "same", Optional.empty(), ""),
+                                new Journal.Clue(
+                                        "far-busy", "", Optional.of(new Figure(11.2, 0.05, Basis.MEASURED)), "")),
+                        "",
+                        "")));
+        press(app, "#bench-find");
     }
 
     /** The board with four holes, drawn large, its display socket chosen. */
@@ -240,9 +263,14 @@ final class Shots {
         }
     }
 
-    /** All pictures of the manual, one after the other. */
-    static void manual(Stage stage, Path folder) {
-        next(stage, folder, new ArrayDeque<>(MANUAL));
+    /** All pictures of the manual, one after the other; of one name only where one is given. */
+    static void manual(Stage stage, Path folder, String only) {
+        next(
+                stage,
+                folder,
+                new ArrayDeque<>(MANUAL.stream()
+                        .filter(s -> only.isEmpty() || s.file().equals(only))
+                        .toList()));
     }
 
     private static void next(Stage stage, Path folder, Deque<Shot> left) {

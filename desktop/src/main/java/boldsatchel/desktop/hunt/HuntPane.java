@@ -22,6 +22,7 @@ import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -48,6 +49,8 @@ final class HuntPane extends VBox {
     private static final double WIDEST_BAR = 90;
     private static final int SHOWN = 6;
     private static final double SHOWN_SHARE = 0.01;
+    /** A clue that makes a suspect so many times likelier, or less likely, is worth a word. */
+    private static final double STRONG = 2.5;
 
     private final Desk desk;
     private final Supplier<Knowledge> knowledge;
@@ -115,9 +118,14 @@ final class HuntPane extends VBox {
         return chase.flatMap(Chase::hunted);
     }
 
-    void show(Chase newChase) {
+    /** Takes a hunt; it is shown when all is. */
+    void choose(Chase newChase) {
         chase = Optional.of(newChase);
         chosen = Optional.empty();
+    }
+
+    void show(Chase newChase) {
+        choose(newChase);
         show();
     }
 
@@ -158,7 +166,9 @@ final class HuntPane extends VBox {
                     symptom.isEmpty()
                             ? "This symptom is in none of the lists that are known here."
                             : "This part is no longer in the build.");
-            List.of(next, clues).forEach(b -> b.getChildren().clear());
+            next.setVisible(false);
+            next.setManaged(false);
+            clues.getChildren().clear();
             suspects.getChildren().clear();
             return;
         }
@@ -199,7 +209,7 @@ final class HuntPane extends VBox {
                 + (hunted.boxMinutes() > 0 ? " of " + minutes(hunted.boxMinutes()) : ""));
         showStanding(hunted, hunt, belief);
         showNext(hunted, hunt, belief);
-        showSuspects(belief);
+        showSuspects(hunt, belief);
         showClues(hunted, hunt);
     }
 
@@ -281,8 +291,8 @@ final class HuntPane extends VBox {
         }
         return fault(hunt)
                 .map(f -> f.cause().id().equals(hunted.culprit())
-                        ? "Right: " + words + ". The bits beside each check say what it was worth."
-                        : "No. It is: " + f.cause().title() + ". The bits beside each check say what it was worth.")
+                        ? "Right: " + words + ". Beside each check stands what it was worth."
+                        : "No. It is: " + f.cause().title() + ". Beside each check stands what it was worth.")
                 .orElse(words);
     }
 
@@ -317,7 +327,9 @@ final class HuntPane extends VBox {
             chosen = Optional.of(others.getValue().check().id());
             show();
         });
-        HBox head = new HBox(8, Ui.label("Check next", "section"), others);
+        Label heading = Ui.label("Check next", "section");
+        heading.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(8, heading, others);
         head.setAlignment(Pos.CENTER_LEFT);
         List<String> facts = new ArrayList<>(List.of(minutes(check.minutes())));
         if (!check.needs().isEmpty()) {
@@ -326,7 +338,7 @@ final class HuntPane extends VBox {
         if (!shown.place().equals(hunt.subject())) {
             facts.add("at " + shown.place().name());
         }
-        facts.add("tells " + Units.format(shown.bits(), 2, "bits"));
+        facts.add(tells(shown.bits()));
         next.getChildren()
                 .addAll(
                         head,
@@ -334,6 +346,14 @@ final class HuntPane extends VBox {
                         Ui.words(check.how()),
                         forecast(hunt, belief, shown));
         next.getChildren().add(answers(hunt, shown));
+    }
+
+    /** One bit halves the suspects. */
+    private static String tells(double bits) {
+        if (bits > 0.9) {
+            return "halves the suspects or better";
+        }
+        return bits > 0.4 ? "tells a good deal" : bits > 0.12 ? "tells something" : "tells little";
     }
 
     /** What would be seen, by suspect. */
@@ -345,11 +365,11 @@ final class HuntPane extends VBox {
             grid.addRow(0, Ui.label("as planned", "soft"), Ui.label(shown.expected()));
         }
         hunt.forecast(shown.check(), belief)
-                .forEach((cause, words) -> grid.addRow(grid.getRowCount(), Ui.label(cause, "soft"), Ui.label(words)));
+                .forEach((cause, words) -> grid.addRow(grid.getRowCount(), Ui.words(cause, "soft"), Ui.words(words)));
         ColumnConstraints first = new ColumnConstraints();
-        first.setHgrow(Priority.SOMETIMES);
+        first.setPercentWidth(58);
         ColumnConstraints second = new ColumnConstraints();
-        second.setMinWidth(Region.USE_PREF_SIZE);
+        second.setPercentWidth(42);
         grid.getColumnConstraints().addAll(first, second);
         grid.setId("hunt-forecast");
         return grid;
@@ -418,7 +438,7 @@ final class HuntPane extends VBox {
         chase.ifPresent(c -> c.does(name, h -> h.and(clue)));
     }
 
-    private void showSuspects(Belief belief) {
+    private void showSuspects(Hunt hunt, Belief belief) {
         suspects.getChildren().clear();
         double rest = 0;
         int others = 0;
@@ -436,6 +456,10 @@ final class HuntPane extends VBox {
             if (!w.why().isEmpty()) {
                 words.getChildren().add(Ui.words(w.why(), "soft"));
             }
+            String spoke = spoke(hunt, w);
+            if (!spoke.isEmpty()) {
+                words.getChildren().add(Ui.words(spoke, "soft"));
+            }
             Label share = Ui.label(percent(w.weight()));
             suspects.addRow(suspects.getRowCount(), bar, share, words);
             for (Node n : List.of(bar, share, words)) {
@@ -444,13 +468,24 @@ final class HuntPane extends VBox {
             GridPane.setMargin(bar, new javafx.geometry.Insets(4, 0, 0, 0));
         }
         if (others > 0) {
-            suspects.add(
-                    Ui.label("and " + others + (others == 1 ? " other" : " others") + ", " + percent(rest), "soft"),
-                    1,
-                    suspects.getRowCount(),
-                    2,
-                    1);
+            int row = suspects.getRowCount();
+            suspects.add(Ui.label(percent(rest), "soft"), 1, row);
+            suspects.add(Ui.label(others == 1 ? "one other" : others + " others", "soft"), 2, row);
         }
+    }
+
+    /** Which clue speaks most for a suspect, and which against it. */
+    private static String spoke(Hunt hunt, Belief.Weighed suspect) {
+        List<String> words = new ArrayList<>();
+        suspect.spoke().stream()
+                .max(Comparator.comparingDouble(Belief.Spoke::factor))
+                .filter(s -> s.factor() > STRONG)
+                .ifPresent(s -> words.add("For it: " + hunt.words(s.clue()) + "."));
+        suspect.spoke().stream()
+                .min(Comparator.comparingDouble(Belief.Spoke::factor))
+                .filter(s -> s.factor() < 1 / STRONG)
+                .ifPresent(s -> words.add("Against it: " + hunt.words(s.clue()) + "."));
+        return String.join(" ", words);
     }
 
     private void showClues(Journal.Hunted hunted, Hunt hunt) {
@@ -461,7 +496,7 @@ final class HuntPane extends VBox {
             double before = hunt.after(said.subList(0, i), 0).bits();
             double after = hunt.after(said.subList(0, i + 1), 0).bits();
             Label words = Ui.words(hunt.words(said.get(i)));
-            Label worth = Ui.label(said.get(i).says() ? signed(before - after) : "left out", "soft");
+            Label worth = Ui.label(said.get(i).says() ? worth(before, after) : "left out", "soft");
             worth.setMinWidth(Region.USE_PREF_SIZE);
             Button out = Ui.button(
                     "hunt-out-" + i,
@@ -476,7 +511,7 @@ final class HuntPane extends VBox {
             clues.getChildren().add(row);
         }
         if (!said.isEmpty()) {
-            clues.getChildren().addFirst(Ui.label("Checked so far, and how much doubt it took away", "soft"));
+            clues.getChildren().addFirst(Ui.label("Checked so far", "soft"));
         }
         if (!isPractice()) {
             HBox row = new HBox(
@@ -490,7 +525,11 @@ final class HuntPane extends VBox {
         }
     }
 
-    private static String signed(double bits) {
-        return (bits >= 0 ? "+" : "−") + Units.format(Math.abs(bits), 2, "bits");
+    /** How much of the doubt before it a clue took away, or added. */
+    private static String worth(double before, double after) {
+        double share = before > 0 ? (before - after) / before : 0;
+        return Math.abs(share) < 0.005
+                ? "no less doubt"
+                : Units.format(100 * Math.abs(share), 0, "%") + (share > 0 ? " less doubt" : " more doubt");
     }
 }

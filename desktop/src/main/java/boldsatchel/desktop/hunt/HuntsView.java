@@ -87,7 +87,7 @@ public final class HuntsView extends HBox {
         left.setMaxWidth(LIST_WIDTH);
         symptoms.setAccessibleText("What you see");
         symptoms.setPromptText("what you see");
-        symptoms.setPrefWidth(300);
+        symptoms.setPrefWidth(380);
         symptoms.setOnAction(e -> showParts());
         parts.setAccessibleText("On which part");
         parts.setPrefWidth(210);
@@ -132,6 +132,12 @@ public final class HuntsView extends HBox {
             symptoms.getItems().setAll(possible);
         }
         showParts();
+        if (pane.hunted().isEmpty()) {
+            build.journal().hunts().stream()
+                    .filter(h -> h.culprit().isEmpty())
+                    .reduce((a, b) -> b)
+                    .ifPresent(h -> pane.choose(Chase.written(desk.session(), h.id())));
+        }
         filling = true;
         Optional<String> chosen = pane.hunted().map(Journal.Hunted::id);
         if (!hunts.getItems().equals(build.journal().hunts())) {
