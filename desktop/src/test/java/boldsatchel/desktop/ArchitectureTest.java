@@ -42,6 +42,7 @@ public class ArchitectureTest {
             "boldsatchel.shelf",
             "boldsatchel.edit",
             "boldsatchel.verdict",
+            "boldsatchel.hunt",
             "boldsatchel.plan",
             "boldsatchel.judge",
             "boldsatchel.drawing",
@@ -164,6 +165,7 @@ public class ArchitectureTest {
                 .dependOnClassesThat()
                 .resideInAnyPackage(
                         "boldsatchel.verdict",
+                        "boldsatchel.hunt",
                         "boldsatchel.edit",
                         "boldsatchel.judge",
                         "boldsatchel.format",

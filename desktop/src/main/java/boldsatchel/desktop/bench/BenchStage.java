@@ -8,7 +8,6 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
-import boldsatchel.desktop.hunt.HuntsView;
 import boldsatchel.hunt.Knowledge;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;

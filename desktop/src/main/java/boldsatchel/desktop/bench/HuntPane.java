@@ -1,4 +1,4 @@
-package boldsatchel.desktop.hunt;
+package boldsatchel.desktop.bench;
 
 import boldsatchel.bench.Measurand;
 import boldsatchel.desktop.controls.StateMark;

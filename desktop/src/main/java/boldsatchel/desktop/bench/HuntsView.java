@@ -1,4 +1,4 @@
-package boldsatchel.desktop.hunt;
+package boldsatchel.desktop.bench;
 
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Desk;
@@ -28,7 +28,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Hunts for faults: those that were begun beside the one on show, and how a new one begins. */
-public final class HuntsView extends HBox {
+final class HuntsView extends HBox {
 
     private static final double LIST_WIDTH = 236;
 
@@ -57,7 +57,7 @@ public final class HuntsView extends HBox {
      * @param today the day it is
      * @param help puts together what helpers need of a hunt
      */
-    public HuntsView(Desk desk, Supplier<Knowledge> read, Supplier<LocalDate> today, Consumer<Journal.Hunted> help) {
+    HuntsView(Desk desk, Supplier<Knowledge> read, Supplier<LocalDate> today, Consumer<Journal.Hunted> help) {
         super(10);
         this.desk = desk;
         this.read = read;
@@ -118,7 +118,7 @@ public final class HuntsView extends HBox {
     }
 
     /** Shows the build as it is now. */
-    public void show() {
+    void show() {
         if (knowledge.symptoms().isEmpty()) {
             reading.ask(read, k -> {
                 knowledge = k;

@@ -1,4 +1,4 @@
-package boldsatchel.desktop.hunt;
+package boldsatchel.desktop.bench;
 
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.edit.HuntEdits;
