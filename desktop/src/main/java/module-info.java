@@ -13,6 +13,7 @@ module boldsatchel.desktop {
     requires atlantafx.base;
     requires info.picocli;
     requires dev.dirs;
+    requires com.fazecast.jSerialComm;
     requires org.slf4j;
     requires ch.qos.logback.classic;
 

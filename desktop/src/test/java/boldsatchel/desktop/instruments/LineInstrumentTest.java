@@ -12,10 +12,13 @@ import boldsatchel.standins.BenchServer;
 import boldsatchel.standins.StandInBench;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.RandomAccessFile;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicReference;
@@ -68,6 +71,59 @@ public class LineInstrumentTest {
         public void close() throws IOException {
             socket.close();
         }
+    }
+
+    /** A meter behind a serial port: a pair of pseudo-terminals, the far one answered here. */
+    @Test
+    public void aSerialMeterAnswersLikeOneOnTheNetwork() throws Exception {
+        Path folder = Files.createTempDirectory("serial");
+        Path near = folder.resolve("near");
+        Path far = folder.resolve("far");
+        Process pair = new ProcessBuilder("socat", "pty,raw,echo=0,link=" + near, "pty,raw,echo=0,link=" + far)
+                .redirectErrorStream(true)
+                .start();
+        try {
+            while (!Files.exists(near) || !Files.exists(far)) {
+                assertThat(pair.isAlive()).isTrue();
+                Thread.onSpinWait();
+            }
+            try (RandomAccessFile meter = new RandomAccessFile(far.toRealPath().toFile(), "rw");
+                    LineInstrument called = LineInstrument.call(near.toRealPath() + " 115200")) {
+                Thread answering = Thread.ofVirtual().start(() -> {
+                    try {
+                        for (String question = meter.readLine(); question != null; question = meter.readLine()) {
+                            switch (question) {
+                                case "MEAS:VOLT?" -> meter.write("12.034 V\r\n".getBytes(StandardCharsets.US_ASCII));
+                                case "HALF?" -> meter.write("12.0".getBytes(StandardCharsets.US_ASCII));
+                                default -> {}
+                            }
+                        }
+                    } catch (IOException e) {
+                        // The pair has gone.
+                        Thread.currentThread().interrupt();
+                    }
+                });
+                assertThat(called.number("MEAS:VOLT?")).isEqualTo(12.034);
+                assertThatThrownBy(() -> called.number("HALF?"))
+                        .isInstanceOf(InstrumentFault.class)
+                        .hasMessageContaining("half a line: “12.0”");
+                assertThatThrownBy(() -> called.number("SILENT?")).hasMessageContaining("does not answer");
+                // What came late for an earlier question answers no later one.
+                assertThat(called.number("MEAS:VOLT?")).isEqualTo(12.034);
+                pair.destroy();
+                pair.waitFor();
+                assertThatThrownBy(() -> called.number("MEAS:VOLT?"))
+                        .isInstanceOf(InstrumentFault.class)
+                        .hasMessageMatching("(?s).*(was cut|does not answer).*");
+                answering.interrupt();
+            }
+        } finally {
+            pair.destroy();
+        }
+        assertThatThrownBy(() -> LineInstrument.call("/dev/ttyNONE9"))
+                .isInstanceOf(InstrumentFault.class)
+                .hasMessageContaining("cannot be opened");
+        assertThatThrownBy(() -> LineInstrument.call("/dev/ttyUSB0 1234")).hasMessageContaining("one of 1200, 2400");
     }
 
     @Test
