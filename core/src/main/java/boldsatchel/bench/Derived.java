@@ -5,6 +5,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
+import boldsatchel.machine.UseProfile;
 import boldsatchel.power.CellCurve;
 import boldsatchel.power.Charge;
 import boldsatchel.power.Demand;
@@ -18,9 +19,11 @@ import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Reading;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.ToDoubleFunction;
 
 /** What is worked out rather than a figure of the plan: its expectation and, where there is one, how it is taken over. */
 enum Derived {
@@ -55,6 +58,53 @@ enum Derived {
             Quantity.TEMPERATURE,
             Derived::celsius,
             Optional.empty()),
+    CHARGE_H("charge.hours", "from empty to full, off", Quantity.TIME, Derived::chargeHours, Optional.empty()),
+    LOSS_HALF_W(
+            "converter.lossHalfW",
+            "lost at half of its limit",
+            Quantity.POWER,
+            (part, known) -> loss(part, 0.5),
+            Optional.empty()),
+    LOSS_FULL_W(
+            "converter.lossFullW",
+            "lost at its limit",
+            Quantity.POWER,
+            (part, known) -> loss(part, 1),
+            Optional.empty()),
+    LIMIT_A(
+            "converter.limitA",
+            "current that it really gives",
+            Quantity.CURRENT,
+            Derived::limitA,
+            Optional.of(Derived::withLimitA)),
+    LOOSE_C(
+            "part.looseCelsius",
+            "temperature, loose and busy",
+            Quantity.TEMPERATURE,
+            Derived::looseCelsius,
+            Optional.of(Derived::withStillKW)),
+    PORTS("ports.work", "sockets that work", Quantity.COUNT, Derived::ports, Optional.empty()),
+    BUS_SEEN("bus.seen", "scans in which it was there", Quantity.SHARE, Derived::always, Optional.empty()),
+    PROGRAM_W("program.watts", "watts of the program", Quantity.POWER, Derived::programWatts, Optional.empty()),
+    PROGRAM_FPS(
+            "program.frames",
+            "frames a second",
+            Quantity.FREQUENCY,
+            (part, known) -> program(known, UseProfile.Program::framesPerSecond),
+            Optional.empty()),
+    PROGRAM_CPU(
+            "program.processor",
+            "load of the processor",
+            Quantity.SHARE,
+            (part, known) -> program(known, UseProfile.Program::processor),
+            Optional.empty()),
+    PROGRAM_GPU(
+            "program.graphics",
+            "load of the graphics",
+            Quantity.SHARE,
+            (part, known) -> program(known, UseProfile.Program::graphics),
+            Optional.empty()),
+    PROGRAM_OK("program.usable", "usable: 1, not: 0", Quantity.COUNT, Derived::always, Optional.empty()),
     RUN_H("run.hours", "run time", Quantity.TIME, Derived::hours, Optional.empty());
 
     private static final double NO_LOAD_SHARE = 0.02;
@@ -64,6 +114,9 @@ enum Derived {
     private static final double CHARGE_SHARE = 0.1;
     /** Doubt of a temperature inside a case, K: way of the heat and its place both stand on guesses. */
     private static final double HEAT_DOUBT_K = 8;
+
+    private static final double LIMIT_SHARE = 0.1;
+    private static final double LOAD_SHARE = 0.2;
 
     private final String id;
     private final String label;
@@ -259,6 +312,101 @@ enum Derived {
                 .filter(a -> a > 0)
                 .findFirst()
                 .map(a -> Expectation.around(a, CHARGE_SHARE * a, "what its charger gives"));
+    }
+
+    private static Optional<Expectation> chargeHours(Part part, Measurand.Known known) {
+        return known.points().charges().stream()
+                .filter(c -> c.store().equals(part.id()))
+                .map(c -> c.off().hours())
+                .filter(Double::isFinite)
+                .findFirst()
+                .map(h -> Expectation.around(h, CHARGE_SHARE * h, "from empty, machine off"));
+    }
+
+    /** Lost at a share of the current limit; a linear regulator burns its drop instead. */
+    private static Optional<Expectation> loss(Part part, double share) {
+        return part.facet(Facet.Converts.class)
+                .filter(c -> c.kind() != Facet.ConverterKind.LINEAR)
+                .map(c -> {
+                    double amps = share * c.limitA();
+                    double value = c.quietW().value()
+                            + c.dropV().value() * amps
+                            + c.lossOhms().value() * amps * amps;
+                    double off = Math.hypot(
+                            c.quietW().plusMinus(),
+                            Math.hypot(
+                                    c.dropV().plusMinus() * amps, c.lossOhms().plusMinus() * amps * amps));
+                    return Expectation.around(value, off, "quiet power, loss voltage and loss resistance");
+                });
+    }
+
+    private static Optional<Expectation> limitA(Part part, Measurand.Known known) {
+        return part.facet(Facet.Converts.class)
+                .map(c -> Expectation.around(c.limitA(), LIMIT_SHARE * c.limitA(), "its maker's figure"));
+    }
+
+    private static Part withLimitA(Part part, double celsius, Figure amps) {
+        return part.facet(Facet.Converts.class)
+                .map(c -> part.withFacet(
+                        Form.of(Facet.Converts.class).field("limitA").with(c, amps.value())))
+                .orElse(part);
+    }
+
+    private static Optional<Figure> busyW(Part part) {
+        return part.facet(Facet.DrawsPower.class).map(Facet.DrawsPower::busyW).filter(w -> w.value() > 0);
+    }
+
+    private static Optional<Expectation> looseCelsius(Part part, Measurand.Known known) {
+        return part.facet(Facet.Thermal.class)
+                .flatMap(Facet.Thermal::stillKW)
+                .flatMap(way -> busyW(part)
+                        .map(w -> Expectation.around(
+                                known.celsius() + way.value() * w.value(),
+                                Math.hypot(way.plusMinus() * w.value(), way.value() * w.plusMinus()),
+                                "busy watts times its way to still air, over the air of the bench")));
+    }
+
+    /** Kelvins over the air of the bench, a watt. */
+    private static Part withStillKW(Part part, double celsius, Figure read) {
+        return part.facet(Facet.Thermal.class)
+                .flatMap(t -> busyW(part).map(w -> {
+                    double over = read.value() - celsius;
+                    double way = over / w.value();
+                    double off = Math.hypot(read.plusMinus() / w.value(), way * w.plusMinus() / w.value());
+                    return part.withFacet(Form.of(Facet.Thermal.class)
+                            .field("stillKW")
+                            .with(t, Optional.of(new Figure(way, off, Basis.MEASURED))));
+                }))
+                .orElse(part);
+    }
+
+    private static Optional<Expectation> ports(Part part, Measurand.Known known) {
+        int ports = part.body().ports().size();
+        return ports == 0 ? Optional.empty() : Optional.of(Expectation.around(ports, 0, "its sockets"));
+    }
+
+    private static Optional<Expectation> always(Part part, Measurand.Known known) {
+        return Optional.of(Expectation.around(1, 0, "every time"));
+    }
+
+    /** Of the hardest program that the brief names. */
+    private static Optional<UseProfile.Program> hardest(Measurand.Known known) {
+        return known.build().brief().profiles().stream()
+                .flatMap(p -> p.steps().stream())
+                .flatMap(s -> s.program().stream())
+                .max(Comparator.comparingDouble(p -> p.processor() + p.graphics()));
+    }
+
+    private static Optional<Expectation> program(Measurand.Known known, ToDoubleFunction<UseProfile.Program> figure) {
+        return hardest(known)
+                .map(p -> Expectation.around(
+                        figure.applyAsDouble(p),
+                        LOAD_SHARE * figure.applyAsDouble(p),
+                        "“" + p.name() + "” in the brief"));
+    }
+
+    private static Optional<Expectation> programWatts(Part part, Measurand.Known known) {
+        return hardest(known).flatMap(UseProfile.Program::watts).map(Expectation::of);
     }
 
     private static Optional<Expectation> celsius(Part part, Measurand.Known known) {

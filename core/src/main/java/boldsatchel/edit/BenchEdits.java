@@ -1,5 +1,6 @@
 package boldsatchel.edit;
 
+import boldsatchel.bench.ConverterFit;
 import boldsatchel.bench.Measurand;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;
@@ -58,6 +59,6 @@ public final class BenchEdits {
                 changed = what.get().taken(changed, test.celsius(), taken.value());
             }
         }
-        return changed;
+        return ConverterFit.taken(changed, test);
     }
 }

@@ -79,12 +79,57 @@ public class BenchEngineTest {
             for (Part part : BenchTests.parts(build, test)) {
                 for (Measurand m : test.measurands()) {
                     boolean fed = build.rungs().anyMatch(r -> r.part().equals(Optional.of(part.id())));
-                    assertThat(m.expected(part, known).isPresent())
-                            .as(test.id() + " of " + part.id())
-                            .isEqualTo(!m.id().equals("supply.farEndV") || fed);
+                    // Not every part is fed, has a way to the air or sockets; the brief names no program.
+                    boolean open = !fed
+                            || List.of("part.looseCelsius", "part.celsius", "ports.work")
+                                    .contains(m.id())
+                            || m.id().startsWith("program.");
+                    assertThat(open || m.expected(part, known).isPresent())
+                            .as(test.id() + " of " + part.id() + ": " + m.id())
+                            .isTrue();
                 }
             }
         }
+    }
+
+    /** A converter of known q, v and r loses as the formula says; from three losses the figures come back, with their doubts. */
+    @Test
+    public void threeLossesOfAConverterGiveItsFigures() {
+        Build build = demo("orchard-ledger");
+        Part part = build.part("converter").orElseThrow();
+        double amps = part.facet(Facet.Converts.class).orElseThrow().limitA();
+        double q = 0.15;
+        double v = 0.11;
+        double r = 0.07;
+        Journal.Tested test = new Journal.Tested(
+                Optional.empty(),
+                "converter-loaded",
+                part.id(),
+                "",
+                CELSIUS,
+                List.of(
+                        new Journal.Taken("Converts.quietW", new Figure(q, 0.01, Basis.MEASURED)),
+                        new Journal.Taken(
+                                "converter.lossHalfW",
+                                new Figure(q + v * amps / 2 + r * amps * amps / 4, 0.02, Basis.MEASURED)),
+                        new Journal.Taken(
+                                "converter.lossFullW",
+                                new Figure(q + v * amps + r * amps * amps, 0.04, Basis.MEASURED))),
+                "");
+        Facet.Converts taken = BenchEdits.takeOver(build, test)
+                .orElseThrow()
+                .change()
+                .apply(build)
+                .part(part.id())
+                .flatMap(p -> p.facet(Facet.Converts.class))
+                .orElseThrow();
+        assertThat(taken.quietW().value()).isCloseTo(q, within(1e-12));
+        assertThat(taken.dropV().value()).isCloseTo(v, within(1e-9));
+        assertThat(taken.lossOhms().value()).isCloseTo(r, within(1e-9));
+        assertThat(taken.dropV().plusMinus())
+                .isCloseTo(Math.sqrt(16 * 0.0004 + 0.0016 + 9 * 0.0001) / amps, within(1e-9));
+        assertThat(taken.lossOhms().plusMinus())
+                .isCloseTo(2 * Math.sqrt(4 * 0.0004 + 0.0016 + 0.0001) / amps / amps, within(1e-9));
     }
 
     @Test
