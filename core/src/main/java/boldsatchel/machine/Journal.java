@@ -20,6 +20,7 @@ import java.util.TreeSet;
  * @param pictures for reference; the files lie in a folder beside the build file
  * @param tests done on the bench, the first one first
  * @param hunts for faults, the first one first
+ * @param asBuilt where the thing on the table is otherwise than planned
  */
 public record Journal(
         @Label("notes") String notes,
@@ -27,10 +28,12 @@ public record Journal(
         @Label("tasks") List<Task> tasks,
         @Label("reference pictures") List<Picture> pictures,
         @Label("bench tests") List<Tested> tests,
-        @Label("fault hunts") List<Hunted> hunts) {
+        @Label("fault hunts") List<Hunted> hunts,
+        @Label("as built") List<Differs> asBuilt) {
 
     /** Nothing yet. */
-    public static final Journal NONE = new Journal("", List.of(), List.of(), List.of(), List.of(), List.of());
+    public static final Journal NONE =
+            new Journal("", List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     /** Copies the lists. */
     public Journal {
@@ -39,6 +42,7 @@ public record Journal(
         pictures = List.copyOf(pictures);
         tests = List.copyOf(tests);
         hunts = List.copyOf(hunts);
+        asBuilt = List.copyOf(asBuilt);
     }
 
     /**
@@ -191,6 +195,24 @@ public record Journal(
     }
 
     /**
+     * Where the thing on the table is otherwise than planned.
+     *
+     * @param on which day it was seen or done
+     * @param where on the machine
+     * @param what is otherwise
+     * @param bodge what makes do for now; empty where nothing does
+     * @param stillTests what can be tried with it all the same
+     * @param mendedBy which revision mends it; empty where none will
+     */
+    public record Differs(
+            @Label("on") Optional<LocalDate> on,
+            @Label("where") String where,
+            @Label("what is otherwise") String what,
+            @Label("makes do") String bodge,
+            @Label("can still be tried") String stillTests,
+            @Label("mended by") String mendedBy) {}
+
+    /**
      * What a check said.
      *
      * @param check by its name among those there are
@@ -216,17 +238,17 @@ public record Journal(
 
     /** The same with other notes. */
     public Journal noting(String newNotes) {
-        return new Journal(newNotes, decisions, tasks, pictures, tests, hunts);
+        return new Journal(newNotes, decisions, tasks, pictures, tests, hunts, asBuilt);
     }
 
     /** The same with other tasks. */
     public Journal withTasks(List<Task> newTasks) {
-        return new Journal(notes, decisions, newTasks, pictures, tests, hunts);
+        return new Journal(notes, decisions, newTasks, pictures, tests, hunts, asBuilt);
     }
 
     /** The same with other pictures. */
     public Journal withPictures(List<Picture> newPictures) {
-        return new Journal(notes, decisions, tasks, newPictures, tests, hunts);
+        return new Journal(notes, decisions, tasks, newPictures, tests, hunts, asBuilt);
     }
 
     /** The same with one more picture. */
@@ -238,11 +260,11 @@ public record Journal(
 
     /** The same with other tests. */
     public Journal withTests(List<Tested> newTests) {
-        return new Journal(notes, decisions, tasks, pictures, newTests, hunts);
+        return new Journal(notes, decisions, tasks, pictures, newTests, hunts, asBuilt);
     }
 
     /** The same with other hunts. */
     public Journal withHunts(List<Hunted> newHunts) {
-        return new Journal(notes, decisions, tasks, pictures, tests, newHunts);
+        return new Journal(notes, decisions, tasks, pictures, tests, newHunts, asBuilt);
     }
 }

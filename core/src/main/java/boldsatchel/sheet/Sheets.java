@@ -50,7 +50,8 @@ public final class Sheets {
             new Kind(SettingsSheet.ID, SettingsSheet.TITLE, SettingsSheet::of),
             new Kind(PowerStateSheet.ID, PowerStateSheet.TITLE, PowerStateSheet::of),
             new Kind(DriveSheet.ID, DriveSheet.TITLE, DriveSheet::of),
-            new Kind(SupportSheet.ID, SupportSheet.TITLE, SupportSheet::of));
+            new Kind(SupportSheet.ID, SupportSheet.TITLE, SupportSheet::of),
+            new Kind(AsBuiltSheet.ID, AsBuiltSheet.TITLE, AsBuiltSheet::of));
 
     /** What tables there are. */
     public static final List<String> IDS = KINDS.stream().map(Kind::id).toList();

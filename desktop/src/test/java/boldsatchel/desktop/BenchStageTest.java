@@ -24,6 +24,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 
@@ -176,8 +177,17 @@ public class BenchStageTest extends WindowHarness {
             WaitForAsyncUtils.waitFor(
                     20, TimeUnit.SECONDS, () -> text("#log-about").contains("moments"));
             server.cut();
+            // Whatever is looked at meanwhile, what comes of it goes to the test that it began with.
+            choose("weigh");
+            ListView<BenchTest> tests = robot.lookup("#bench-tests").queryListView();
             WaitForAsyncUtils.waitFor(
-                    60, TimeUnit.SECONDS, () -> !button("put-down").isDisabled());
+                    60,
+                    TimeUnit.SECONDS,
+                    () -> tests.lookupAll(".soft").stream()
+                            .anyMatch(l -> ((Label) l).getText().contains("read, not put down yet")));
+            TextField mass = robot.lookup("#read-Part-massG").query();
+            assertThat(mass.getText()).isEmpty();
+            choose(DISCHARGE);
             settle();
             assertThat(text("#load-words")).contains("At its cut-off");
             press("put-down");
@@ -190,6 +200,48 @@ public class BenchStageTest extends WindowHarness {
             assertThat(cells().capacityAh().value()).isCloseTo(truth, within(0.03 * truth));
             assertThat(hours()).isNotEqualTo(before);
         }
+    }
+
+    @Test
+    public void aMeterIsAskedOverItsLine() throws Exception {
+        show("cave-survey");
+        StandInBench bench = new StandInBench(build(), 4, 1, () -> 0);
+        try (BenchServer server = new BenchServer(bench, 0)) {
+            open("bench");
+            choose("draw");
+            assertThat(button("ask-DrawsPower-idleW").isDisabled()).isTrue();
+            write("#bench-address", "127.0.0.1:1");
+            press("ask-DrawsPower-idleW");
+            assertThat(text("#bench-hint")).contains("Nobody answers");
+            ComboBox<Part> parts = robot.lookup("#bench-part").queryComboBox();
+            String part = parts.getValue().id();
+            write("#bench-address", server.addresses().get(3).address());
+            press("ask-DrawsPower-idleW");
+            press("ask-DrawsPower-busyW");
+            press("put-down");
+            Journal.Tested tested = build().journal().tests().getLast();
+            Facet.DrawsPower truth = bench.truth()
+                    .part(part)
+                    .flatMap(p -> p.facet(Facet.DrawsPower.class))
+                    .orElseThrow();
+            assertThat(tested.readings()).hasSize(2);
+            assertThat(tested.readings().getFirst().value().value())
+                    .isCloseTo(
+                            truth.idleW().value(), within(0.05 * truth.idleW().value()));
+            assertThat(tested.readings().getLast().value().value())
+                    .isCloseTo(
+                            truth.busyW().value(), within(0.05 * truth.busyW().value()));
+        }
+    }
+
+    @Test
+    public void whereItIsOtherwiseThanPlannedIsWrittenDown() throws Exception {
+        show("cave-survey");
+        open("bench");
+        press("bench-built");
+        assertThat(robot.lookup("#as-built-asBuilt-add").tryQuery()).isPresent();
+        press("as-built-asBuilt-add");
+        assertThat(build().journal().asBuilt()).hasSize(1);
     }
 
     @Test

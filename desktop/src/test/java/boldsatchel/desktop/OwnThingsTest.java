@@ -402,7 +402,7 @@ public class OwnThingsTest extends WindowHarness {
         Files.deleteIfExists(file);
         onFx(() -> {
             app().frame().files().saveTo(file, true);
-            app().frame().files().addPicture(picture);
+            app().frame().files().addPicture(picture, "");
             app().frame().files().saveTo(file, true);
             return 0;
         });
@@ -420,7 +420,7 @@ public class OwnThingsTest extends WindowHarness {
         assertThat(Pictures.file(elsewhere, build().journal().pictures().getFirst()))
                 .isPresent();
         onFx(() -> {
-            app().frame().files().addPicture(file);
+            app().frame().files().addPicture(file, "");
             return 0;
         });
         assertThat(text("#message-text")).contains("no picture", ".png");

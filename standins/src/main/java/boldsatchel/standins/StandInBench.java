@@ -1,5 +1,7 @@
 package boldsatchel.standins;
 
+import boldsatchel.engine.Lazy;
+import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
@@ -9,6 +11,7 @@ import boldsatchel.power.Demand;
 import boldsatchel.power.Network;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.quantity.Reading;
+import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -27,6 +30,7 @@ public final class StandInBench {
     public static final double ROOM_C = 25;
 
     private final Build truth;
+    private final Lazy<HeatResult> warm;
     private final DoubleSupplier wall;
     private final double speed;
     private final double began;
@@ -52,6 +56,7 @@ public final class StandInBench {
      */
     public StandInBench(Build plan, long seed, double speed, DoubleSupplier wall) {
         truth = TrueBuild.of(plan, seed);
+        warm = Lazy.of(() -> Evaluator.evaluate(truth).of(HeatResult.class));
         this.speed = speed;
         this.wall = wall;
         began = wall.getAsDouble();
@@ -132,6 +137,13 @@ public final class StandInBench {
                 .orElseGet(() -> rail().map(r -> r.ampsIn()).orElse(0.0));
     }
 
+    /** Of what is clipped to: in the case and in use after a soak, as warm as the room before. */
+    private double celsius() {
+        return mode == Mode.BUSY
+                ? warm.get().part(hooked).map(HeatResult.Spot::celsius).orElse(ROOM_C)
+                : ROOM_C;
+    }
+
     /** What goes into the part that is clipped to, in the chain that feeds it. */
     private Optional<OperatingPoint.RungState> rail() {
         for (Rung root : truth.wiring().chain()) {
@@ -186,8 +198,12 @@ public final class StandInBench {
 
     private Instrument multimeter(Random random) {
         Instrument meter = instrument("multimeter", "METER-6000");
-        shows(meter, "VOLTage:DC", new MeterError(random, 0.005, 0.002, 0.0005, 0.001), this::volts);
-        shows(meter, "CURRent:DC", new MeterError(random, 0.012, 0.003, 0.001, 0.001), this::amps);
+        MeterError u = new MeterError(random, 0.005, 0.002, 0.0005, 0.001);
+        MeterError i = new MeterError(random, 0.012, 0.003, 0.001, 0.001);
+        for (String kind : List.of("", ":DC")) {
+            shows(meter, "VOLTage" + kind, u, this::volts);
+            shows(meter, "CURRent" + kind, i, this::amps);
+        }
         return meter;
     }
 
@@ -203,7 +219,7 @@ public final class StandInBench {
 
     private Instrument thermometer(Random random) {
         Instrument logger = instrument("temperature logger", "THERMO-4");
-        shows(logger, "TEMPerature", new MeterError(random, 0.002, 1, 0.1, 0.1), () -> ROOM_C);
+        shows(logger, "TEMPerature", new MeterError(random, 0.002, 1, 0.1, 0.1), this::celsius);
         return logger;
     }
 

@@ -3,11 +3,13 @@ package boldsatchel.desktop.bench;
 import boldsatchel.bench.BenchResult;
 import boldsatchel.bench.BenchTest;
 import boldsatchel.bench.BenchTests;
+import boldsatchel.desktop.controls.RecordForm;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.edit.Edits;
 import boldsatchel.hunt.Knowledge;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;
@@ -43,7 +45,9 @@ public final class BenchStage implements WorkStage {
     private final ToggleGroup views = new ToggleGroup();
     private final ToggleButton measure = view("bench-measure", "Measure");
     private final ToggleButton find = view("bench-find", "Find a fault");
+    private final ToggleButton built = view("bench-built", "As built");
     private final HuntsView hunts;
+    private final RecordForm asBuilt;
     private final ListView<BenchTest> tests = new ListView<>();
     private final TestPane pane;
 
@@ -52,6 +56,7 @@ public final class BenchStage implements WorkStage {
      *
      * @param today the day it is
      * @param askForLog asks for the file of a log
+     * @param photos asks for a photo of what is named and keeps it
      * @param knowledge what is known of faults
      * @param help puts together what helpers need of a hunt
      */
@@ -59,10 +64,11 @@ public final class BenchStage implements WorkStage {
             Desk desk,
             Supplier<LocalDate> today,
             Supplier<Optional<Path>> askForLog,
+            Consumer<String> photos,
             Supplier<Knowledge> knowledge,
             Consumer<Journal.Hunted> help) {
         this.desk = desk;
-        pane = new TestPane(desk, today, askForLog, tests::refresh);
+        pane = new TestPane(desk, today, askForLog, photos, tests::refresh);
         content.getStyleClass().add("stage");
         tests.setId("bench-tests");
         tests.setAccessibleText("Tests");
@@ -76,13 +82,29 @@ public final class BenchStage implements WorkStage {
         ScrollPane scroll = Ui.scroll(pane);
         HBox.setHgrow(scroll, Priority.ALWAYS);
         hunts = new HuntsView(desk, knowledge, today, help);
-        HBox choice = new HBox(measure, find);
+        asBuilt = new RecordForm(
+                        "as-built",
+                        Journal.class,
+                        (what, f) ->
+                                desk.session().does(Edits.journal("change the " + what, j -> (Journal) f.apply(j))))
+                .only(f -> f.name().equals("asBuilt"));
+        VBox differences = new VBox(
+                10,
+                Ui.words(
+                        "Where the thing on the table is otherwise than planned: what makes do for now, what can still be tried with it,"
+                                + " and which revision mends it. It goes into the book.",
+                        "soft"),
+                asBuilt);
+        differences.getStyleClass().add("bench-test");
+        HBox choice = new HBox(measure, find, built);
         choice.getStyleClass().add("switch");
         HBox measuring = new HBox(10, tests, scroll);
-        StackPane panes = new StackPane(measuring, hunts);
+        ScrollPane building = Ui.scroll(differences);
+        StackPane panes = new StackPane(measuring, hunts, building);
         VBox.setVgrow(panes, Priority.ALWAYS);
         shownBy(measure, measuring);
         shownBy(find, hunts);
+        shownBy(built, building);
         content.getChildren().addAll(choice, panes);
         views.selectToggle(measure);
         desk.keepShowing(content, this::show);
@@ -150,6 +172,7 @@ public final class BenchStage implements WorkStage {
     }
 
     private void show() {
+        asBuilt.show(desk.session().shown().journal());
         if (find.isSelected()) {
             hunts.show();
             return;

@@ -22,6 +22,7 @@ final class Draft {
     private final Map<String, Double> values = new HashMap<>();
     private final Map<String, Double> plusMinus = new HashMap<>();
     private String instrument = "";
+    private String words = "";
     private Meter meter = Meter.CHEAP;
     private double celsius = BENCH_C;
 
@@ -90,6 +91,14 @@ final class Draft {
         return meter;
     }
 
+    void noting(String newWords) {
+        words = newWords;
+    }
+
+    String words() {
+        return words;
+    }
+
     void at(double newCelsius) {
         celsius = newCelsius;
     }
@@ -109,7 +118,7 @@ final class Draft {
                 test.readings().stream()
                         .flatMap(r -> figure(r).map(f -> new Journal.Taken(r, f)).stream())
                         .toList(),
-                "");
+                words);
     }
 
     boolean isEmpty() {

@@ -13,6 +13,8 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.instruments.Asking;
+import boldsatchel.desktop.instruments.InstrumentFault;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.HookUpDrawing;
 import boldsatchel.edit.BenchEdits;
@@ -34,6 +36,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -44,13 +47,19 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TitledPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** One test of one part: purpose, cautions, steps, what is read beside what is planned, and what it does to the plan. */
 final class TestPane extends VBox {
+
+    /** Between two readings of a USB meter, s. */
+    private static final double SELDOM_S = 0.5;
 
     private final Desk desk;
     private final Supplier<LocalDate> today;
@@ -69,6 +78,8 @@ final class TestPane extends VBox {
     private final TextField instrument = new TextField();
     private final ComboBox<Meter> meters = Ui.choice("bench-meter", Meter::words);
     private final HBox goodTo = new HBox(8, Ui.label("which is"), meters);
+    private final TextField address = new TextField();
+    private final TextField notes = new TextField();
     private final UnitField celsius;
     private final Button log;
     private final Button record;
@@ -79,6 +90,8 @@ final class TestPane extends VBox {
     private final VBox done = new VBox(3);
     private final LogPane logPane;
     private final Latest trying = Latest.following();
+    private final Latest asking = Latest.following();
+    private final Consumer<String> photos;
     private final Runnable changed;
 
     private Optional<BenchTest> test = Optional.empty();
@@ -89,13 +102,20 @@ final class TestPane extends VBox {
      *
      * @param today the day it is
      * @param askForLog asks for the file of a log
+     * @param photos asks for a photo of what is named and keeps it
      * @param changed told when what the list of tests says may be another
      */
-    TestPane(Desk desk, Supplier<LocalDate> today, Supplier<Optional<Path>> askForLog, Runnable changed) {
+    TestPane(
+            Desk desk,
+            Supplier<LocalDate> today,
+            Supplier<Optional<Path>> askForLog,
+            Consumer<String> photos,
+            Runnable changed) {
         super(8);
         this.desk = desk;
         this.today = today;
         this.askForLog = askForLog;
+        this.photos = photos;
         this.changed = changed;
         getStyleClass().add("bench-test");
         celsius = UnitField.required("bench-celsius", Quantity.TEMPERATURE, c -> {
@@ -135,6 +155,16 @@ final class TestPane extends VBox {
         Ui.whenWritten(
                 instrument,
                 () -> draft().ifPresent(d -> d.with(instrument.getText().strip())));
+        address.setId("bench-address");
+        address.setPromptText("127.0.0.1:5026");
+        address.setTooltip(new Tooltip("Host and port, or a serial port and its speed: /dev/ttyUSB0 9600"));
+        address.setPrefColumnCount(12);
+        address.textProperty().subscribe(t -> show());
+        notes.setId("bench-notes");
+        notes.setPromptText("what was odd, which program, which cable");
+        HBox.setHgrow(notes, Priority.ALWAYS);
+        Ui.whenWritten(
+                notes, () -> draft().ifPresent(d -> d.noting(notes.getText().strip())));
         readings.setId("bench-readings");
         readings.setHgap(14);
         readings.setVgap(5);
@@ -146,15 +176,26 @@ final class TestPane extends VBox {
         done.setId("bench-done");
         HBox head = new HBox(10, title, Ui.spring(), parts);
         head.setAlignment(Pos.CENTER_LEFT);
-        HBox with = new HBox(8, Ui.label("Read with"), instrument, Ui.label("on a bench at"), celsius);
-        with.setAlignment(Pos.CENTER_LEFT);
+        FlowPane with = new FlowPane(
+                8, 5, fixed("Read with"), instrument, fixed("at"), address, fixed("on a bench at"), celsius);
+        HBox noting = new HBox(8, fixed("Notes"), notes);
+        noting.setAlignment(Pos.CENTER_LEFT);
         goodTo.setAlignment(Pos.CENTER_LEFT);
-        HBox buttons = new HBox(8, log, record, takeOver);
+        HBox buttons = new HBox(
+                8,
+                log,
+                record,
+                takeOver,
+                Ui.button(
+                        "bench-photo",
+                        "Add a photo …",
+                        "Copied beside the build file, named after this test",
+                        this::photo));
         buttons.setAlignment(Pos.CENTER_LEFT);
         getChildren()
                 .addAll(
-                        head, takes, purpose, stepsPane, load, readings, with, goodTo, buttons, hint, effect, logPane,
-                        done);
+                        head, takes, purpose, stepsPane, load, readings, with, goodTo, noting, buttons, hint, effect,
+                        logPane, done);
     }
 
     void choose(BenchTest chosen) {
@@ -186,7 +227,7 @@ final class TestPane extends VBox {
         filling = true;
         title.setText(shown.title());
         takes.setText("Takes " + BenchStage.minutes(shown.minutes()) + " · needs " + String.join(", ", shown.needs()));
-        purpose.setText(shown.purpose());
+        purpose.setText(shown.purpose() + part().map(p -> blind(shown, p)).orElse(""));
         cautions.getChildren()
                 .setAll(shown.cautions().stream().map(TestPane::caution).toList());
         showParts(BenchTests.parts(desk.session().shown(), shown));
@@ -201,6 +242,7 @@ final class TestPane extends VBox {
         draft().ifPresent(d -> {
             showSteps(shown, d);
             instrument.setText(d.instrument());
+            notes.setText(d.words());
             filling = true;
             meters.setValue(d.meter());
             filling = false;
@@ -209,6 +251,17 @@ final class TestPane extends VBox {
             showWhatNext(shown, d);
         });
         showDone(shown);
+    }
+
+    /** Whether a peak as short as planned can be seen at all by what reads so seldom. */
+    private static String blind(BenchTest test, Part part) {
+        return part.facet(Facet.DrawsPower.class)
+                .map(d -> d.startSeconds().value())
+                .filter(s -> test.readings().contains("DrawsPower.startW") && s < 2 * SELDOM_S)
+                .map(
+                        s -> " By plan it lasts " + Units.format(Quantity.SHORT_TIME, s)
+                                + ": a meter that reads twice a second does not see all of it, and its figure is the least that it can be.")
+                .orElse("");
     }
 
     private static Node caution(String words) {
@@ -288,6 +341,12 @@ final class TestPane extends VBox {
             Label name = fixed(m.label());
             name.setLabelFor(value);
             int row = readings.getRowCount();
+            if (Asking.isPossible(m)) {
+                Button read = Ui.button(id("ask-", m), "Read", "Ask the instrument for it", () -> ask(m, draft));
+                read.getStyleClass().add("small");
+                read.setDisable(address.getText().isBlank());
+                readings.add(read, 4, row);
+            }
             readings.addRow(
                     row,
                     name,
@@ -297,13 +356,43 @@ final class TestPane extends VBox {
                     doubt);
             HBox below = new HBox(14, Ui.label(expected.map(e -> between(m, e)).orElse(""), "soft"));
             says(m, draft.figure(m.id()), expected).ifPresent(below.getChildren()::add);
-            readings.add(below, 1, row + 1, 3, 1);
+            readings.add(below, 1, row + 1, 4, 1);
         }
     }
 
     /** Names of what is measured have points in them, names of fields have none. */
     private static String id(String what, Measurand m) {
         return what + m.id().replace('.', '-');
+    }
+
+    /** Asks the instrument; its answer goes to the test that it was asked for. */
+    private void ask(Measurand what, Draft draft) {
+        String at = address.getText();
+        String part = part().map(Part::id).orElse("");
+        say(hint, "Asking " + at + " …");
+        asking.ask(
+                () -> {
+                    try {
+                        return new Asked(Optional.of(Asking.read(at, part, what)), "");
+                    } catch (InstrumentFault e) {
+                        return new Asked(Optional.empty(), String.valueOf(e.getMessage()));
+                    }
+                },
+                a -> {
+                    a.read().ifPresent(f -> draft.read(what.id(), rounded(f)));
+                    show();
+                    if (!a.wrong().isEmpty()) {
+                        say(hint, a.wrong());
+                    }
+                    changed.run();
+                });
+    }
+
+    /** What came of asking: a figure, or why there is none. */
+    private record Asked(Optional<Figure> read, String wrong) {}
+
+    private void photo() {
+        test.ifPresent(t -> part().ifPresent(p -> photos.accept(t.title() + ", " + p.name())));
     }
 
     private static Label fixed(String text) {
@@ -395,7 +484,8 @@ final class TestPane extends VBox {
                     "Take out",
                     "Take this test out of the journal",
                     () -> desk.session().does(BenchEdits.forget(shown.title(), tested)));
-            Label line = Ui.words(when + ": " + words + with + ".");
+            Label line =
+                    Ui.words(when + ": " + words + with + "." + (tested.words().isBlank() ? "" : " " + tested.words()));
             HBox row = new HBox(8, line, Ui.spring(), out);
             row.setAlignment(Pos.CENTER_LEFT);
             done.getChildren().add(row);
@@ -408,6 +498,7 @@ final class TestPane extends VBox {
     private void putDown() {
         test.ifPresent(t -> part().ifPresent(p -> draft().ifPresent(d -> {
             d.with(instrument.getText().strip());
+            d.noting(notes.getText().strip());
             desk.session().does(BenchEdits.record(t.title(), d.done(t, p.id(), today.get())));
             drafts.remove(t.id() + "/" + p.id());
         })));

@@ -137,27 +137,31 @@ public final class Files {
         return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath);
     }
 
-    /** Asks for a reference picture and puts it beside the build. */
-    void choosePicture(Window window) {
+    /**
+     * Asks for a picture and puts it beside the build.
+     *
+     * @param words what it shows; may be empty
+     */
+    void choosePicture(Window window, String words) {
         if (desk.session().file().isEmpty()) {
             messages.complain(
                     "Save the build first", "Pictures lie in a folder beside its file, and it has no file yet.");
             return;
         }
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Add a reference picture");
+        chooser.setTitle(words.isEmpty() ? "Add a reference picture" : "Add a photo: " + words);
         chooser.getExtensionFilters()
                 .add(new FileChooser.ExtensionFilter(
                         "Pictures", Pictures.ENDINGS.stream().map(e -> "*" + e).toList()));
-        Optional.ofNullable(chooser.showOpenDialog(window)).ifPresent(f -> addPicture(f.toPath()));
+        Optional.ofNullable(chooser.showOpenDialog(window)).ifPresent(f -> addPicture(f.toPath(), words));
     }
 
     /** Copies a picture beside the build's file and puts it on the list, or says why not. */
-    public void addPicture(Path picture) {
+    public void addPicture(Path picture, String words) {
         desk.session().file().ifPresent(build -> {
             try {
                 String name = Pictures.add(build, picture);
-                desk.session().does(Edits.journal("add a picture", j -> j.and(new Journal.Picture(name, ""))));
+                desk.session().does(Edits.journal("add a picture", j -> j.and(new Journal.Picture(name, words))));
             } catch (BuildStore.StoreException e) {
                 messages.complain("The picture cannot be added", e.getMessage());
             }

@@ -78,12 +78,13 @@ public final class Frame extends StackPane {
                 desk,
                 Frame::today,
                 () -> Files.chooseLog(getScene().getWindow()),
+                words -> files.choosePicture(getScene().getWindow(), words),
                 this::faults,
                 h -> files.chooseHelp(getScene().getWindow(), h));
         // Where stages are listed: a new stage is one package and one line here.
         this.stages = List.of(
                 new BriefStage(
-                        desk, Frame::today, () -> files.choosePicture(getScene().getWindow())),
+                        desk, Frame::today, () -> files.choosePicture(getScene().getWindow(), "")),
                 new ShelfStage(desk, new OwnWays(), Frame::today),
                 new PowerStage(desk),
                 new LinksStage(desk, t -> files.choosePrint(getScene().getWindow(), t)),

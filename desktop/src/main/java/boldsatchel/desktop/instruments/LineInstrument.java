@@ -13,6 +13,7 @@ public final class LineInstrument implements AutoCloseable {
     /** Where such instruments listen where no port is typed (registered with IANA as scpi-raw). */
     public static final int USUAL_PORT = 5025;
 
+    private static final String STAND_IN = "BENCH STAND-IN";
     private static final long ANSWER_NS = 1_500_000_000L;
     private static final int NS_PER_MS = 1_000_000;
     /** Longer lines are no answers, bytes. */
@@ -41,6 +42,11 @@ public final class LineInstrument implements AutoCloseable {
     /** Where it is. */
     public String address() {
         return address;
+    }
+
+    /** Whether it is one of those that ship with the program, which have to be told what they are clipped to. */
+    public boolean isStandIn() throws InstrumentFault {
+        return ask("*IDN?").startsWith(STAND_IN);
     }
 
     /** Tells it something that has no answer. */

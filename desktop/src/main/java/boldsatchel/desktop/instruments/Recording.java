@@ -16,9 +16,8 @@ import java.util.Optional;
 public final class Recording implements AutoCloseable {
 
     /** What is clipped to what: the simulated instruments need to be told, as nobody can clip to them. */
-    private static final String STAND_IN = "BENCH STAND-IN";
-
     private static final int MOST_MOMENTS = 2_000_000;
+
     private static final int MOST_CALLS = 60;
     private static final int MOST_ODD_ANSWERS = 5;
     /** A full pack rests within this share of what is usual of its chemistry. */
@@ -190,7 +189,7 @@ public final class Recording implements AutoCloseable {
         private double wallBegan;
 
         void begin(LineInstrument load) throws InstrumentFault {
-            standIn = load.ask("*IDN?").startsWith(STAND_IN);
+            standIn = load.isStandIn();
             if (standIn) {
                 load.tell("BENC:HOOK " + plan.part());
             }
