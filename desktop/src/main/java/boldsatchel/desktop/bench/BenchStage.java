@@ -39,6 +39,7 @@ import javafx.scene.layout.VBox;
 public final class BenchStage implements WorkStage {
 
     private static final double LIST_WIDTH = 236;
+    private static final double FORM_WIDTH = 560;
 
     private final Desk desk;
     private final VBox content = new VBox(8);
@@ -88,6 +89,7 @@ public final class BenchStage implements WorkStage {
                         (what, f) ->
                                 desk.session().does(Edits.journal("change the " + what, j -> (Journal) f.apply(j))))
                 .only(f -> f.name().equals("asBuilt"));
+        asBuilt.setMaxWidth(FORM_WIDTH);
         VBox differences = new VBox(
                 10,
                 Ui.words(
@@ -217,8 +219,8 @@ public final class BenchStage implements WorkStage {
                             ? "not done yet"
                             : done == parts.size() ? "done" : done + " of " + parts.size() + " done";
             String underWay = pane.underWay(test);
-            Label title = Ui.words(test.title());
-            Label soft = Ui.words((underWay.isEmpty() ? how : underWay) + " · " + minutes(test.minutes()), "soft");
+            Label title = Ui.label(test.title());
+            Label soft = Ui.label((underWay.isEmpty() ? how : underWay) + " · " + minutes(test.minutes()), "soft");
             VBox words = new VBox(title, soft);
             HBox.setHgrow(words, Priority.ALWAYS);
             HBox row = new HBox(8, words);

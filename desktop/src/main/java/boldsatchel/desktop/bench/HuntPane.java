@@ -6,6 +6,7 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.instruments.Asking;
 import boldsatchel.edit.HuntEdits;
 import boldsatchel.hunt.Belief;
 import boldsatchel.hunt.Cause;
@@ -19,6 +20,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
+import boldsatchel.standins.HiddenFault;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import java.util.ArrayList;
@@ -65,6 +67,8 @@ final class HuntPane extends VBox {
     private final GridPane suspects = new GridPane();
     private final VBox clues = new VBox(3);
     private final Latest reckoning = Latest.only();
+    private final Latest asking = Latest.only();
+    private String address = "";
     private Optional<Chase> chase = Optional.empty();
     private Optional<Prepared> prepared = Optional.empty();
     private Optional<String> chosen = Optional.empty();
@@ -172,22 +176,42 @@ final class HuntPane extends VBox {
             suspects.getChildren().clear();
             return;
         }
-        if (prepared.filter(p -> p.isFor(build, hunted)).isPresent()) {
-            show(hunted, prepared.get().hunt());
-            return;
+        Optional<Prepared> before = prepared.filter(p -> p.isFor(build, hunted));
+        if (before.isEmpty()) {
+            stand(State.WATCH, "Weighing the suspects …");
         }
-        stand(State.WATCH, "Weighing the suspects …");
         Knowledge known = knowledge.get();
+        Optional<Chase> on = chase;
         reckoning.ask(
-                () -> new Prepared(
-                        build,
-                        hunted.symptom(),
-                        hunted.part(),
-                        Hunt.begin(known, evaluation, symptom.get(), part.get())),
-                p -> {
-                    prepared = Optional.of(p);
-                    show();
+                () -> {
+                    Prepared now = before.orElseGet(() -> new Prepared(
+                            build,
+                            hunted.symptom(),
+                            hunted.part(),
+                            Hunt.begin(known, evaluation, symptom.get(), part.get())));
+                    return reckoned(hunted, now, on.flatMap(c -> c.fault(evaluation, now.hunt())));
+                },
+                r -> {
+                    prepared = Optional.of(r.prepared());
+                    show(r);
                 });
+    }
+
+    /** What is shown of a hunt: the belief now, and the doubt that was left before each clue and after the last. */
+    private record Reckoned(
+            Journal.Hunted hunted,
+            Prepared prepared,
+            Belief belief,
+            List<Double> doubts,
+            Optional<HiddenFault> fault) {}
+
+    private static Reckoned reckoned(Journal.Hunted hunted, Prepared prepared, Optional<HiddenFault> fault) {
+        List<Journal.Clue> said = hunted.clues();
+        List<Double> doubts = new ArrayList<>();
+        for (int i = 0; i <= said.size(); i++) {
+            doubts.add(prepared.hunt().after(said.subList(0, i), 0).bits());
+        }
+        return new Reckoned(hunted, prepared, prepared.hunt().after(said, hunted.boxMinutes()), doubts, fault);
     }
 
     private boolean isPractice() {
@@ -202,15 +226,15 @@ final class HuntPane extends VBox {
         standing.getChildren().addAll(more);
     }
 
-    private void show(Journal.Hunted hunted, Hunt hunt) {
-        Belief belief = hunt.after(hunted.clues(), hunted.boxMinutes());
+    private void show(Reckoned r) {
+        Journal.Hunted hunted = r.hunted();
         spent.setText(counted(hunted.clues().stream().filter(Journal.Clue::says).count()) + ", "
-                + minutes(belief.minutes())
+                + minutes(r.belief().minutes())
                 + (hunted.boxMinutes() > 0 ? " of " + minutes(hunted.boxMinutes()) : ""));
-        showStanding(hunted, hunt, belief);
-        showNext(hunted, hunt, belief);
-        showSuspects(hunt, belief);
-        showClues(hunted, hunt);
+        showStanding(r);
+        showNext(r);
+        showSuspects(r.prepared().hunt(), r.belief());
+        showClues(r);
     }
 
     private static String minutes(double minutes) {
@@ -220,10 +244,12 @@ final class HuntPane extends VBox {
         return minutes < 2880 ? Units.format(minutes / 60, 0, "h") : Units.format(minutes / 1440, 0, "days");
     }
 
-    private void showStanding(Journal.Hunted hunted, Hunt hunt, Belief belief) {
+    private void showStanding(Reckoned r) {
+        Journal.Hunted hunted = r.hunted();
+        Belief belief = r.belief();
         Belief.Weighed first = belief.foremost();
         if (!hunted.culprit().isEmpty()) {
-            stand(State.FINE, ended(hunted, hunt), again());
+            stand(State.FINE, ended(r), again());
             return;
         }
         Button ask = Ui.button(
@@ -282,31 +308,31 @@ final class HuntPane extends VBox {
                 () -> chase.ifPresent(c -> c.does("go on with a hunt", h -> h.ended(""))));
     }
 
-    private String ended(Journal.Hunted hunted, Hunt hunt) {
-        Optional<Cause> said = knowledge.get().cause(hunted.culprit());
-        String words = said.map(Cause::title).orElse(hunted.culprit());
+    private String ended(Reckoned r) {
+        String culprit = r.hunted().culprit();
+        Optional<Cause> said = knowledge.get().cause(culprit);
+        String words = said.map(Cause::title).orElse(culprit);
         if (!isPractice()) {
             return "It was: " + words + ". "
                     + said.map(s -> String.join(" ", s.cures())).orElse("");
         }
-        return fault(hunt)
-                .map(f -> f.cause().id().equals(hunted.culprit())
-                        ? "Right: " + words + ". Beside each check stands what it was worth."
-                        : "No. It is: " + f.cause().title() + ". Beside each check stands what it was worth.")
+        return r.fault()
+                .map(f -> (f.cause().id().equals(culprit)
+                                ? "Right: " + words
+                                : "No. It is: " + f.cause().title())
+                        + ". Beside each check stands what it was worth.")
                 .orElse(words);
-    }
-
-    private Optional<boldsatchel.standins.HiddenFault> fault(Hunt hunt) {
-        return chase.flatMap(c -> c.fault(desk.session().evaluation().get(), hunt));
     }
 
     private static String percent(double share) {
         return share > 0.995 ? "over 99 %" : Units.format(100 * share, 0, "%");
     }
 
-    private void showNext(Journal.Hunted hunted, Hunt hunt, Belief belief) {
+    private void showNext(Reckoned r) {
+        Belief belief = r.belief();
+        Hunt hunt = r.prepared().hunt();
         next.getChildren().clear();
-        boolean over = !hunted.culprit().isEmpty() || belief.next().isEmpty();
+        boolean over = !r.hunted().culprit().isEmpty() || belief.next().isEmpty();
         next.setVisible(!over);
         next.setManaged(!over);
         if (over) {
@@ -345,7 +371,7 @@ final class HuntPane extends VBox {
                         Ui.words(String.join(" · ", facts), "soft"),
                         Ui.words(check.how()),
                         forecast(hunt, belief, shown));
-        next.getChildren().add(answers(hunt, shown));
+        next.getChildren().add(answers(r, shown));
     }
 
     /** One bit halves the suspects. */
@@ -375,7 +401,7 @@ final class HuntPane extends VBox {
         return grid;
     }
 
-    private Node answers(Hunt hunt, Belief.Next shown) {
+    private Node answers(Reckoned r, Belief.Next shown) {
         Check check = shown.check();
         FlowPane row = new FlowPane(8, 6);
         Button skip = Ui.button(
@@ -389,7 +415,7 @@ final class HuntPane extends VBox {
                             "hunt-do",
                             "Do it",
                             "Let the machine that is not there answer",
-                            () -> fault(hunt)
+                            () -> r.fault()
                                     .ifPresent(f -> clue("check", f.answer(check, shown.place(), times(check))))));
         } else if (check.kind() == Check.Kind.READ) {
             Quantity quantity = Measurand.of(check.reads()).orElseThrow().quantity();
@@ -406,6 +432,10 @@ final class HuntPane extends VBox {
             HBox field = new HBox(8, read, value);
             field.setAlignment(Pos.CENTER_LEFT);
             row.getChildren().add(field);
+            Measurand what = Measurand.of(check.reads()).orElseThrow();
+            if (Asking.isPossible(what)) {
+                row.getChildren().add(asked(what, shown));
+            }
         } else {
             for (Check.Outcome outcome : check.outcomes()) {
                 row.getChildren()
@@ -419,6 +449,33 @@ final class HuntPane extends VBox {
             }
         }
         row.getChildren().add(skip);
+        return row;
+    }
+
+    /** The same off an instrument. */
+    private Node asked(Measurand what, Belief.Next shown) {
+        TextField at = new TextField(address);
+        at.setId("hunt-address");
+        at.setPromptText("127.0.0.1:5026");
+        at.setPrefColumnCount(11);
+        at.textProperty().subscribe(t -> address = t);
+        Label label = Ui.label("or at");
+        label.setLabelFor(at);
+        Button ask = Ui.button("hunt-ask", "Read", "Ask the instrument at this address", () -> {
+            String typed = address;
+            Optional<Chase> on = chase;
+            asking.ask(() -> Asking.of(typed, shown.place().id(), what), a -> {
+                a.read()
+                        .ifPresent(f -> on.ifPresent(c -> c.does(
+                                "put down a reading",
+                                h -> h.and(new Journal.Clue(shown.check().id(), "", Optional.of(f), "")))));
+                if (!a.wrong().isEmpty()) {
+                    stand(State.WATCH, a.wrong());
+                }
+            });
+        });
+        HBox row = new HBox(8, label, at, ask);
+        row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
 
@@ -488,15 +545,15 @@ final class HuntPane extends VBox {
         return String.join(" ", words);
     }
 
-    private void showClues(Journal.Hunted hunted, Hunt hunt) {
+    private void showClues(Reckoned r) {
+        Journal.Hunted hunted = r.hunted();
         clues.getChildren().clear();
         List<Journal.Clue> said = hunted.clues();
         for (int i = 0; i < said.size(); i++) {
             int at = i;
-            double before = hunt.after(said.subList(0, i), 0).bits();
-            double after = hunt.after(said.subList(0, i + 1), 0).bits();
-            Label words = Ui.words(hunt.words(said.get(i)));
-            Label worth = Ui.label(said.get(i).says() ? worth(before, after) : "left out", "soft");
+            Label words = Ui.words(r.prepared().hunt().words(said.get(i)));
+            Label worth = Ui.label(
+                    said.get(i).says() ? worth(r.doubts().get(i), r.doubts().get(i + 1)) : "left out", "soft");
             worth.setMinWidth(Region.USE_PREF_SIZE);
             Button out = Ui.button(
                     "hunt-out-" + i,

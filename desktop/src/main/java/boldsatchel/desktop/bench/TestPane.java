@@ -14,7 +14,6 @@ import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.instruments.Asking;
-import boldsatchel.desktop.instruments.InstrumentFault;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.HookUpDrawing;
 import boldsatchel.edit.BenchEdits;
@@ -79,6 +78,7 @@ final class TestPane extends VBox {
     private final ComboBox<Meter> meters = Ui.choice("bench-meter", Meter::words);
     private final HBox goodTo = new HBox(8, Ui.label("which is"), meters);
     private final TextField address = new TextField();
+    private final HBox atAddress;
     private final TextField notes = new TextField();
     private final UnitField celsius;
     private final Button log;
@@ -176,8 +176,9 @@ final class TestPane extends VBox {
         done.setId("bench-done");
         HBox head = new HBox(10, title, Ui.spring(), parts);
         head.setAlignment(Pos.CENTER_LEFT);
-        FlowPane with = new FlowPane(
-                8, 5, fixed("Read with"), instrument, fixed("at"), address, fixed("on a bench at"), celsius);
+        atAddress = new HBox(8, fixed("at"), address);
+        atAddress.setAlignment(Pos.CENTER_LEFT);
+        FlowPane with = new FlowPane(8, 5, fixed("Read with"), instrument, atAddress, fixed("on a bench at"), celsius);
         HBox noting = new HBox(8, fixed("Notes"), notes);
         noting.setAlignment(Pos.CENTER_LEFT);
         goodTo.setAlignment(Pos.CENTER_LEFT);
@@ -239,6 +240,8 @@ final class TestPane extends VBox {
         load.setManaged(shown.log());
         goodTo.setVisible(shown.log());
         goodTo.setManaged(shown.log());
+        atAddress.setVisible(!shown.log());
+        atAddress.setManaged(!shown.log());
         draft().ifPresent(d -> {
             showSteps(shown, d);
             instrument.setText(d.instrument());
@@ -341,12 +344,6 @@ final class TestPane extends VBox {
             Label name = fixed(m.label());
             name.setLabelFor(value);
             int row = readings.getRowCount();
-            if (Asking.isPossible(m)) {
-                Button read = Ui.button(id("ask-", m), "Read", "Ask the instrument for it", () -> ask(m, draft));
-                read.getStyleClass().add("small");
-                read.setDisable(address.getText().isBlank());
-                readings.add(read, 4, row);
-            }
             readings.addRow(
                     row,
                     name,
@@ -354,6 +351,12 @@ final class TestPane extends VBox {
                             .orElse("not known yet")),
                     value,
                     doubt);
+            if (Asking.isPossible(m)) {
+                Button read = Ui.button(id("ask-", m), "Read", "Ask the instrument for it", () -> ask(m, draft));
+                read.getStyleClass().add("small");
+                read.setDisable(address.getText().isBlank());
+                readings.add(read, 4, row);
+            }
             HBox below = new HBox(14, Ui.label(expected.map(e -> between(m, e)).orElse(""), "soft"));
             says(m, draft.figure(m.id()), expected).ifPresent(below.getChildren()::add);
             readings.add(below, 1, row + 1, 4, 1);
@@ -370,26 +373,15 @@ final class TestPane extends VBox {
         String at = address.getText();
         String part = part().map(Part::id).orElse("");
         say(hint, "Asking " + at + " …");
-        asking.ask(
-                () -> {
-                    try {
-                        return new Asked(Optional.of(Asking.read(at, part, what)), "");
-                    } catch (InstrumentFault e) {
-                        return new Asked(Optional.empty(), String.valueOf(e.getMessage()));
-                    }
-                },
-                a -> {
-                    a.read().ifPresent(f -> draft.read(what.id(), rounded(f)));
-                    show();
-                    if (!a.wrong().isEmpty()) {
-                        say(hint, a.wrong());
-                    }
-                    changed.run();
-                });
+        asking.ask(() -> Asking.of(at, part, what), a -> {
+            a.read().ifPresent(f -> draft.read(what.id(), rounded(f)));
+            show();
+            if (!a.wrong().isEmpty()) {
+                say(hint, a.wrong());
+            }
+            changed.run();
+        });
     }
-
-    /** What came of asking: a figure, or why there is none. */
-    private record Asked(Optional<Figure> read, String wrong) {}
 
     private void photo() {
         test.ifPresent(t -> part().ifPresent(p -> photos.accept(t.title() + ", " + p.name())));

@@ -32,6 +32,14 @@ public final class Asking {
 
     private Asking() {}
 
+    /**
+     * What came of asking.
+     *
+     * @param read a figure
+     * @param wrong why there is none, in words
+     */
+    public record Answer(Optional<Figure> read, String wrong) {}
+
     /** Whether there is an instrument that can be asked for it. */
     public static boolean isPossible(Measurand what) {
         return QUESTIONS.containsKey(what.quantity());
@@ -42,9 +50,16 @@ public final class Asking {
      *
      * @param address that the user typed
      * @param part what it is clipped to: a stand-in has to be told
-     * @throws InstrumentFault in words, where it does not answer with numbers
      */
-    public static Figure read(String address, String part, Measurand what) throws InstrumentFault {
+    public static Answer of(String address, String part, Measurand what) {
+        try {
+            return new Answer(Optional.of(read(address, part, what)), "");
+        } catch (InstrumentFault e) {
+            return new Answer(Optional.empty(), String.valueOf(e.getMessage()));
+        }
+    }
+
+    private static Figure read(String address, String part, Measurand what) throws InstrumentFault {
         String question = Optional.ofNullable(QUESTIONS.get(what.quantity()))
                 .orElseThrow(() -> new InstrumentFault("Nothing here reads “" + what.label() + "”. Type it.", false));
         try (LineInstrument instrument = LineInstrument.call(address)) {
