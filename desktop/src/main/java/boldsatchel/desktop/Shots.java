@@ -85,7 +85,6 @@ final class Shots {
                     a -> a.desk().session().selection().set("main-wire")),
             new Shot("power-remedy.png", "cave-survey", "Power", false, a -> press(a, "#try-power-level-unseen-0")),
             new Shot("power-charge.png", "orchard-ledger", "Power", false, a -> press(a, "#tab-charge")),
-            new Shot("power-use.png", "cave-survey", "Power", false, a -> press(a, "#tab-use")),
             new Shot("power-compare.png", "cave-survey", "Power", false, a -> press(a, "#compare-supplies")),
             new Shot("power-suggest.png", "harbour-watch", "Power", false, a -> press(a, "#suggest")),
             new Shot("links.png", "cave-survey", "Links", false, a -> {}),
