@@ -46,7 +46,7 @@ enum Derived {
             "output without load",
             Quantity.VOLTAGE,
             Derived::noLoadV,
-            Optional.of(Derived::withNoLoadV)),
+            Optional.of(ofConverter("noLoadV"))),
     FAR_END_V("supply.farEndV", "voltage at its socket, busy", Quantity.VOLTAGE, Derived::farEndV, Optional.empty()),
     IDLE_V("supply.idleV", "voltage at its socket, idle", Quantity.VOLTAGE, Derived::idleV, Optional.empty()),
     SOURCE_V("supply.sourceV", "voltage at the source, busy", Quantity.VOLTAGE, Derived::sourceV, Optional.empty()),
@@ -76,7 +76,7 @@ enum Derived {
             "current that it really gives",
             Quantity.CURRENT,
             Derived::limitA,
-            Optional.of(Derived::withLimitA)),
+            Optional.of(ofConverter("limitA"))),
     LOOSE_C(
             "part.looseCelsius",
             "temperature, loose and busy",
@@ -239,10 +239,11 @@ enum Derived {
                 .map(c -> Expectation.around(c.noLoadV(), NO_LOAD_SHARE * c.noLoadV(), "its maker's figure"));
     }
 
-    private static Part withNoLoadV(Part part, double celsius, Figure volts) {
-        return part.facet(Facet.Converts.class)
+    /** The part with a plain number of its converter as measured. */
+    private static Taking ofConverter(String field) {
+        return (part, celsius, measured) -> part.facet(Facet.Converts.class)
                 .map(c -> part.withFacet(
-                        Form.of(Facet.Converts.class).field("noLoadV").with(c, volts.value())))
+                        Form.of(Facet.Converts.class).field(field).with(c, measured.value())))
                 .orElse(part);
     }
 
@@ -343,13 +344,6 @@ enum Derived {
     private static Optional<Expectation> limitA(Part part, Measurand.Known known) {
         return part.facet(Facet.Converts.class)
                 .map(c -> Expectation.around(c.limitA(), LIMIT_SHARE * c.limitA(), "its maker's figure"));
-    }
-
-    private static Part withLimitA(Part part, double celsius, Figure amps) {
-        return part.facet(Facet.Converts.class)
-                .map(c -> part.withFacet(
-                        Form.of(Facet.Converts.class).field("limitA").with(c, amps.value())))
-                .orElse(part);
     }
 
     private static Optional<Figure> busyW(Part part) {

@@ -208,6 +208,19 @@ public class HuntTest {
     }
 
     @Test
+    public void aFileOfOnesOwnAddsToWhatShips() throws HuntFault {
+        Knowledge mine = shipped.and("""
+                {"causes": [{"id": "ants", "title": "Ants in the board", "rate": 1, "on": ["Computes"], "near": ["finding:fit.gap"],
+                  "shows": {"restarts": 0.9}, "answers": {"look-ants": {"yes": 0.97}}, "cures": ["Move the tent."]}],
+                 "checks": [{"id": "look-ants", "title": "Ants?", "kind": "LOOK", "minutes": 1, "needs": ["lamp"], "how": "Look.",
+                  "outcomes": [{"id": "no", "words": "none", "usual": 0.99}, {"id": "yes", "words": "ants", "usual": 0.01}]}]}
+                """);
+        Hunt hunt = hunt(mine, demo, "restarts", "mainboard");
+        Belief belief = hunt.after(List.of(clue("look-ants", "yes")), 0);
+        assertThat(belief.foremost().cause().id()).isEqualTo("ants");
+    }
+
+    @Test
     public void aFileThatIsWrongSaysWhereAndWhat() {
         assertThatThrownBy(() -> shipped.and("{\"causes\": ["))
                 .isInstanceOf(HuntFault.class)

@@ -104,15 +104,7 @@ final class HuntsView extends HBox {
         Optional<Symptom> symptom = Optional.ofNullable(symptoms.getValue());
         List<Part> there =
                 symptom.map(s -> Hunt.subjects(desk.session().shown(), s)).orElse(List.of());
-        if (!parts.getItems().equals(there)) {
-            Optional<String> chosen = Optional.ofNullable(parts.getValue()).map(Part::id);
-            parts.getItems().setAll(there);
-            parts.setValue(there.stream()
-                    .filter(p -> chosen.equals(Optional.of(p.id())))
-                    .findFirst()
-                    .orElse(there.isEmpty() ? null : there.getFirst()));
-        }
-        parts.setDisable(there.size() < 2);
+        Ui.offer(parts, there, Part::id);
         begin.setDisable(there.isEmpty());
         practise.setDisable(there.isEmpty());
     }

@@ -231,7 +231,7 @@ final class TestPane extends VBox {
         purpose.setText(shown.purpose() + part().map(p -> blind(shown, p)).orElse(""));
         cautions.getChildren()
                 .setAll(shown.cautions().stream().map(TestPane::caution).toList());
-        showParts(BenchTests.parts(desk.session().shown(), shown));
+        Ui.offer(parts, BenchTests.parts(desk.session().shown(), shown), Part::id);
         showHookUp(part().flatMap(p -> HookUpDrawing.of(shown, p)));
         filling = false;
         log.setVisible(shown.log());
@@ -281,16 +281,6 @@ final class TestPane extends VBox {
             hookUp.minHeightProperty().bind(hookUp.prefHeightProperty());
             hookUp.show(d, desk.dark().get());
         });
-    }
-
-    private void showParts(List<Part> there) {
-        Optional<String> chosen = part().map(Part::id);
-        parts.getItems().setAll(there);
-        parts.setValue(there.stream()
-                .filter(p -> chosen.equals(Optional.of(p.id())))
-                .findFirst()
-                .orElse(there.isEmpty() ? null : there.getFirst()));
-        parts.setDisable(there.size() < 2);
     }
 
     private void showSteps(BenchTest shown, Draft draft) {

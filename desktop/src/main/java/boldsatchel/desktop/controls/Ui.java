@@ -1,5 +1,7 @@
 package boldsatchel.desktop.controls;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -17,6 +19,17 @@ import javafx.scene.layout.Region;
 public final class Ui {
 
     private Ui() {}
+
+    /** Offers other choices; the one that was chosen stays so if it is still there, else the first is. */
+    public static <T> void offer(ComboBox<T> box, List<T> choices, Function<T, String> id) {
+        Optional<String> chosen = Optional.ofNullable(box.getValue()).map(id);
+        box.getItems().setAll(choices);
+        box.setValue(choices.stream()
+                .filter(c -> chosen.equals(Optional.of(id.apply(c))))
+                .findFirst()
+                .orElse(choices.isEmpty() ? null : choices.getFirst()));
+        box.setDisable(choices.size() < 2);
+    }
 
     /** A label with style classes. */
     public static Label label(String text, String... styles) {
