@@ -1,6 +1,7 @@
 package boldsatchel.bench;
 
 import boldsatchel.heat.HeatResult;
+import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
@@ -49,6 +50,7 @@ enum Derived {
             Optional.of(ofConverter("noLoadV"))),
     FAR_END_V("supply.farEndV", "voltage at its socket, busy", Quantity.VOLTAGE, Derived::farEndV, Optional.empty()),
     IDLE_V("supply.idleV", "voltage at its socket, idle", Quantity.VOLTAGE, Derived::idleV, Optional.empty()),
+    LOST_V("supply.lostV", "volts lost on the way, busy", Quantity.VOLTAGE, Derived::lostV, Optional.empty()),
     SOURCE_V("supply.sourceV", "voltage at the source, busy", Quantity.VOLTAGE, Derived::sourceV, Optional.empty()),
     CHARGE_A(
             "charge.amps", "current into the pack, half full", Quantity.CURRENT, Derived::chargeAmps, Optional.empty()),
@@ -116,6 +118,10 @@ enum Derived {
     private static final double HEAT_DOUBT_K = 8;
 
     private static final double LIMIT_SHARE = 0.1;
+    /** Doubt of a loss on wires and plugs: their length and contacts are guesses, and two readings are taken. */
+    private static final double LOST_SHARE = 0.25;
+
+    private static final double LOST_V_DOUBT = 0.02;
     private static final double LOAD_SHARE = 0.2;
 
     private final String id;
@@ -279,6 +285,45 @@ enum Derived {
             }
         }
         return between(volts, "from full to nearly empty, in the hardest step");
+    }
+
+    /** Between the output of what feeds it, source or converter, and its own input: how full the source is cancels out. */
+    private static Optional<Expectation> lostV(Part part, Measurand.Known known) {
+        List<Double> lost = new ArrayList<>();
+        for (Points.Chain chain : known.points().chains()) {
+            for (OperatingPoint point : List.of(chain.full(), chain.low())) {
+                known.build()
+                        .rung(chain.source())
+                        .ifPresent(
+                                root -> lost(root, part, known.build(), point).ifPresent(lost::add));
+            }
+        }
+        if (lost.isEmpty()) {
+            return Optional.empty();
+        }
+        double low = lost.stream().mapToDouble(v -> v).min().orElseThrow();
+        double high = lost.stream().mapToDouble(v -> v).max().orElseThrow();
+        return Optional.of(new Expectation(
+                (low + high) / 2,
+                Math.max(0, low * (1 - LOST_SHARE) - LOST_V_DOUBT),
+                high * (1 + LOST_SHARE) + LOST_V_DOUBT,
+                "from full to nearly empty, in the hardest step"));
+    }
+
+    private static Optional<Double> lost(Rung root, Part part, Build build, OperatingPoint point) {
+        List<Rung> path = root.walk()
+                .filter(r -> r.part().filter(part.id()::equals).isPresent())
+                .findFirst()
+                .map(r -> root.pathTo(r.id()))
+                .orElse(List.of());
+        for (int i = path.size() - 2; i >= 0; i--) {
+            if (build.partOf(path.get(i)).isPresent() || path.get(i).stage() instanceof Rung.Join) {
+                Optional<OperatingPoint.RungState> above =
+                        point.rung(path.get(i).id());
+                return point.rung(path.getLast().id()).flatMap(at -> above.map(a -> a.voltsOut() - at.voltsIn()));
+            }
+        }
+        return Optional.empty();
     }
 
     /** At the input of a part in each of some operating points. */

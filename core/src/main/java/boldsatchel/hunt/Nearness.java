@@ -96,9 +96,10 @@ record Nearness(double factor, String words) {
         List<Room> rooms(Build build, Part subject) {
             List<Room> rooms = new ArrayList<>();
             for (Rung root : Places.chains(build, subject)) {
+                Set<String> concerned = Places.concerned(root, subject);
                 Network.of(build, root, Reading.NOMINAL).ifPresent(n -> {
                     for (Breach b : n.limits(level, Demand.of(mode))) {
-                        if (kinds.contains(b.kind()) && b.limit() > 0) {
+                        if (kinds.contains(b.kind()) && b.limit() > 0 && concerned.contains(b.rung())) {
                             rooms.add(new Room(b.kind().margin(b.value(), b.limit()) / b.limit(), words(build, b)));
                         }
                     }

@@ -5,8 +5,10 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Which part of a build is meant. */
 final class Places {
@@ -66,5 +68,18 @@ final class Places {
                 .filter(root -> root.walk()
                         .anyMatch(r -> r.part().filter(subject.id()::equals).isPresent()))
                 .toList();
+    }
+
+    /** Ids of the rungs of a chain that the subject hangs on, its own and those that it feeds. */
+    static Set<String> concerned(Rung root, Part subject) {
+        Set<String> ids = new HashSet<>();
+        root.walk()
+                .filter(r -> r.part().filter(subject.id()::equals).isPresent())
+                .forEach(at -> {
+                    root.pathTo(at.id()).forEach(r -> ids.add(r.id()));
+                    root.sources().forEach(r -> ids.add(r.id()));
+                    at.walk().forEach(r -> ids.add(r.id()));
+                });
+        return ids;
     }
 }
