@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Lazy<T> {
     private @Nullable Supplier<? extends T> working;
-    private @Nullable T value;
+    private volatile @Nullable T value;
 
     private Lazy(@Nullable Supplier<? extends T> working, @Nullable T value) {
         this.working = working;
@@ -30,13 +30,20 @@ public final class Lazy<T> {
     }
 
     /** What it holds. */
-    public synchronized T get() {
-        Supplier<? extends T> left = working;
-        if (left != null) {
-            value = left.get();
+    public T get() {
+        T known = value;
+        return known != null ? known : work();
+    }
+
+    /** Who comes second finds it done. */
+    private synchronized T work() {
+        T known = value;
+        if (known == null) {
+            known = Objects.requireNonNull(working).get();
+            value = known;
             working = null;
         }
-        return Objects.requireNonNull(value);
+        return known;
     }
 
     @Override

@@ -621,9 +621,8 @@ final class HeatModel {
 
     /** What is charged may get less warm. */
     double limitC(Watched spot, Set<String> charged) {
-        return charged.contains(spot.subject()) && spot.kind() == HeatResult.Kind.PART
-                ? Math.min(spot.limitC(), Usual.CELLS_CHARGED_MOST_C)
-                : spot.limitC();
+        boolean falls = spot.kind() == HeatResult.Kind.PART && spot.limitC() > Usual.CELLS_CHARGED_MOST_C;
+        return falls && charged.contains(spot.subject()) ? Usual.CELLS_CHARGED_MOST_C : spot.limitC();
     }
 
     /**

@@ -16,6 +16,8 @@ final class Spreading {
     private static final double SHORT_FIN = 0.05;
     /** Beyond this nothing reaches the plate's end. */
     private static final double LONG_FIN = 40;
+    /** An image so far away adds less than a hundred-millionth. */
+    private static final double FAR = 18;
     /** No plate ends nearer than this to the footprint's rim, as a ratio of radii. */
     private static final double LEAST_RIM = 1.02;
 
@@ -108,7 +110,8 @@ final class Spreading {
      */
     static Way way(Footprint f, double kt, double h, double held) {
         double x = Math.sqrt(held / kt) * f.radius();
-        return new Way(2 * Math.PI * kt, beyond(f, Math.sqrt(h / kt)), toRim(x), toRimFalls(x));
+        double r = x < FLAT || x > LONG_FIN ? 0 : i0(x) / i1(x);
+        return new Way(2 * Math.PI * kt, beyond(f, Math.sqrt(h / kt)), toRim(x, r), toRimFalls(x, r));
     }
 
     /** From the rim on, times 2π·k·t. */
@@ -135,20 +138,19 @@ final class Spreading {
         return rise / (2 * Math.PI * kt);
     }
 
-    /** From the mean of an evenly fed disc to its rim: a disc with loss, times 2π·k·t. */
-    private static double toRim(double x) {
-        return x < FLAT ? 0.25 : x > LONG_FIN ? 1 / x : i0(x) / (x * i1(x)) - 2 / (x * x);
+    /** From the mean of an evenly fed disc to its rim: a disc with loss, times 2π·k·t; r is I₀/I₁. */
+    private static double toRim(double x, double r) {
+        return x < FLAT ? 0.25 : x > LONG_FIN ? 1 / x : r / x - 2 / (x * x);
     }
 
     /** By how much that falls as the logarithm of k·t grows: x goes with its root downwards, and (I₀/I₁)' is 1 − (I₀/I₁)² + I₀/(x·I₁). */
-    private static double toRimFalls(double x) {
+    private static double toRimFalls(double x, double r) {
         if (x < FLAT) {
             return 0;
         }
         if (x > LONG_FIN) {
             return -0.5 / x;
         }
-        double r = i0(x) / i1(x);
         double slope = (1 - r * r + r / x) / x - r / (x * x) + 4 / (x * x * x);
         return 0.5 * x * slope;
     }
@@ -179,7 +181,11 @@ final class Spreading {
     private static double image(double m, double oneWay, double otherWay) {
         double near = Math.min(oneWay, otherWay);
         double half = (oneWay + otherWay) / 2;
-        return m * half < SHORT_FIN ? Math.log(half / near) : Math.max(0, k0(2 * m * near) - k0(2 * m * half));
+        if (m * half < SHORT_FIN) {
+            return Math.log(half / near);
+        }
+        double x = 2 * m * near;
+        return x > FAR ? 0 : Math.max(0, k0(x) - k0(2 * m * half));
     }
 
     /** Slope over value of a fin between two radii, the far end giving off nothing. */
