@@ -1,17 +1,12 @@
 package boldsatchel.hunt;
 
-import boldsatchel.bench.Expectation;
-import boldsatchel.bench.Measurand;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
-import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
-import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,19 +32,16 @@ public final class Hunt {
     private static final double LEAST_BITS = 0.02;
     private static final double MOVE_MINUTES = 2;
     private static final double PART_MINUTES = 3;
-    private static final double[] GRAVITIES = {0, 0.5, 1};
-    private static final double ROOM_C = 25;
+    /** How warm it is where things are measured, °C. */
+    static final double ROOM_C = 25;
+
     private static final int SHOWN = 3;
-    private static final double MOST_READINGS = 0.8;
 
     private final Build build;
     private final Symptom symptom;
     private final Part subject;
     private final List<Suspect> suspects;
     private final Map<String, Odds> odds;
-
-    /** A cause before anything is checked. */
-    private record Suspect(Cause cause, double prior, String why) {}
 
     private Hunt(Build build, Symptom symptom, Part subject, List<Suspect> suspects, Map<String, Odds> odds) {
         this.build = build;
@@ -164,100 +156,6 @@ public final class Hunt {
             }
         }
         return false;
-    }
-
-    /** What is read under each suspect: by the laws where the cause changes figures, else by what is known of it. */
-    private static final class Readings {
-        private final Measurand.Known plan;
-        private final List<Suspect> suspects;
-        private final Map<Harm, List<Measurand.Known>> harmed = new EnumMap<>(Harm.class);
-
-        Readings(Evaluation evaluation, Part subject, List<Suspect> suspects) {
-            this.suspects = suspects;
-            plan = Measurand.Known.of(evaluation.build(), evaluation.results(), ROOM_C);
-            Evaluator evaluator = new Evaluator();
-            for (Suspect s : suspects) {
-                s.cause()
-                        .harm()
-                        .ifPresent(h -> harmed.computeIfAbsent(h, k -> {
-                            List<Measurand.Known> known = new ArrayList<>();
-                            for (double gravity : GRAVITIES) {
-                                Evaluation then = evaluator.judge(h.on(evaluation.build(), subject, gravity));
-                                known.add(Measurand.Known.of(then.build(), then.results(), ROOM_C));
-                            }
-                            return known;
-                        }));
-            }
-        }
-
-        Optional<Odds> odds(Check check, Part place) {
-            Measurand what = Measurand.of(check.reads()).orElseThrow();
-            return what.expected(place, plan)
-                    .filter(Expectation::isFinite)
-                    .map(e -> Odds.ofReading(
-                            check,
-                            place,
-                            new Odds.Plan(e, what.quantity()),
-                            suspects.stream()
-                                    .map(s -> likely(check, what, place, e, s.cause()))
-                                    .toList()));
-        }
-
-        private List<Odds.Likely> likely(Check check, Measurand what, Part place, Expectation e, Cause cause) {
-            if (!cause.answers().containsKey(check.id()) && cause.harm().isPresent()) {
-                Optional<List<Odds.Likely>> worked =
-                        worked(what, place, e, cause.harm().get());
-                if (worked.isPresent()) {
-                    return worked.get();
-                }
-            }
-            List<Odds.Likely> likely = new ArrayList<>();
-            double[] chances = cause.chances(check);
-            for (Band band : Band.values()) {
-                likely.add(new Odds.Likely(chances[band.ordinal()], band.range(e)));
-            }
-            return likely;
-        }
-
-        /** From mild to grave; nothing where it changes nothing of it. */
-        private Optional<List<Odds.Likely>> worked(Measurand what, Part place, Expectation e, Harm harm) {
-            List<Band.Range> ranges = new ArrayList<>();
-            double missing = 0;
-            boolean changed = false;
-            for (Measurand.Known known : harmed.getOrDefault(harm, List.of())) {
-                Optional<Expectation> then = known.build()
-                        .part(place.id())
-                        .flatMap(p -> what.expected(p, known))
-                        .filter(Expectation::isFinite);
-                if (then.isPresent()) {
-                    ranges.add(Band.around(then.get()));
-                    changed |= !then.get().equals(e);
-                } else {
-                    missing += 1.0 / GRAVITIES.length;
-                }
-            }
-            if (!changed && missing == 0) {
-                return Optional.empty();
-            }
-            List<Odds.Likely> likely = new ArrayList<>();
-            if (!ranges.isEmpty()) {
-                likely.add(new Odds.Likely(
-                        1 - missing,
-                        new Band.Range(
-                                ranges.stream()
-                                        .mapToDouble(Band.Range::low)
-                                        .min()
-                                        .orElseThrow(),
-                                ranges.stream()
-                                        .mapToDouble(Band.Range::high)
-                                        .max()
-                                        .orElseThrow())));
-            }
-            if (missing > 0) {
-                likely.add(new Odds.Likely(missing, Band.NOTHING.range(e)));
-            }
-            return Optional.of(likely);
-        }
     }
 
     /** What is wrong. */
@@ -480,7 +378,7 @@ public final class Hunt {
         Optional.ofNullable(odds.get(check.id()))
                 .ifPresent(o -> belief.suspects().stream()
                         .limit(SHOWN)
-                        .forEach(w -> said.put(w.cause().title(), forecast(o, place(w.cause())))));
+                        .forEach(w -> said.put(w.cause().title(), o.forecast(place(w.cause())))));
         return said;
     }
 
@@ -491,46 +389,5 @@ public final class Hunt {
             }
         }
         throw new IllegalArgumentException(cause.id() + " is no suspect");
-    }
-
-    private static String forecast(Odds odds, int suspect) {
-        Optional<Quantity> quantity = odds.plan().map(Odds.Plan::quantity);
-        if (quantity.isPresent()) {
-            return interval(odds, suspect, quantity.get());
-        }
-        int likeliest = 0;
-        for (int o = 1; o < odds.size(); o++) {
-            likeliest = odds.chance(suspect, o) > odds.chance(suspect, likeliest) ? o : likeliest;
-        }
-        return odds.check().outcomes().get(likeliest).words() + ", "
-                + Units.format(100 * odds.chance(suspect, likeliest), 0, "%");
-    }
-
-    /** The smallest run of intervals about the likeliest that holds four of five readings. */
-    private static String interval(Odds odds, int suspect, Quantity quantity) {
-        int from = 0;
-        for (int b = 1; b < odds.size(); b++) {
-            from = density(odds, suspect, b) > density(odds, suspect, from) ? b : from;
-        }
-        int to = from;
-        double held = odds.chance(suspect, from);
-        while (held < MOST_READINGS && (from > 0 || to + 1 < odds.size())) {
-            double below = from > 0 ? odds.chance(suspect, from - 1) : -1;
-            double above = to + 1 < odds.size() ? odds.chance(suspect, to + 1) : -1;
-            if (above < below) {
-                from--;
-                held += below;
-            } else {
-                to++;
-                held += above;
-            }
-        }
-        return Units.format(quantity, Math.max(0, odds.interval(from).low())) + " to "
-                + Units.format(quantity, odds.interval(to).high());
-    }
-
-    private static double density(Odds odds, int suspect, int interval) {
-        Band.Range range = odds.interval(interval);
-        return odds.chance(suspect, interval) / (range.high() - range.low());
     }
 }

@@ -23,6 +23,7 @@ final class KnowledgeReader {
     static final List<String> KINDS = List.of("symptoms", "checks", "causes");
 
     private static final int MOST_ENTRIES = 2000;
+    private static final int MOST_NAMED = 8;
     private static final double MOST_MINUTES = 50_000;
     private static final double MOST_RATE = 100;
     private static final double ROUNDED = 0.011;
@@ -100,8 +101,6 @@ final class KnowledgeReader {
             return shares;
         }
     }
-
-    private static final int MOST_NAMED = 8;
 
     static Knowledge read(String json, Knowledge known) throws HuntFault {
         KnowledgeReader reader = new KnowledgeReader();

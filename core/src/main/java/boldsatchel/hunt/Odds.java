@@ -5,6 +5,7 @@ import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Quantity;
+import boldsatchel.quantity.Units;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
@@ -21,6 +22,7 @@ final class Odds {
 
     private static final double CHEAP_METER_SHARE = 0.005;
     private static final double LEAST_VALUE = 1e-6;
+    private static final double MOST_READINGS = 0.8;
 
     private final Check check;
     private final Part place;
@@ -186,5 +188,45 @@ final class Odds {
                     / (edges[b + 1] - edges[b]);
         }
         return density;
+    }
+
+    /** What it would say under a suspect, in words. */
+    String forecast(int suspect) {
+        if (plan.isPresent()) {
+            return interval(suspect, plan.get().quantity());
+        }
+        int likeliest = 0;
+        for (int o = 1; o < size(); o++) {
+            likeliest = chance(suspect, o) > chance(suspect, likeliest) ? o : likeliest;
+        }
+        return check.outcomes().get(likeliest).words() + ", " + Units.format(100 * chance(suspect, likeliest), 0, "%");
+    }
+
+    /** The smallest run of intervals about the likeliest that holds four of five readings. */
+    private String interval(int suspect, Quantity quantity) {
+        int from = 0;
+        for (int b = 1; b < size(); b++) {
+            from = perUnit(suspect, b) > perUnit(suspect, from) ? b : from;
+        }
+        int to = from;
+        double held = chance(suspect, from);
+        while (held < MOST_READINGS && (from > 0 || to + 1 < size())) {
+            double below = from > 0 ? chance(suspect, from - 1) : -1;
+            double above = to + 1 < size() ? chance(suspect, to + 1) : -1;
+            if (above < below) {
+                from--;
+                held += below;
+            } else {
+                to++;
+                held += above;
+            }
+        }
+        return Units.format(quantity, Math.max(0, interval(from).low())) + " to "
+                + Units.format(quantity, interval(to).high());
+    }
+
+    private double perUnit(int suspect, int interval) {
+        Band.Range range = interval(interval);
+        return chance(suspect, interval) / (range.high() - range.low());
     }
 }

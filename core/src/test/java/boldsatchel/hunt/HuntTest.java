@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.RandomBuilds;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Journal;
@@ -12,10 +13,12 @@ import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import org.testng.annotations.Test;
 
 /** Hunts, by hand and by what ships. */
@@ -203,6 +206,42 @@ public class HuntTest {
                 assertThat(hunt.forecast(n.check(), belief).values())
                         .as("%s %s", s.id(), n.check().id())
                         .allMatch(w -> !w.isBlank() && !w.contains("NaN"));
+            }
+        }
+    }
+
+    /** Machines that nobody would build: every hunt begins, and no clue makes nonsense of it. */
+    @Test
+    public void everyHuntOfAnyBuildKeepsItsHead() {
+        for (int seed = 0; seed < 40; seed++) {
+            Build build = RandomBuilds.of(seed);
+            Evaluation evaluation = Evaluator.evaluate(build);
+            Random random = new Random(seed);
+            List<Symptom> possible = Hunt.possible(shipped, build);
+            for (int n = 0; n < Math.min(4, possible.size()); n++) {
+                Symptom symptom = possible.get(random.nextInt(possible.size()));
+                Hunt hunt = Hunt.begin(
+                        shipped,
+                        evaluation,
+                        symptom,
+                        Hunt.subjects(build, symptom).getFirst());
+                List<Journal.Clue> clues = new ArrayList<>();
+                for (Belief belief = hunt.after(clues, 0);
+                        !belief.next().isEmpty() && clues.size() < 12;
+                        belief = hunt.after(clues, 0)) {
+                    Check check = belief.next()
+                            .get(random.nextInt(belief.next().size()))
+                            .check();
+                    clues.add(
+                            check.kind() == Check.Kind.READ
+                                    ? read(check.id(), 40 * random.nextDouble())
+                                    : clue(
+                                            check.id(),
+                                            check.outcomes().getLast().id()));
+                }
+                assertThat(hunt.after(clues, 0).suspects())
+                        .as("seed %s, %s", seed, symptom.id())
+                        .allMatch(w -> w.weight() >= 0 && w.weight() <= 1);
             }
         }
     }
