@@ -54,6 +54,11 @@ public record Check(
         outcomes = List.copyOf(outcomes);
     }
 
+    /** Whether something live is touched, clipped to or exchanged for it. */
+    public boolean needsCare() {
+        return kind != Kind.LOOK || !needs.isEmpty();
+    }
+
     /** Place of an outcome; -1 for one that it does not have. */
     public int place(String outcome) {
         for (int i = 0; i < outcomes.size(); i++) {

@@ -37,14 +37,12 @@ public final class Hunt {
 
     private static final int SHOWN = 3;
 
-    private final Build build;
     private final Symptom symptom;
     private final Part subject;
     private final List<Suspect> suspects;
     private final Map<String, Odds> odds;
 
-    private Hunt(Build build, Symptom symptom, Part subject, List<Suspect> suspects, Map<String, Odds> odds) {
-        this.build = build;
+    private Hunt(Symptom symptom, Part subject, List<Suspect> suspects, Map<String, Odds> odds) {
         this.symptom = symptom;
         this.subject = subject;
         this.suspects = suspects;
@@ -87,7 +85,7 @@ public final class Hunt {
             Check cure = cure(suspects.get(s).cause());
             odds.put(cure.id(), cured(cure, subject, s, suspects.size()));
         }
-        return new Hunt(build, symptom, subject, suspects, odds);
+        return new Hunt(symptom, subject, suspects, odds);
     }
 
     /** What mends a cause is a check as well, and the last word. */
@@ -166,11 +164,6 @@ public final class Hunt {
     /** The part that is in trouble. */
     public Part subject() {
         return subject;
-    }
-
-    /** The build as planned. */
-    public Build build() {
-        return build;
     }
 
     /** Checks that tell these suspects apart, the shortest first: what somebody without a plan would go through. */

@@ -48,6 +48,8 @@ import javafx.scene.layout.VBox;
 /** One hunt: what to check next, who is suspected and why, what was found so far. */
 final class HuntPane extends VBox {
 
+    private static final String CARE =
+            "Battery off before anything is clipped on, unplugged or exchanged. What the makers of cells and board say stands above this.";
     private static final double WIDEST_BAR = 90;
     private static final int SHOWN = 6;
     private static final double SHOWN_SHARE = 0.01;
@@ -365,12 +367,13 @@ final class HuntPane extends VBox {
             facts.add("at " + shown.place().name());
         }
         facts.add(tells(shown.bits()));
-        next.getChildren()
-                .addAll(
-                        head,
-                        Ui.words(String.join(" · ", facts), "soft"),
-                        Ui.words(check.how()),
-                        forecast(hunt, belief, shown));
+        next.getChildren().addAll(head, Ui.words(String.join(" · ", facts), "soft"), Ui.words(check.how()));
+        if (check.needsCare()) {
+            HBox care = new HBox(6, StateMark.of(State.WATCH, 11), Ui.words(CARE, "soft"));
+            care.setAlignment(Pos.CENTER_LEFT);
+            next.getChildren().add(care);
+        }
+        next.getChildren().add(forecast(hunt, belief, shown));
         next.getChildren().add(answers(r, shown));
     }
 
