@@ -276,8 +276,7 @@ enum Derived {
         for (Points.Chain chain : known.points().chains()) {
             boolean feeds = known.build()
                     .rung(chain.source())
-                    .filter(root -> root.walk()
-                            .anyMatch(r -> r.part().filter(part.id()::equals).isPresent()))
+                    .flatMap(root -> root.ofPart(part.id()))
                     .isPresent();
             if (feeds) {
                 volts.add(chain.full().terminalVolts());
@@ -311,11 +310,7 @@ enum Derived {
     }
 
     private static Optional<Double> lost(Rung root, Part part, Build build, OperatingPoint point) {
-        List<Rung> path = root.walk()
-                .filter(r -> r.part().filter(part.id()::equals).isPresent())
-                .findFirst()
-                .map(r -> root.pathTo(r.id()))
-                .orElse(List.of());
+        List<Rung> path = root.pathToPart(part.id());
         for (int i = path.size() - 2; i >= 0; i--) {
             if (build.partOf(path.get(i)).isPresent() || path.get(i).stage() instanceof Rung.Join) {
                 Optional<OperatingPoint.RungState> above =

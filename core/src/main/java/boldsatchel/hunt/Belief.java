@@ -2,6 +2,7 @@ package boldsatchel.hunt;
 
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,6 +15,13 @@ import java.util.Optional;
  * @param minutes that the checks so far took
  */
 public record Belief(List<Weighed> suspects, List<Next> next, Standing standing, double minutes) {
+
+    /** A clue that makes a suspect so many times likelier, or less likely, is worth a word. */
+    private static final double STRONG = 2.5;
+    // Of a check, bits.
+    private static final double HALF = 0.9;
+    private static final double GOOD_DEAL = 0.4;
+    private static final double SOMETHING = 0.12;
 
     /** What to do now. */
     public enum Standing {
@@ -40,6 +48,22 @@ public record Belief(List<Weighed> suspects, List<Next> next, Standing standing,
         public Weighed {
             spoke = List.copyOf(spoke);
         }
+
+        /** The clue that speaks most for it, if it is worth a word. */
+        public Optional<Journal.Clue> mostFor() {
+            return spoke.stream()
+                    .max(Comparator.comparingDouble(Spoke::factor))
+                    .filter(s -> s.factor() > STRONG)
+                    .map(Spoke::clue);
+        }
+
+        /** The clue that speaks most against it, if it is worth a word. */
+        public Optional<Journal.Clue> mostAgainst() {
+            return spoke.stream()
+                    .min(Comparator.comparingDouble(Spoke::factor))
+                    .filter(s -> s.factor() < 1 / STRONG)
+                    .map(Spoke::clue);
+        }
     }
 
     /**
@@ -58,7 +82,15 @@ public record Belief(List<Weighed> suspects, List<Next> next, Standing standing,
      * @param bits that it is expected to tell
      * @param expected by the plan, in words; empty unless it is a reading
      */
-    public record Next(Check check, Part place, double bits, String expected) {}
+    public record Next(Check check, Part place, double bits, String expected) {
+        /** How much it tells, in words: one bit halves the suspects. */
+        public String tells() {
+            if (bits > HALF) {
+                return "halves the suspects or better";
+            }
+            return bits > GOOD_DEAL ? "tells a good deal" : bits > SOMETHING ? "tells something" : "tells little";
+        }
+    }
 
     /** Copies the lists. */
     public Belief {

@@ -189,6 +189,18 @@ public final class Hunt {
         return title + ": " + said + (asked.isPresent() ? "" : " (tells nothing here)");
     }
 
+    /** Share of the doubt before it that each clue took away, in their order; negative where one added to it. */
+    public List<Double> worths(List<Journal.Clue> clues) {
+        List<Double> worths = new ArrayList<>();
+        double before = after(List.of(), 0).bits();
+        for (int i = 1; i <= clues.size(); i++) {
+            double now = after(clues.subList(0, i), 0).bits();
+            worths.add(before > 0 ? (before - now) / before : 0);
+            before = now;
+        }
+        return worths;
+    }
+
     /** Part that a check of this hunt is done to; the subject for one that tells nothing in it. */
     public Part place(Check check) {
         return Optional.ofNullable(odds.get(check.id())).map(Odds::place).orElse(subject);

@@ -35,9 +35,8 @@ final class Places {
     private static List<Part> near(Build build, Part subject) {
         List<Part> parts = new ArrayList<>(List.of(subject));
         parts.addAll(above(build, subject));
-        for (Rung root : build.wiring().chain()) {
-            root.walk()
-                    .filter(r -> r.part().filter(subject.id()::equals).isPresent())
+        for (Rung root : chains(build, subject)) {
+            root.ofPart(subject.id()).stream()
                     .flatMap(Rung::walk)
                     .forEach(r -> build.partOf(r).ifPresent(parts::add));
         }
@@ -48,16 +47,9 @@ final class Places {
     /** Parts of the chain between a source and a part, the nearest first. */
     static List<Part> above(Build build, Part part) {
         List<Part> above = new ArrayList<>();
-        for (Rung root : build.wiring().chain()) {
-            root.walk()
-                    .filter(r -> r.part().filter(part.id()::equals).isPresent())
-                    .findFirst()
-                    .ifPresent(at -> {
-                        root.pathTo(at.id())
-                                .reversed()
-                                .forEach(r -> build.partOf(r).ifPresent(above::add));
-                        root.sources().forEach(r -> build.partOf(r).ifPresent(above::add));
-                    });
+        for (Rung root : chains(build, part)) {
+            root.pathToPart(part.id()).reversed().forEach(r -> build.partOf(r).ifPresent(above::add));
+            root.sources().forEach(r -> build.partOf(r).ifPresent(above::add));
         }
         return above;
     }
@@ -65,8 +57,7 @@ final class Places {
     /** Chains that feed the subject, or that it feeds. */
     static List<Rung> chains(Build build, Part subject) {
         return build.wiring().chain().stream()
-                .filter(root -> root.walk()
-                        .anyMatch(r -> r.part().filter(subject.id()::equals).isPresent()))
+                .filter(root -> root.ofPart(subject.id()).isPresent())
                 .toList();
     }
 

@@ -274,6 +274,16 @@ public record Rung(
         return found.isPresent() ? found : find(feeds, wanted);
     }
 
+    /** The first rung of a part, this one or one below it. */
+    public Optional<Rung> ofPart(String part) {
+        return walk().filter(r -> r.part().filter(part::equals).isPresent()).findFirst();
+    }
+
+    /** The rungs from this one down to a part's, both included; empty when it is not below. */
+    public List<Rung> pathToPart(String part) {
+        return ofPart(part).map(r -> pathTo(r.id())).orElse(List.of());
+    }
+
     /** The rung with an id in several trees. */
     static Optional<Rung> find(List<Rung> trees, String wanted) {
         for (Rung tree : trees) {

@@ -16,6 +16,7 @@ import boldsatchel.verdict.Evaluator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.SplittableRandom;
 
 /**
  * A machine with one fault in it that answers checks. Where the fault changes figures, what is read comes out of the laws: of the build as
@@ -70,7 +71,7 @@ public final class HiddenFault {
                 .filter(c -> !c.equals(Cause.OTHER))
                 .toList();
         double all = causes.stream().mapToDouble(c -> weight(c, hunt)).sum();
-        double at = new Random(seed).nextDouble() * all;
+        double at = new SplittableRandom(seed).nextDouble() * all;
         for (Cause c : causes) {
             at -= weight(c, hunt);
             if (at <= 0) {
@@ -106,7 +107,9 @@ public final class HiddenFault {
     }
 
     private Random random(String of) {
-        return new Random(31L * (31L * seed + cause.id().hashCode()) + of.hashCode());
+        // Seeds that lie side by side begin alike unless they are stirred.
+        long side = 31L * (31L * seed + cause.id().hashCode()) + of.hashCode();
+        return new Random(new SplittableRandom(side).nextLong());
     }
 
     private String outcome(Check check, int time) {

@@ -24,7 +24,6 @@ import boldsatchel.standins.HiddenFault;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -53,8 +52,6 @@ final class HuntPane extends VBox {
     private static final double WIDEST_BAR = 90;
     private static final int SHOWN = 6;
     private static final double SHOWN_SHARE = 0.01;
-    /** A clue that makes a suspect so many times likelier, or less likely, is worth a word. */
-    private static final double STRONG = 2.5;
 
     private final Desk desk;
     private final Supplier<Knowledge> knowledge;
@@ -199,21 +196,22 @@ final class HuntPane extends VBox {
                 });
     }
 
-    /** What is shown of a hunt: the belief now, and the doubt that was left before each clue and after the last. */
+    /** What is shown of a hunt: the belief now, and what each clue was worth. */
     private record Reckoned(
             Journal.Hunted hunted,
             Prepared prepared,
             Belief belief,
-            List<Double> doubts,
+            List<Double> worths,
             Optional<HiddenFault> fault) {}
 
     private static Reckoned reckoned(Journal.Hunted hunted, Prepared prepared, Optional<HiddenFault> fault) {
         List<Journal.Clue> said = hunted.clues();
-        List<Double> doubts = new ArrayList<>();
-        for (int i = 0; i <= said.size(); i++) {
-            doubts.add(prepared.hunt().after(said.subList(0, i), 0).bits());
-        }
-        return new Reckoned(hunted, prepared, prepared.hunt().after(said, hunted.boxMinutes()), doubts, fault);
+        return new Reckoned(
+                hunted,
+                prepared,
+                prepared.hunt().after(said, hunted.boxMinutes()),
+                prepared.hunt().worths(said),
+                fault);
     }
 
     private boolean isPractice() {
@@ -366,7 +364,7 @@ final class HuntPane extends VBox {
         if (!shown.place().equals(hunt.subject())) {
             facts.add("at " + shown.place().name());
         }
-        facts.add(tells(shown.bits()));
+        facts.add(shown.tells());
         next.getChildren().addAll(head, Ui.words(String.join(" · ", facts), "soft"), Ui.words(check.how()));
         if (check.needsCare()) {
             HBox care = new HBox(6, StateMark.of(State.WATCH, 11), Ui.words(CARE, "soft"));
@@ -375,14 +373,6 @@ final class HuntPane extends VBox {
         }
         next.getChildren().add(forecast(hunt, belief, shown));
         next.getChildren().add(answers(r, shown));
-    }
-
-    /** One bit halves the suspects. */
-    private static String tells(double bits) {
-        if (bits > 0.9) {
-            return "halves the suspects or better";
-        }
-        return bits > 0.4 ? "tells a good deal" : bits > 0.12 ? "tells something" : "tells little";
     }
 
     /** What would be seen, by suspect. */
@@ -537,14 +527,8 @@ final class HuntPane extends VBox {
     /** Which clue speaks most for a suspect, and which against it. */
     private static String spoke(Hunt hunt, Belief.Weighed suspect) {
         List<String> words = new ArrayList<>();
-        suspect.spoke().stream()
-                .max(Comparator.comparingDouble(Belief.Spoke::factor))
-                .filter(s -> s.factor() > STRONG)
-                .ifPresent(s -> words.add("For it: " + hunt.words(s.clue()) + "."));
-        suspect.spoke().stream()
-                .min(Comparator.comparingDouble(Belief.Spoke::factor))
-                .filter(s -> s.factor() < 1 / STRONG)
-                .ifPresent(s -> words.add("Against it: " + hunt.words(s.clue()) + "."));
+        suspect.mostFor().ifPresent(c -> words.add("For it: " + hunt.words(c) + "."));
+        suspect.mostAgainst().ifPresent(c -> words.add("Against it: " + hunt.words(c) + "."));
         return String.join(" ", words);
     }
 
@@ -555,8 +539,7 @@ final class HuntPane extends VBox {
         for (int i = 0; i < said.size(); i++) {
             int at = i;
             Label words = Ui.words(r.prepared().hunt().words(said.get(i)));
-            Label worth = Ui.label(
-                    said.get(i).says() ? worth(r.doubts().get(i), r.doubts().get(i + 1)) : "left out", "soft");
+            Label worth = Ui.label(said.get(i).says() ? worth(r.worths().get(i)) : "left out", "soft");
             worth.setMinWidth(Region.USE_PREF_SIZE);
             Button out = Ui.button(
                     "hunt-out-" + i,
@@ -586,8 +569,7 @@ final class HuntPane extends VBox {
     }
 
     /** How much of the doubt before it a clue took away, or added. */
-    private static String worth(double before, double after) {
-        double share = before > 0 ? (before - after) / before : 0;
+    private static String worth(double share) {
         return Math.abs(share) < 0.005
                 ? "no less doubt"
                 : Units.format(100 * Math.abs(share), 0, "%") + (share > 0 ? " less doubt" : " more doubt");
