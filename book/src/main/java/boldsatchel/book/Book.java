@@ -5,13 +5,16 @@ import boldsatchel.drawing.HarnessDrawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.PackDrawings;
+import boldsatchel.drawing.PackView;
 import boldsatchel.drawing.PowerDrawings;
+import boldsatchel.drawing.Room;
 import boldsatchel.drawing.RunDrawings;
 import boldsatchel.links.LinksResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.plan.VoltTable;
@@ -43,6 +46,8 @@ import org.apache.commons.csv.CSVPrinter;
 public final class Book {
 
     private static final int LONGEST_NAME = 48;
+    /** What a page leaves for a drawing, mm. */
+    private static final Room PACK_PAGE = Room.page(180, 235);
 
     private Book() {}
 
@@ -74,14 +79,15 @@ public final class Book {
         Build build = evaluation.build();
         List<Drawing> drawings = new ArrayList<>();
         for (Shell shell : build.casing().shells()) {
-            drawings.add(PackDrawings.plan(evaluation, shell.id(), ""));
-            if (!build.casing().isLid(shell)) {
-                drawings.add(PackDrawings.front(evaluation, shell.id(), ""));
+            drawings.add(pack(evaluation, PackView.PLAN, shell, Posture.CLOSED));
+            if (build.casing().carrying(shell.id()).isEmpty()) {
+                drawings.add(pack(evaluation, PackView.FRONT, shell, Posture.CLOSED));
             }
         }
-        if (!build.casing().shells().isEmpty()) {
-            drawings.add(PackDrawings.side(evaluation));
-        }
+        build.casing().standing().ifPresent(shell -> {
+            drawings.add(pack(evaluation, PackView.SIDE, shell, build.casing().inUse()));
+            drawings.add(pack(evaluation, PackView.EXPLODED, shell, Posture.CLOSED));
+        });
         for (ChainResult chain : evaluation.of(PowerResult.class).chains()) {
             build.rung(chain.source()).ifPresent(root -> power(drawings, build, chain, root));
         }
@@ -90,6 +96,10 @@ public final class Book {
             drawings.add(HarnessDrawing.board(build, evaluation.of(LinksResult.class), ""));
         }
         return drawings;
+    }
+
+    private static Drawing pack(Evaluation evaluation, PackView view, Shell shell, Posture posture) {
+        return PackDrawings.of(evaluation, new PackDrawings.Look(view, shell.id(), posture), PACK_PAGE);
     }
 
     private static void power(List<Drawing> drawings, Build build, ChainResult chain, Rung root) {

@@ -2,9 +2,15 @@ package boldsatchel.balance;
 
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
+import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Spread;
@@ -24,7 +30,12 @@ public final class BalanceEngine implements Engine<BalanceResult> {
     /** Standard acceleration of gravity, m/s² (3rd CGPM, 1901). */
     static final double GRAVITY = 9.80665;
 
-    private static final double SWEEP_STEP_DEG = 5;
+    /** Degrees or mm between two amounts that are looked at. */
+    private static final double SWEEP_STEP = 5;
+
+    private static final int SWEEP_STEPS = 72;
+    /** A hinge this near to a detent is in it. */
+    private static final double DETENT_DEG = 2;
 
     /** An engine; all are alike. */
     public BalanceEngine() {}
@@ -62,12 +73,10 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                 new Vec(0, 0, 0),
                 List.of(),
                 Optional.empty(),
-                0,
+                BalanceResult.Margin.NONE,
                 List.of(),
-                Optional.empty(),
-                0,
-                false,
-                false,
+                List.of(),
+                List.of(),
                 Optional.empty());
     }
 
@@ -77,115 +86,208 @@ public final class BalanceEngine implements Engine<BalanceResult> {
     }
 
     private static BalanceResult evaluate(Build build, Weights weights, Footing footing) {
-        Bodies bodies = Bodies.of(build, weights);
-        Optional<Shell> base = build.casing().standing();
-        Optional<Hinge> hinge = build.casing().hinge();
-        List<BalanceResult.Margin> sweep = new ArrayList<>();
-        Optional<Support> support = footing.support();
-        support.ifPresent(s -> sweep.addAll(sweep(bodies, s, hinge)));
-        double worst = sweep.stream()
-                .min(Comparator.comparingDouble(BalanceResult.Margin::marginDeg))
-                .map(BalanceResult.Margin::angleDeg)
-                .orElse(0.0);
-        double use = hinge.map(Hinge::useAngleDeg).orElse(0.0);
-        Vec centre = bodies.centre(hinge, use).at();
-        Optional<Spread> margin = support.map(s -> bodies.marginRange(s, footing.others(), hinge, worst));
-        double torque = hinge.map(h -> lidTorque(bodies, h)).orElse(0.0);
-        double friction = hinge.map(h -> h.frictionNm().value()).orElse(0.0);
-        return new BalanceResult(
-                weights.massG(),
-                weights.items(),
-                centre,
-                support.map(Support::corners).orElse(List.of()),
-                margin,
-                worst,
-                List.copyOf(sweep),
-                hinge.flatMap(h -> support.map(s -> push(build, bodies, s, h))),
-                torque,
-                hinge.isEmpty() || friction >= torqueAt(bodies, hinge.get(), use),
-                hinge.isPresent() && friction > baseMoment(bodies, hinge.get()),
-                support.flatMap(s -> counterweight(build, bodies, s, base.orElseThrow(), hinge, sweep)));
+        return new Asked(build, Bodies.of(build, weights), footing).answered(weights);
     }
 
-    private static List<BalanceResult.Margin> sweep(Bodies bodies, Support support, Optional<Hinge> hinge) {
-        List<BalanceResult.Margin> sweep = new ArrayList<>();
-        double most = hinge.map(Hinge::maxAngleDeg).orElse(0.0);
-        for (double angle = 0; angle < most; angle += SWEEP_STEP_DEG) {
-            sweep.add(margin(bodies, support, hinge, angle));
+    /** What is asked of one build. */
+    private record Asked(Build build, Casing casing, Bodies bodies, Footing footing, Optional<Support> support) {
+
+        Asked(Build build, Bodies bodies, Footing footing) {
+            this(build, build.casing(), bodies, footing, footing.support());
         }
-        sweep.add(margin(bodies, support, hinge, most));
-        return sweep;
-    }
 
-    private static BalanceResult.Margin margin(Bodies bodies, Support support, Optional<Hinge> hinge, double angle) {
-        return new BalanceResult.Margin(
-                angle, support.marginDeg(bodies.centre(hinge, angle).at()));
-    }
-
-    /** Horizontal force at the lid's far edge that lifts the front: moments about the back edge of the support. */
-    private static double push(Build build, Bodies bodies, Support support, Hinge hinge) {
-        Mass all = bodies.centre(Optional.of(hinge), hinge.useAngleDeg());
-        double far = build.shell(hinge.lidShell()).map(s -> s.outside().high(1)).orElse(0.0);
-        double height = hinge.toBase(new Vec(0, far, hinge.lidAxisZMm()), hinge.useAngleDeg())
-                        .z()
-                - support.tableZ();
-        double distance = support.backY() - all.at().y();
-        return height <= 0 ? Double.POSITIVE_INFINITY : all.g() * 1e-3 * GRAVITY * distance / height;
-    }
-
-    /** Torque of the lid about the hinge at an angle, N·m; positive where it wants to fall either way. */
-    private static double torqueAt(Bodies bodies, Hinge hinge, double angleDeg) {
-        Vec centre = hinge.toBase(bodies.lid().at(), angleDeg);
-        return bodies.lid().g() * 1e-3 * GRAVITY * Math.abs(centre.y() - hinge.axisYMm()) * 1e-3;
-    }
-
-    private static double lidTorque(Bodies bodies, Hinge hinge) {
-        double y = bodies.lid().at().y() - hinge.lidAxisYMm();
-        double z = bodies.lid().at().z() - hinge.lidAxisZMm();
-        return bodies.lid().g() * 1e-3 * GRAVITY * Math.hypot(y, z) * 1e-3;
-    }
-
-    private static double baseMoment(Bodies bodies, Hinge hinge) {
-        return bodies.base().g()
-                * 1e-3
-                * GRAVITY
-                * (hinge.axisYMm() - bodies.base().at().y())
-                * 1e-3;
-    }
-
-    /** The most that any lid angle needs; nothing when a weight in front mends none of them. */
-    private static Optional<Double> counterweight(
-            Build build,
-            Bodies bodies,
-            Support support,
-            Shell base,
-            Optional<Hinge> hinge,
-            List<BalanceResult.Margin> sweep) {
-        double wanted = build.brief().limits().tipMarginDeg();
-        double most = 0;
-        for (BalanceResult.Margin margin : sweep) {
-            if (margin.marginDeg() < wanted) {
-                double mass = counterweight(bodies.centre(hinge, margin.angleDeg()), support, base, wanted);
-                if (mass <= 0) {
-                    return Optional.empty();
-                }
-                most = Math.max(most, mass);
+        BalanceResult answered(Weights weights) {
+            List<BalanceResult.InPosture> postures = new ArrayList<>();
+            for (Posture posture : casing.looks()) {
+                postures.add(inPosture(posture));
             }
+            List<BalanceResult.Margin> sweep = sweep();
+            List<BalanceResult.Margin> all = new ArrayList<>(sweep);
+            for (BalanceResult.InPosture p : postures) {
+                if (!Double.isNaN(p.marginDeg())) {
+                    all.add(new BalanceResult.Margin(p.posture(), "", 0, p.marginDeg()));
+                }
+            }
+            Optional<BalanceResult.Margin> worst =
+                    all.stream().min(Comparator.comparingDouble(BalanceResult.Margin::marginDeg));
+            return new BalanceResult(
+                    weights.massG(),
+                    weights.items(),
+                    bodies.centre(casing.inUse()).at(),
+                    support.map(Support::corners).orElse(List.of()),
+                    worst.map(w -> bodies.marginRange(support.orElseThrow(), footing.others(), w.whole())),
+                    worst.orElse(BalanceResult.Margin.NONE),
+                    sweep,
+                    List.copyOf(postures),
+                    joints(),
+                    worst.flatMap(w -> counterweight(all)));
         }
-        return Optional.of(most);
-    }
 
-    /**
-     * Moments about the back edge with a mass m added at the middle of the front edge of the floor: the margin is restored when M·d +
-     * m·dc = (M·h + m·hc)·tan α. Only backward tipping is mended by a weight in front; the result is negative otherwise.
-     */
-    private static double counterweight(Mass all, Support support, Shell base, double wantedDeg) {
-        double tangent = Math.tan(Math.toRadians(wantedDeg));
-        double d = support.backY() - all.at().y();
-        double h = all.at().z() - support.tableZ();
-        double dc = support.backY() - 10;
-        double hc = base.floor().value() + 5;
-        double lever = dc - hc * tangent;
-        return lever <= 0 ? -1 : all.g() * (h * tangent - d) / lever;
+        private BalanceResult.InPosture inPosture(Posture posture) {
+            Mass all = bodies.centre(posture);
+            boolean stands = posture.held().stands() && support.isPresent();
+            return new BalanceResult.InPosture(
+                    posture,
+                    all.at(),
+                    stands ? support.get().marginDeg(all.at()) : Double.NaN,
+                    stands ? push(posture, all) : Optional.empty());
+        }
+
+        private List<BalanceResult.Margin> sweep() {
+            Posture used = casing.inUse();
+            if (support.isEmpty() || !used.held().stands()) {
+                return List.of();
+            }
+            List<BalanceResult.Margin> sweep = new ArrayList<>();
+            for (Joint joint : casing.joints()) {
+                double most = joint.way().most();
+                for (int step = 0; most > 0 && step <= SWEEP_STEPS; step++) {
+                    double amount = Math.min(most, step * Math.max(SWEEP_STEP, most / SWEEP_STEPS));
+                    sweep.add(margin(used, joint, amount));
+                    if (amount >= most) {
+                        break;
+                    }
+                }
+            }
+            return List.copyOf(sweep);
+        }
+
+        private BalanceResult.Margin margin(Posture used, Joint joint, double amount) {
+            Vec centre = bodies.centre(used.with(joint.id(), amount)).at();
+            return new BalanceResult.Margin(
+                    used, joint.id(), amount, support.orElseThrow().marginDeg(centre));
+        }
+
+        /** Horizontal force at the highest edge of what carries a screen that lifts the front: moments about the back edge of the support. */
+        private Optional<Double> push(Posture posture, Mass all) {
+            Support on = support.orElseThrow();
+            double height = Double.NEGATIVE_INFINITY;
+            for (Joint joint : casing.joints()) {
+                Optional<Shell> carried = casing.shell(joint.carries());
+                if (carried.isPresent() && posture.amount(joint) > 0 && hasScreen(carried.get())) {
+                    Box out = casing.pose(joint.carries(), posture)
+                            .around(carried.get().outside());
+                    height = Math.max(height, out.high(2) - on.tableZ());
+                }
+            }
+            double distance = on.backY() - all.at().y();
+            return height > 0 ? Optional.of(all.g() * 1e-3 * GRAVITY * distance / height) : Optional.empty();
+        }
+
+        /** Whether a screen is in a tray; of a case without any screen every tray may have one. */
+        private boolean hasScreen(Shell shell) {
+            boolean any = false;
+            for (Part part : build.parts().list()) {
+                if (part.facet(Facet.ShowsPicture.class).isPresent()) {
+                    Optional<String> in = build.placement(part.id()).map(Placement::shell);
+                    any |= in.isPresent();
+                    if (in.filter(shell.id()::equals).isPresent()) {
+                        return true;
+                    }
+                }
+            }
+            return !any;
+        }
+
+        private List<BalanceResult.OfJoint> joints() {
+            List<BalanceResult.OfJoint> all = new ArrayList<>();
+            for (Joint joint : casing.joints()) {
+                joint.hinge().ifPresent(h -> all.add(hinge(joint, h)));
+            }
+            return List.copyOf(all);
+        }
+
+        private BalanceResult.OfJoint hinge(Joint joint, Joint.Hinged hinge) {
+            List<String> sags = new ArrayList<>();
+            for (Posture posture : casing.looks()) {
+                double amount = posture.amount(joint);
+                boolean free = amount > 0 && amount < hinge.opensDeg();
+                if (free
+                        && posture.held() != Posture.Held.STOWED
+                        && holds(hinge, amount) < about(joint, hinge, posture)) {
+                    sags.add(posture.name());
+                }
+            }
+            Posture closed = casing.inUse().with(joint.id(), 0);
+            Bodies.Parted parted = bodies.parted(joint, closed);
+            Vec rest = lever(joint, closed, parted.rest());
+            Vec axis = axis(joint, hinge, closed);
+            double resists = -axis.dot(rest.cross(weight(parted.rest())));
+            double torque = weight(parted.carried()).length() * across(axis, lever(joint, closed, parted.carried()));
+            boolean lifts = casing.inUse().held().stands() && hinge.frictionNm().value() > resists;
+            return new BalanceResult.OfJoint(
+                    joint.id(), torque * Math.hypot(axis.x(), axis.y()), List.copyOf(sags), lifts);
+        }
+
+        /** Torque that a hinge holds at an angle, N·m: its friction, or what takes it out of the detent it is in. */
+        private static double holds(Joint.Hinged hinge, double amount) {
+            double most = hinge.frictionNm().value();
+            for (Joint.Detent detent : hinge.detents()) {
+                if (Math.abs(detent.atDeg() - amount) <= DETENT_DEG) {
+                    most = Math.max(most, detent.holdsNm());
+                }
+            }
+            return most;
+        }
+
+        /** Torque of what a hinge carries about its axis, N·m, either way. */
+        private double about(Joint joint, Joint.Hinged hinge, Posture posture) {
+            Mass carried = bodies.parted(joint, posture).carried();
+            return Math.abs(axis(joint, hinge, posture)
+                    .dot(lever(joint, posture, carried).cross(weight(carried))));
+        }
+
+        private Vec axis(Joint joint, Joint.Hinged hinge, Posture posture) {
+            Vec axis = casing.pose(joint.on(), posture).direction(hinge.axis());
+            return axis.times(1 / axis.length());
+        }
+
+        /** From a point of the axis to a centre of mass, m. */
+        private Vec lever(Joint joint, Posture posture, Mass mass) {
+            return mass.at()
+                    .minus(casing.pose(joint.on(), posture).apply(joint.at()))
+                    .times(1e-3);
+        }
+
+        /** Distance of a point from the axis, m. */
+        private static double across(Vec axis, Vec lever) {
+            return lever.minus(axis.times(axis.dot(lever))).length();
+        }
+
+        /** Weight, N. */
+        private static Vec weight(Mass mass) {
+            return new Vec(0, 0, -mass.g() * 1e-3 * GRAVITY);
+        }
+
+        /** The most that any way to stand needs; nothing when a weight in front mends none of them. */
+        private Optional<Double> counterweight(List<BalanceResult.Margin> margins) {
+            double wanted = build.brief().limits().tipMarginDeg();
+            double most = 0;
+            for (BalanceResult.Margin margin : margins) {
+                if (margin.marginDeg() < wanted) {
+                    double mass = counterweight(bodies.centre(margin.whole()), wanted);
+                    if (mass <= 0) {
+                        return Optional.empty();
+                    }
+                    most = Math.max(most, mass);
+                }
+            }
+            return Optional.of(most);
+        }
+
+        /**
+         * Moments about the back edge with a mass m added at the middle of the front edge of the floor: the margin is restored when M·d +
+         * m·dc = (M·h + m·hc)·tan α. Only backward tipping is mended by a weight in front; the result is negative otherwise.
+         */
+        private double counterweight(Mass all, double wantedDeg) {
+            Support on = support.orElseThrow();
+            double tangent = Math.tan(Math.toRadians(wantedDeg));
+            double d = on.backY() - all.at().y();
+            double h = all.at().z() - on.tableZ();
+            double dc = on.backY() - 10;
+            double hc = casing.standing().orElseThrow().floor().value() + 5;
+            double lever = dc - hc * tangent;
+            return lever <= 0 ? -1 : all.g() * (h * tangent - d) / lever;
+        }
     }
 }

@@ -1,24 +1,24 @@
 package boldsatchel.balance;
 
 import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Posture;
 import boldsatchel.quantity.Spread;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * What the balance engine found. All points are in the frame of the base, or of the only shell.
+ * What the balance engine found. All points are in the frame of the tray that stands, or of the only shell.
  *
  * @param massG everything
  * @param items what weighs how much, heaviest first
- * @param centre of mass with the lid where it is used
+ * @param centre of mass as the machine is used
  * @param support corners of the support polygon, at the table
- * @param tipMarginDeg least angle before it tips, over all lid angles up to the most; absent without a case
- * @param worstAngleDeg the lid angle of the least margin
- * @param sweep margin by lid angle
- * @param pushN push at the top edge of the lid, where it is used, that tips it backwards; absent without a lid
- * @param lidTorqueNm greatest torque of the lid about the hinge
- * @param holds whether the hinge holds the lid at the angle of use
- * @param liftsBase whether opening the lid lifts the base
+ * @param tipMarginDeg least angle before it tips, over all postures that stand and all that can be opened in the one it is used in; absent
+ *     without a case, or where no posture stands
+ * @param worst where the least margin is
+ * @param sweep margin with each joint opened from closed to its stop, the others as it is used
+ * @param postures what is asked of each posture
+ * @param joints what is asked of each hinge
  * @param counterweightG least mass at the middle of the front edge of the floor that restores the margin; zero when none
  *     is needed, absent when none would do
  */
@@ -28,12 +28,10 @@ public record BalanceResult(
         Vec centre,
         List<Vec> support,
         Optional<Spread> tipMarginDeg,
-        double worstAngleDeg,
+        Margin worst,
         List<Margin> sweep,
-        Optional<Double> pushN,
-        double lidTorqueNm,
-        boolean holds,
-        boolean liftsBase,
+        List<InPosture> postures,
+        List<OfJoint> joints,
         Optional<Double> counterweightG) {
 
     /**
@@ -45,10 +43,50 @@ public record BalanceResult(
     public record Item(String name, double massG) {}
 
     /**
-     * One lid angle.
+     * One way the machine may stand.
      *
-     * @param angleDeg from closed
+     * @param posture that it is, but for one joint
+     * @param joint id of that joint; empty where it is the posture itself
+     * @param amount how far that joint is open, degrees or mm
      * @param marginDeg before it tips; negative when it tips by itself
      */
-    public record Margin(double angleDeg, double marginDeg) {}
+    public record Margin(Posture posture, String joint, double amount, double marginDeg) {
+        /** Nowhere. */
+        static final Margin NONE = new Margin(Posture.CLOSED, "", 0, Double.NaN);
+
+        /** How the machine is then. */
+        Posture whole() {
+            return joint.isEmpty() ? posture : posture.with(joint, amount);
+        }
+    }
+
+    /**
+     * One posture.
+     *
+     * @param centre of mass
+     * @param marginDeg angle before it tips; not a number where it need not stand
+     * @param pushN horizontal push at the upper edge of what carries the screen that tips it backwards; absent where nothing stands up or it
+     *     need not stand
+     */
+    public record InPosture(Posture posture, Vec centre, double marginDeg, Optional<Double> pushN) {}
+
+    /**
+     * One hinge.
+     *
+     * @param joint its id
+     * @param torqueNm greatest torque of what it carries
+     * @param sags names of the postures in which it does not hold what it carries
+     * @param lifts whether opening it with one hand lifts the rest off the table
+     */
+    public record OfJoint(String joint, double torqueNm, List<String> sags, boolean lifts) {}
+
+    /** What is asked of one hinge. */
+    public Optional<OfJoint> joint(String id) {
+        return joints.stream().filter(j -> j.joint().equals(id)).findFirst();
+    }
+
+    /** What is asked of the posture of a name. */
+    public Optional<InPosture> posture(String name) {
+        return postures.stream().filter(p -> p.posture().name().equals(name)).findFirst();
+    }
 }

@@ -1,10 +1,13 @@
 package boldsatchel.balance;
 
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Placement;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Inputs;
@@ -13,32 +16,29 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 
 /**
- * Base and lid as two rigid bodies, each in its own frame, made of weights that are each known with an error of their own. What has no
- * place of its own, as wires, screws and parts that are not placed yet, is taken to be in the middle of the base; without a case it
- * only weighs.
+ * Each tray with what lies in it as one rigid body in its own frame, made of weights that are each known with an error of their own. What has
+ * no place of its own, as wires, screws and parts that are not placed yet, is taken to be in the middle of the tray that stands; without a
+ * case it only weighs. What lies beside the machine is no part of it.
  */
 final class Bodies {
-    private final List<Weight> weights;
-    private final Mass base;
-    private final Mass lid;
+    private static final int LOOSE = -1;
 
-    /** Where a weight belongs. */
-    private enum Where {
-        BASE,
-        LID,
-        LOOSE
-    }
+    private final Casing casing;
+    private final List<Shell> trays = new ArrayList<>();
+    private final List<Weight> weights = new ArrayList<>();
+    /** One a tray, in its own frame. */
+    private final List<Mass> masses = new ArrayList<>();
 
     /**
      * One thing that weighs.
      *
      * @param sigmaG how its mass moves when its input moves by one standard deviation
+     * @param tray index of the tray it lies in
      * @param sizes where it would be with one of its sizes moved by a standard deviation
      */
-    private record Weight(Input input, double g, double sigmaG, Vec at, Where where, List<Elsewhere> sizes) {
+    private record Weight(Input input, double g, double sigmaG, Vec at, int tray, List<Elsewhere> sizes) {
         Mass more() {
             return new Mass(sigmaG, at);
         }
@@ -55,42 +55,58 @@ final class Bodies {
     /** Where a weight is with an input moved, and how much more it is then. */
     private record Elsewhere(Input input, Vec at, double moreG) {}
 
-    private Bodies(List<Weight> weights, Mass wires, boolean inBase) {
-        this.weights = weights;
-        this.base = inBase ? together(Where.BASE).and(wires) : together(Where.BASE);
-        this.lid = together(Where.LID);
-    }
-
-    private Mass together(Where where) {
-        List<Mass> masses = new ArrayList<>(weights.size());
-        for (Weight w : weights) {
-            if (w.where == where) {
-                masses.add(new Mass(w.g, w.at));
+    private Bodies(Casing casing) {
+        this.casing = casing;
+        for (Shell shell : casing.shells()) {
+            if (casing.belongs(shell.id())) {
+                trays.add(shell);
             }
         }
-        return Mass.together(masses);
     }
 
     static Bodies of(Build build, Weights known) {
-        List<Weight> weights = new ArrayList<>();
-        Optional<Vec> middle = build.casing().standing().map(s -> s.outside().centre());
-        Where loose = middle.isPresent() ? Where.BASE : Where.LOOSE;
-        Vec somewhere = middle.orElse(Vec.ZERO);
-        weights.add(weight(known.sundries(), somewhere, loose));
+        Bodies bodies = new Bodies(build.casing());
+        Optional<Shell> standing = build.casing().standing();
+        int loose = standing.map(bodies::index).orElse(LOOSE);
+        Vec somewhere = standing.map(s -> s.outside().centre()).orElse(Vec.ZERO);
+        bodies.weights.add(weight(known.sundries(), somewhere, loose));
         for (Weights.OfPart part : known.parts()) {
-            weights.add(weight(build, part, somewhere, loose));
+            bodies.weights.add(bodies.weight(build, part, somewhere, loose));
         }
         for (Weights.OfShell shell : known.shells()) {
-            weights.add(weight(build, shell));
+            bodies.weights.add(bodies.weight(shell));
         }
-        return new Bodies(weights, new Mass(known.wiresG(), somewhere), middle.isPresent());
+        for (int i = 0; i < bodies.trays.size(); i++) {
+            Mass mass = bodies.together(i);
+            bodies.masses.add(i == loose ? mass.and(new Mass(known.wiresG(), somewhere)) : mass);
+        }
+        return bodies;
     }
 
-    private static Weight weight(Input massG, Vec at, Where where) {
-        return new Weight(massG, massG.figure().value(), massG.figure().sigma(), at, where, List.of());
+    private int index(Shell shell) {
+        for (int i = 0; i < trays.size(); i++) {
+            if (trays.get(i).id().equals(shell.id())) {
+                return i;
+            }
+        }
+        return LOOSE;
     }
 
-    private static Weight weight(Build build, Weights.OfPart known, Vec somewhere, Where loose) {
+    private Mass together(int tray) {
+        List<Mass> all = new ArrayList<>(weights.size());
+        for (Weight w : weights) {
+            if (w.tray == tray) {
+                all.add(new Mass(w.g, w.at));
+            }
+        }
+        return Mass.together(all);
+    }
+
+    private static Weight weight(Input massG, Vec at, int tray) {
+        return new Weight(massG, massG.figure().value(), massG.figure().sigma(), at, tray, List.of());
+    }
+
+    private Weight weight(Build build, Weights.OfPart known, Vec somewhere, int loose) {
         Input mass = known.massG();
         Optional<Placement> placement = build.placement(known.part().id());
         Optional<Shell> shell = placement.flatMap(p -> build.shell(p.shell()));
@@ -112,70 +128,90 @@ final class Bodies {
                 sizes.add(new Elsewhere(size, centre.plus(Vec.on(along, further)), 0));
             }
         }
-        return new Weight(mass, mass.figure().value(), mass.figure().sigma(), centre, where(build, shell.get()), sizes);
+        return new Weight(mass, mass.figure().value(), mass.figure().sigma(), centre, index(shell.get()), sizes);
     }
 
-    private static Weight weight(Build build, Weights.OfShell known) {
+    private Weight weight(Weights.OfShell known) {
         List<Elsewhere> others = new ArrayList<>(known.others().size());
         for (Weights.Off other : known.others()) {
             others.add(new Elsewhere(other.input(), other.at(), other.moreG()));
         }
         Shell shell = known.shell();
-        return new Weight(shell.input("wallMm", shell.wallMm()), known.g(), 0, known.at(), where(build, shell), others);
+        return new Weight(shell.input("wallMm", shell.wallMm()), known.g(), 0, known.at(), index(shell), others);
     }
 
-    private static Where where(Build build, Shell shell) {
-        return build.casing().isLid(shell) ? Where.LID : Where.BASE;
+    /** The whole machine in a posture, in the frame of the tray that stands. */
+    Mass centre(Posture posture) {
+        return Mass.together(posed(poses(posture)));
     }
 
-    Mass base() {
-        return base;
+    /** What a joint carries in a posture, itself and all that hangs on it; and all the rest. */
+    record Parted(Mass carried, Mass rest) {}
+
+    Parted parted(Joint joint, Posture posture) {
+        List<Mass> all = posed(poses(posture));
+        List<Mass> carried = new ArrayList<>();
+        List<Mass> rest = new ArrayList<>();
+        for (int i = 0; i < trays.size(); i++) {
+            boolean hangs = casing.path(trays.get(i).id()).contains(joint);
+            (hangs ? carried : rest).add(all.get(i));
+        }
+        return new Parted(Mass.together(carried), Mass.together(rest));
     }
 
-    Mass lid() {
-        return lid;
+    private List<Pose> poses(Posture posture) {
+        List<Pose> poses = new ArrayList<>(trays.size());
+        for (Shell tray : trays) {
+            poses.add(casing.pose(tray.id(), posture));
+        }
+        return poses;
     }
 
-    /** Both bodies as one with the lid at an angle, in the base's frame. */
-    Mass centre(Optional<Hinge> hinge, double angleDeg) {
-        return hinge.map(h -> base.and(new Mass(lid.g(), h.toBase(lid.at(), angleDeg))))
-                .orElse(base);
+    private List<Mass> posed(List<Pose> poses) {
+        List<Mass> posed = new ArrayList<>(poses.size());
+        for (int i = 0; i < poses.size(); i++) {
+            posed.add(masses.get(i).posed(poses.get(i)));
+        }
+        return posed;
     }
 
     /**
-     * The range of the tip margin at a lid angle: each weight and where it is are moved in turn, and the centre follows without adding all
-     * up again.
+     * The range of the tip margin in a posture: each weight and where it is are moved in turn, and the centre follows without adding all up
+     * again.
      *
      * @param others what it stands on with each measure of the base off by a standard deviation
      */
-    Spread marginRange(Support support, Map<Input, Support> others, Optional<Hinge> hinge, double angleDeg) {
-        UnaryOperator<Vec> turn = hinge.map(h -> h.toBase(angleDeg)).orElse(UnaryOperator.identity());
-        Mass turned = new Mass(hinge.isPresent() ? lid.g() : 0, turn.apply(lid.at()));
-        Vec centre = base.and(turned).at();
+    Spread marginRange(Support support, Map<Input, Support> others, Posture posture) {
+        List<Pose> poses = poses(posture);
+        List<Mass> posed = posed(poses);
+        List<Mass> rest = new ArrayList<>(posed.size());
+        for (int i = 0; i < posed.size(); i++) {
+            List<Mass> without = new ArrayList<>(posed);
+            without.remove(i);
+            rest.add(Mass.together(without));
+        }
+        Vec centre = Mass.together(posed).at();
         double nominal = support.marginDeg(centre);
         Inputs inputs = new Inputs();
         Inputs.Effects effects = inputs.new Effects();
         others.forEach((input, other) -> effects.add(input, other.marginDeg(centre) - nominal));
         for (Weight w : weights) {
-            if (w.where == Where.LOOSE || (w.where == Where.LID && hinge.isEmpty())) {
+            if (w.tray == LOOSE) {
                 continue;
             }
-            Mass body = w.where == Where.LID ? lid : base;
+            Mass body = masses.get(w.tray);
+            Pose pose = poses.get(w.tray);
             if (w.sigmaG != 0) {
-                double moved = marginDeg(support, w.where, body.and(w.more()), turned, turn);
-                effects.add(w.input, moved - nominal);
+                Mass changed = body.and(w.more()).posed(pose);
+                effects.add(
+                        w.input, support.marginDeg(rest.get(w.tray).and(changed).at()) - nominal);
             }
             for (Elsewhere e : w.sizes) {
-                double moved = marginDeg(support, w.where, w.shifting(body, e), turned, turn);
-                effects.add(e.input, moved - nominal);
+                Mass changed = w.shifting(body, e).posed(pose);
+                effects.add(
+                        e.input, support.marginDeg(rest.get(w.tray).and(changed).at()) - nominal);
             }
         }
         return Spread.ofEffects(nominal, inputs, effects.byPlace());
-    }
-
-    /** The margin with one of the bodies changed. */
-    private double marginDeg(Support support, Where where, Mass changed, Mass turned, UnaryOperator<Vec> turn) {
-        Mass all = where == Where.LID ? base.and(new Mass(changed.g(), turn.apply(changed.at()))) : changed.and(turned);
-        return support.marginDeg(all.at());
     }
 }

@@ -1,5 +1,6 @@
 package boldsatchel.balance;
 
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import java.util.Collection;
 
@@ -23,6 +24,11 @@ record Mass(double g, Vec at) {
                         (g * at.x() + other.g * other.at.x()) / sum,
                         (g * at.y() + other.g * other.at.y()) / sum,
                         (g * at.z() + other.g * other.at.z()) / sum));
+    }
+
+    /** The same in another frame. */
+    Mass posed(Pose pose) {
+        return new Mass(g, pose.apply(at));
     }
 
     /** All masses as one; at the origin when there are none. */

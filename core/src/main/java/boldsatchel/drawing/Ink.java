@@ -32,6 +32,12 @@ public enum Ink {
     POWER("#f0cdb8", "#64402c"),
     /** Fans and heat sinks. */
     AIR("#d3e3df", "#38504b"),
+    /** Glass of a screen that is off. */
+    GLASS("#3a4148", "#0f1317"),
+    /** Packages on a board. */
+    CHIP("#4b4a48", "#15130f"),
+    /** The sleeve of a cell. */
+    CELL("#d8bd78", "#7a6630"),
     /** Everything else. */
     OTHER("#dcd7cc", "#47423a");
 

@@ -6,248 +6,349 @@ import boldsatchel.drawing.Mark.Point;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Flat;
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
+import boldsatchel.geometry.Viewpoint;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Facet;
-import boldsatchel.machine.Hinge;
-import boldsatchel.machine.Port;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
 
-/** Plan, front section and side view of a packed case, to scale. */
+/** Plan, sections and exploded view of a packed case, to scale: each made for the room it has. */
 public final class PackDrawings {
-
-    private static final double MARGIN = 14;
-    private static final double LABEL = 3.4;
-    private static final double SMALL = 2.8;
 
     /** Bars of a vent; on a very large one they move apart. */
     private static final int MOST_BARS = 200;
 
+    private static final int MOST_GAPS = 3;
+    /** Walls of several trays this near behind one another are cut together, mm. */
+    private static final double SAME_WALL_MM = 20;
+
+    /** Written round the picture, in letters' sizes: dimensions above and at the left, scale and legend below. */
+    private static final double ABOVE = 2.6;
+
+    private static final double BELOW = 3.2;
+    private static final double LEGEND = 1.8;
+    private static final double BESIDE = 2.6;
+
     private PackDrawings() {}
 
     /**
-     * A shell from above; a lid as seen from inside.
+     * What is to be drawn.
      *
-     * @param shellId the shell
+     * @param view way to look
+     * @param shell id of the tray; the whole machine is drawn where it is the one that stands, but for the plan
+     * @param posture in which it is drawn
+     * @param depth where a section is cut, as a share of the way through, 0 to 1; inside the nearest walls where it is not said
      * @param selected id of the part to point out; empty for none
+     * @param legend whether it says which tint and hatch is which kind of part
      */
-    public static Drawing plan(Evaluation evaluation, String shellId, String selected) {
-        return view(evaluation, shellId, selected, 0, 1);
+    public record Look(
+            PackView view, String shell, Posture posture, OptionalDouble depth, String selected, boolean legend) {
+        /** A view of a tray as it is usually looked at. */
+        public Look(PackView view, String shell, Posture posture) {
+            this(view, shell, posture, OptionalDouble.empty(), "", true);
+        }
     }
 
-    /** A shell from the front, and its closed lid above it. */
-    public static Drawing front(Evaluation evaluation, String shellId, String selected) {
-        return view(evaluation, shellId, selected, 0, 2);
+    /** Draws. */
+    public static Drawing of(Evaluation evaluation, Look look, Room room) {
+        return new Sheet(evaluation, look, room).drawn();
     }
 
-    private static Drawing view(Evaluation evaluation, String shellId, String selected, int across, int up) {
-        Build build = evaluation.build();
-        Shell shell = build.shell(shellId).orElseThrow();
-        Optional<Hinge> lidAbove =
-                up == 2 ? build.casing().hinge().filter(h -> h.baseShell().equals(shellId)) : Optional.empty();
-        List<Placed> parts = new ArrayList<>(evaluation.of(FitResult.class).placed().stream()
-                .filter(p -> p.shell().equals(shell))
-                .toList());
-        Box extent = shell.outside();
-        for (Placed p : parts) {
-            extent = extent.around(p.bounds());
-        }
-        Optional<Shell> lid = lidAbove.flatMap(h -> build.shell(h.lidShell()));
-        if (lid.isPresent()) {
-            extent = extent.around(lidAbove.get().closed(lid.get().outside()));
-        }
-        double width = extent.size(across) + 2 * MARGIN;
-        double height = extent.size(up) + 2 * MARGIN;
-        Sketch s = new Sketch(extent.low(across) - MARGIN, extent.high(up) + MARGIN);
-        new View(s, across, up).draw(evaluation, shell, parts, lidAbove, lid, selected);
-        String what = up == 1 ? "Plan of " : "Front section of ";
-        return s.done(what + shell.name(), width, height);
+    /** How wide and how high what a look shows is, mm, without anything written. */
+    public static Flat extent(Evaluation evaluation, Look look) {
+        Sheet sheet = new Sheet(evaluation, look, Room.page(1, 1));
+        return new Flat(sheet.width(), sheet.height());
     }
 
-    /** One projection onto two axes. */
-    private record View(Sketch s, int across, int up) {
+    /** The plan of a tray without a word, to be told by its shape. */
+    public static Drawing small(Evaluation evaluation, String shell) {
+        Look look = new Look(PackView.PLAN, shell, Posture.CLOSED);
+        Sheet sheet = new Sheet(evaluation, look, Room.page(1, 1));
+        return sheet.bare();
+    }
 
-        void draw(
-                Evaluation evaluation,
-                Shell shell,
-                List<Placed> parts,
-                Optional<Hinge> lidAbove,
-                Optional<Shell> lid,
-                String selected) {
-            walls(shell, shell.outside(), shell.cavity());
-            lid.ifPresent(l -> walls(
-                    l,
-                    lidAbove.orElseThrow().closed(l.outside()),
-                    lidAbove.get().closed(l.cavity())));
-            List<Placed> all = new ArrayList<>(parts);
-            lid.ifPresent(l -> evaluation.of(FitResult.class).placed().stream()
-                    .filter(p -> p.shell().equals(l))
-                    .map(p -> closed(p, lidAbove.orElseThrow()))
-                    .forEach(all::add));
-            int depth = 3 - across - up;
-            Comparator<Placed> backToFront =
-                    Comparator.comparingDouble(p -> p.bounds().low(depth));
-            all.sort(up == 1 ? backToFront : backToFront.reversed());
-            all.forEach(p -> part(p, p.id().equals(selected)));
-            for (Box rib : shell.solids()) {
-                solid(rib, Ink.WALL, "");
-                s.hatch(
-                        rib.low(across),
-                        rib.low(up),
-                        rib.size(across),
-                        rib.size(up),
-                        45,
-                        1.5,
-                        Sketch.NARROW,
-                        Ink.SOFT,
-                        "");
-            }
-            shell.vents().forEach(v -> vent(v, shell));
-            all.stream().filter(p -> p.id().equals(selected)).forEach(this::zones);
-            List<Box> labelled = new ArrayList<>();
-            all.stream()
-                    .sorted(Comparator.comparing((Placed p) -> !p.id().equals(selected)))
-                    .forEach(p -> label(p, labelled, p.id().equals(selected)));
-            clashes(evaluation, shell, parts);
-            gaps(evaluation, all);
-            boolean lidClosed = up == 2 && lidAbove.isPresent();
-            if (!lidClosed && !evaluation.build().casing().isLid(shell)) {
-                Vec centre = evaluation.of(BalanceResult.class).centre();
-                s.centreOfMass(centre.along(across), centre.along(up), 2.6);
-            }
-            overall(shell);
-        }
+    /** Solid things that a look shows, in the frame of its tray; those that a section cuts away are not among them. */
+    static Scene scene(Evaluation evaluation, Look look) {
+        Scene scene = uncut(evaluation, look);
+        Casing casing = evaluation.build().casing();
+        Shell shell = casing.shell(look.shell()).orElseThrow();
+        look.view()
+                .cut()
+                .ifPresent(from -> plane(casing, shell, look, scene, from).ifPresent(at -> scene.cut(from, at)));
+        return scene;
+    }
 
-        private static Placed closed(Placed p, Hinge hinge) {
-            return new Placed(
-                    p.part(),
-                    p.placement(),
-                    p.shell(),
-                    hinge.closed(p.bounds()),
-                    p.solids().stream().map(hinge::closed).toList(),
-                    List.of());
-        }
-
-        private void walls(Shell shell, Box outside, Box cavity) {
-            s.fill(
-                    outside.low(across),
-                    outside.low(up),
-                    outside.size(across),
-                    outside.size(up),
-                    Ink.WALL,
-                    1,
-                    shell.id());
-            s.fill(cavity.low(across), cavity.low(up), cavity.size(across), cavity.size(up), Ink.PAPER, 1, shell.id());
-            s.frame(
-                    outside.low(across),
-                    outside.low(up),
-                    outside.size(across),
-                    outside.size(up),
-                    Sketch.WIDE,
-                    false,
-                    Ink.INK,
-                    shell.id());
-            s.frame(
-                    cavity.low(across),
-                    cavity.low(up),
-                    cavity.size(across),
-                    cavity.size(up),
-                    Sketch.NARROW,
-                    false,
-                    Ink.INK,
-                    shell.id());
-        }
-
-        private void solid(Box box, Ink ink, String subject) {
-            s.fill(box.low(across), box.low(up), box.size(across), box.size(up), ink, 0.92, subject);
-            s.frame(
-                    box.low(across),
-                    box.low(up),
-                    box.size(across),
-                    box.size(up),
-                    Sketch.NARROW,
-                    false,
-                    Ink.INK,
-                    subject);
-        }
-
-        private void part(Placed p, boolean selected) {
-            FamilyStyle style = FamilyStyle.of(p.part().family());
-            Box b = p.bounds();
-            List<Box> solids = new ArrayList<>(p.solids());
-            int depth = 3 - across - up;
-            Comparator<Box> backToFront = Comparator.comparingDouble(s -> up == 1 ? s.high(depth) : -s.low(depth));
-            solids.sort(backToFront);
-            for (Box box : solids) {
-                solid(box, style.tint(), p.id());
-                if (style.spacingMm() > 0) {
-                    s.hatch(
-                            box.low(across),
-                            box.low(up),
-                            box.size(across),
-                            box.size(up),
-                            style.degrees(),
-                            style.spacingMm(),
-                            0.12,
-                            Ink.FAINT,
-                            p.id());
+    private static Scene uncut(Evaluation evaluation, Look look) {
+        Casing casing = evaluation.build().casing();
+        FitResult fit = evaluation.of(FitResult.class);
+        Scene scene = new Scene();
+        if (look.view() == PackView.EXPLODED) {
+            Explosion explosion = Explosion.of(casing, fit);
+            for (Shell tray : casing.shells()) {
+                if (explosion.has(tray)) {
+                    scene.tray(tray, explosion.tray(tray).pose());
                 }
             }
-            p.part().facet(Facet.ShowsPicture.class).ifPresent(picture -> {
-                Box glass =
-                        p.placement().place(picture.picture(), p.part().body().bounds());
-                if (up == 1) {
-                    s.frame(glass.low(0), glass.low(1), glass.dx(), glass.dy(), Sketch.NARROW, true, Ink.SOFT, p.id());
+            for (Placed placed : fit.placed()) {
+                if (explosion.has(placed.shell())) {
+                    scene.part(placed, explosion.part(placed).pose());
                 }
-            });
-            for (Port port : p.part().body().ports()) {
-                port(p, port);
             }
-            if (selected) {
-                s.frame(b.low(across), b.low(up), b.size(across), b.size(up), 0.9, false, Ink.ACCENT, p.id());
+            return scene;
+        }
+        for (Shell tray : shown(casing, look)) {
+            Pose pose = pose(casing, look, tray);
+            scene.tray(tray, pose);
+            scene.parts(fit, tray, pose);
+        }
+        return scene;
+    }
+
+    private static boolean whole(Casing casing, Look look) {
+        return look.view() != PackView.PLAN
+                && casing.standing().filter(s -> s.id().equals(look.shell())).isPresent();
+    }
+
+    /** Trays that are drawn. */
+    private static List<Shell> shown(Casing casing, Look look) {
+        boolean whole = whole(casing, look);
+        return casing.shells().stream()
+                .filter(s -> whole ? casing.belongs(s.id()) : s.id().equals(look.shell()))
+                .toList();
+    }
+
+    private static Pose pose(Casing casing, Look look, Shell tray) {
+        return whole(casing, look) ? casing.pose(tray.id(), look.posture()) : Pose.NONE;
+    }
+
+    /** Where a section is cut: where it is asked for, or just inside the walls that are nearest to the eye. */
+    private static OptionalDouble plane(Casing casing, Shell shell, Look look, Scene scene, Face from) {
+        if (look.depth().isPresent()) {
+            Box all = scene.extent();
+            double near = all.end(from);
+            double far = from.sign() > 0 ? all.low(from.axis()) : all.high(from.axis());
+            return OptionalDouble.of(near + look.depth().getAsDouble() * (far - near));
+        }
+        if (from == Face.TOP) {
+            return shell.openTop()
+                    ? OptionalDouble.empty()
+                    : OptionalDouble.of(shell.cavity().end(from));
+        }
+        double at = pose(casing, look, shell).around(shell.cavity()).end(from);
+        double deepest = at;
+        for (Shell tray : shown(casing, look)) {
+            double end = pose(casing, look, tray).around(tray.cavity()).end(from);
+            double deeper = from.sign() * (at - end);
+            deepest = deeper > from.sign() * (at - deepest) && deeper < SAME_WALL_MM ? end : deepest;
+        }
+        return OptionalDouble.of(deepest);
+    }
+
+    /** One drawing. */
+    private static final class Sheet {
+        private final Evaluation evaluation;
+        private final Build build;
+        private final Casing casing;
+        private final FitResult fit;
+        private final Look look;
+        private final Shell shell;
+        private final Viewpoint from;
+        private final Scene scene;
+        private final double[] extent = {
+            Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY
+        };
+        private final double letter;
+        private final double column;
+        private final double below;
+        private final Sketch s;
+
+        Sheet(Evaluation evaluation, Look look, Room room) {
+            this.evaluation = evaluation;
+            this.build = evaluation.build();
+            this.casing = build.casing();
+            this.fit = evaluation.of(FitResult.class);
+            this.look = look;
+            this.shell = build.shell(look.shell()).orElseThrow();
+            this.from = look.view().from();
+            this.scene = scene(evaluation, look);
+            // All of it, cut away or not: a cut that moves does not move the picture.
+            for (Scene.Thing thing : uncut(evaluation, look).things()) {
+                for (Vec corner : thing.solid().bounds().corners()) {
+                    reach(thing.pose().apply(corner));
+                }
             }
+            if (scene.things().isEmpty()) {
+                reach(Vec.ZERO);
+            }
+            double columns = 2 * (Names.columnLetters() + BESIDE);
+            below = BELOW + (look.legend() ? LEGEND : 0);
+            double scale = room.scale(width(), height(), columns, ABOVE + below);
+            letter = room.letter() / scale;
+            column = (Names.columnLetters() + BESIDE) * letter;
+            s = new Sketch(extent[0] - column, extent[3] + ABOVE * letter);
         }
 
-        /** A tick on the edge where a socket opens, wide as its plug. */
-        private void port(Placed p, Port port) {
-            if (port.use() == Port.Use.UNUSED) {
+        private void reach(Vec corner) {
+            Flat at = from.at(corner);
+            extent[0] = Math.min(extent[0], at.across());
+            extent[1] = Math.min(extent[1], at.up());
+            extent[2] = Math.max(extent[2], at.across());
+            extent[3] = Math.max(extent[3], at.up());
+        }
+
+        private double width() {
+            return extent[2] - extent[0];
+        }
+
+        private double height() {
+            return extent[3] - extent[1];
+        }
+
+        Drawing drawn() {
+            double wide = width() + 2 * column;
+            double high = height() + (ABOVE + below) * letter;
+            Names names = new Names(wide, high - (look.legend() ? LEGEND * letter : 0));
+            boolean square = look.view() != PackView.EXPLODED;
+            table();
+            new ScenePainter(s, names, from, !square).paint(scene, look.selected());
+            if (square) {
+                vents();
+                zones();
+                clashes();
+                centre();
+                gaps();
+                overall();
+            } else {
+                ways();
+            }
+            write(names);
+            scaleBar();
+            if (look.legend()) {
+                legend();
+            }
+            String what = look.view().title() + (whole(casing, look) || !square ? build.name() : shell.name());
+            return s.done(what, wide, high);
+        }
+
+        Drawing bare() {
+            Sketch bare = new Sketch(extent[0], extent[3]);
+            new ScenePainter(bare, new Names(width(), height()), from, false).paint(scene, "");
+            return bare.done(look.view().title() + shell.name(), width(), height());
+        }
+
+        /** What it stands on, where the machine is seen as it stands. */
+        private void table() {
+            if (look.view() == PackView.PLAN || look.view() == PackView.EXPLODED || !whole(casing, look)) {
                 return;
             }
-            Box mouth = p.placement().place(port.plugRoom(), p.part().body().bounds());
-            var face = p.placement().orientation().turn(port.face());
-            if (face.axis() == across) {
-                double x = face.sign() < 0 ? p.bounds().low(across) : p.bounds().high(across);
-                s.line(x, mouth.low(up), x, mouth.high(up), 1.1, false, Ink.ACCENT, p.id());
-            } else if (face.axis() == up) {
-                double y = face.sign() < 0 ? p.bounds().low(up) : p.bounds().high(up);
-                s.line(mouth.low(across), y, mouth.high(across), y, 1.1, false, Ink.ACCENT, p.id());
+            double z = shell.outside().z()
+                    - casing.feet().map(Casing.Feet::heightMm).orElse(0.0);
+            boolean stands = look.posture().held().stands();
+            if (stands) {
+                double more = 1.6 * letter;
+                s.hatch(
+                        extent[0] - more,
+                        z - letter * 0.7,
+                        width() + 2 * more,
+                        letter * 0.7,
+                        45,
+                        letter / 3,
+                        0.12,
+                        Ink.FAINT,
+                        "");
+                s.line(extent[0] - more, z, extent[2] + more, z, Sketch.WIDE, false, Ink.SOFT, "");
+            }
+            casing.feet().filter(f -> f.heightMm() > 0).ifPresent(f -> {
+                int across = look.view().across();
+                Box out = shell.outside();
+                for (double at : new double[] {out.low(across) + f.insetMm(), out.high(across) - f.insetMm()}) {
+                    s.fill(at - 4, z, 8, f.heightMm(), Ink.SOFT, 1, "");
+                }
+            });
+        }
+
+        private void write(Names names) {
+            List<Names.Name> all = new ArrayList<>();
+            Set<String> seen = new TreeSet<>();
+            for (Scene.Thing thing : scene.things()) {
+                thing.part()
+                        .filter(p -> seen.add(p.id()))
+                        .ifPresent(p -> all.add(new Names.Name(
+                                p.id(),
+                                p.name(),
+                                p.id().equals(look.selected()),
+                                FamilyStyle.of(p.family()).tint())));
+            }
+            // The picture's left edge on the sheet, whose own left edge is a column away.
+            names.write(
+                    s.marks(),
+                    all,
+                    letter,
+                    column - BESIDE * letter,
+                    column + width() + (BESIDE - 1.4) * letter,
+                    look.view() == PackView.EXPLODED);
+        }
+
+        /** Which way a lifted part goes back. */
+        private void ways() {
+            Explosion explosion = Explosion.of(casing, fit);
+            for (Placed p : fit.placed()) {
+                if (explosion.has(p.shell())) {
+                    Explosion.Lifted lifted = explosion.part(p);
+                    Vec at = lifted.pose().apply(p.bounds().centre());
+                    Vec back = at.minus(lifted.by());
+                    Flat a = from.at(at.minus(lifted.by()
+                            .times(0.5
+                                    * p.bounds().dz()
+                                    / Math.max(1, lifted.by().length()))));
+                    Flat b = from.at(back);
+                    s.line(a.across(), a.up(), b.across(), b.up(), 0.15, true, Ink.FAINT, "");
+                }
             }
         }
 
-        private void zones(Placed p) {
-            for (Zone zone : p.zones()) {
-                Box b = zone.box();
-                s.frame(b.low(across), b.low(up), b.size(across), b.size(up), Sketch.NARROW, true, Ink.ACCENT, p.id());
+        private int across() {
+            return look.view().across();
+        }
+
+        private int up() {
+            return look.view().up();
+        }
+
+        private void vents() {
+            for (Shell tray : shown(casing, look)) {
+                Pose pose = pose(casing, look, tray);
+                if (pose.isSquare()) {
+                    tray.vents().forEach(v -> vent(v, tray, pose));
+                }
             }
         }
 
-        private void vent(Vent vent, Shell shell) {
-            Box b = vent.box();
-            double wall = shell.wall(vent.wall()).value();
-            if (vent.wall().axis() == across) {
-                double x = vent.wall().sign() < 0 ? -wall : shell.cavity().high(across);
-                slots(x, b.low(up), wall, b.size(up));
-            } else if (vent.wall().axis() == up) {
-                double y = vent.wall().sign() < 0 ? -wall : shell.cavity().high(up);
-                slots(b.low(across), y, b.size(across), wall);
+        private void vent(Vent vent, Shell tray, Pose pose) {
+            double wall = tray.wall(vent.wall()).value();
+            Box flat = vent.box();
+            Vec out = Vec.on(vent.wall().axis(), vent.wall().sign() * wall);
+            Box b = pose.around(flat.around(flat.moved(out)));
+            int through = pose.turned(
+                            boldsatchel.geometry.Axis.ALL.get(vent.wall().axis()))
+                    .ordinal();
+            if (through == across() || through == up()) {
+                slots(b.low(across()), b.low(up()), b.size(across()), b.size(up()));
             }
         }
 
@@ -265,199 +366,189 @@ public final class PackDrawings {
             }
         }
 
-        /** The name, inside the part where it fits and no other name stands. */
-        private void label(Placed p, List<Box> taken, boolean selected) {
-            Box b = p.bounds();
-            double x = b.low(across) + 1.2;
-            double room = b.size(across) - 2.4;
-            double textWidth = Math.min(room, p.part().name().length() * LABEL * Sketch.LETTER_WIDTH);
-            for (double y = b.high(up) - LABEL - 0.6; y >= b.low(up) + 0.5; y -= LABEL * 1.3) {
-                Box place = new Box(x, y - 0.6, 0, Math.max(0, textWidth), LABEL * 1.15, 0);
-                boolean free = taken.stream().noneMatch(t -> t.gapAlong(0, place) < 0 && t.gapAlong(1, place) < 0);
-                if (free) {
-                    taken.add(place);
-                    s.fill(
-                            place.x() - 0.3,
-                            place.y(),
-                            place.dx() + 0.6,
-                            place.dy(),
-                            FamilyStyle.of(p.part().family()).tint(),
-                            0.9,
-                            p.id());
-                    s.fitted(
-                            x,
-                            y,
-                            LABEL,
-                            room,
-                            Align.LEFT,
-                            selected,
-                            Ink.INK,
-                            p.part().name(),
-                            p.id());
-                    return;
+        /** Parts as this view has them, where that is square. */
+        private List<Placed> seen() {
+            List<Placed> seen = new ArrayList<>();
+            for (Shell tray : shown(casing, look)) {
+                Pose pose = pose(casing, look, tray);
+                if (pose.isSquare()) {
+                    fit.placed().stream()
+                            .filter(p -> p.shell().id().equals(tray.id()))
+                            .forEach(p -> seen.add(p.posed(pose)));
                 }
             }
+            return seen;
         }
 
-        private void clashes(Evaluation evaluation, Shell shell, List<Placed> parts) {
-            for (FitResult.Clash c : evaluation.of(FitResult.class).clashes()) {
-                boolean closedLid = c.where() == FitResult.Where.CLOSED_LID;
-                if (!c.shell().equals(shell.id())
-                        || (closedLid && up != 2 && parts.stream().noneMatch(p -> p.id().equals(c.a())))) {
+        private void zones() {
+            seen().stream().filter(p -> p.id().equals(look.selected())).forEach(p -> {
+                for (Zone zone : p.zones()) {
+                    frame(zone.box(), Sketch.NARROW, true, Ink.ACCENT, p.id());
+                }
+            });
+        }
+
+        private void frame(Box b, double pen, boolean dashed, Ink ink, String subject) {
+            s.frame(b.low(across()), b.low(up()), b.size(across()), b.size(up()), pen, dashed, ink, subject);
+        }
+
+        private void clashes() {
+            for (FitResult.Clash c : fit.clashes()) {
+                Optional<Shell> frame =
+                        build.shell(c.shell()).filter(f -> shown(casing, look).contains(f));
+                boolean here = c.where().inTray()
+                        || look.view() == PackView.PLAN
+                        || c.where().posture().equals(look.posture().name());
+                if (frame.isEmpty() || !here) {
                     continue;
                 }
-                Box o = c.overlap();
-                s.hatch(o.low(across), o.low(up), o.size(across), o.size(up), 60, 1.6, 0.35, Ink.STOP, c.a());
-                s.frame(o.low(across), o.low(up), o.size(across), o.size(up), Sketch.WIDE, false, Ink.STOP, c.a());
-                String text = (closedLid ? "lid " : "") + "clash " + Units.format(c.depthMm()) + " mm";
-                double x = o.low(across) + o.size(across) / 2;
-                double y = o.high(up) + 1.2;
-                double w = text.length() * LABEL * Sketch.LETTER_WIDTH;
-                s.fill(x - w / 2 - 0.6, y - 0.9, w + 1.2, LABEL * 1.25, Ink.PAPER, 0.95, "");
-                s.text(x, y, LABEL, Align.CENTRE, true, Ink.STOP, text, c.a());
+                Box o = pose(casing, look, frame.get()).around(c.overlap());
+                s.hatch(o.low(across()), o.low(up()), o.size(across()), o.size(up()), 60, 1.6, 0.35, Ink.STOP, c.a());
+                frame(o, Sketch.WIDE, false, Ink.STOP, c.a());
+                String when = c.where().inTray() ? "" : c.where().posture() + ": ";
+                note(
+                        o.low(across()) + o.size(across()) / 2,
+                        o.high(up()) + letter * 0.4,
+                        when + "clash " + Units.format(c.depthMm()) + " mm",
+                        c.a());
             }
         }
 
-        /** The three smallest gaps that can be seen in this view, dimensioned. */
-        private void gaps(Evaluation evaluation, List<Placed> all) {
-            evaluation.of(FitResult.class).gaps().stream()
-                    .filter(g -> g.gapMm() > 0)
-                    .flatMap(g -> seen(g, all).stream())
-                    .limit(3)
-                    .forEach(d -> s.dimension(d[0], d[1], d[2], d[3], Units.format(d[4], 1, ""), SMALL, Ink.WATCH));
+        private void note(double x, double y, String text, String subject) {
+            double w = text.length() * letter * Sketch.LETTER_WIDTH;
+            double at = Math.clamp(x, extent[0] + w / 2 - column * 0.5, extent[2] - w / 2 + column * 0.5);
+            s.fill(at - w / 2 - letter * 0.2, y - letter * 0.25, w + letter * 0.4, letter * 1.3, Ink.PAPER, 0.95, "");
+            s.text(at, y, letter, Align.CENTRE, true, Ink.STOP, text, subject);
         }
 
-        private List<double[]> seen(FitResult.Gap gap, List<Placed> all) {
-            Optional<Box> a =
+        private void centre() {
+            Vec centre;
+            if (look.view() == PackView.PLAN) {
+                if (casing.standing().filter(shell::equals).isEmpty()) {
+                    return;
+                }
+                centre = evaluation.of(BalanceResult.class).centre();
+            } else if (whole(casing, look)) {
+                centre = evaluation
+                        .of(BalanceResult.class)
+                        .posture(look.posture().name())
+                        .map(BalanceResult.InPosture::centre)
+                        .orElse(evaluation.of(BalanceResult.class).centre());
+                double z = shell.outside().z()
+                        - casing.feet().map(Casing.Feet::heightMm).orElse(0.0);
+                s.line(centre.along(across()), centre.z(), centre.along(across()), z, Sketch.NARROW, true, Ink.INK, "");
+            } else {
+                return;
+            }
+            s.centreOfMass(centre.along(across()), centre.along(up()), Math.max(2.6, letter * 0.55));
+        }
+
+        /** The smallest gaps that can be seen in this view, dimensioned. */
+        private void gaps() {
+            List<Placed> seen = seen();
+            fit.gaps().stream()
+                    .filter(g -> g.gapMm() > 0
+                            && (g.where().inTray()
+                                    || g.where().posture().equals(look.posture().name())))
+                    .flatMap(g -> gap(g, seen).stream())
+                    .limit(MOST_GAPS)
+                    .forEach(d ->
+                            s.dimension(d[0], d[1], d[2], d[3], Units.format(d[4], 1, ""), letter * 0.9, Ink.WATCH));
+        }
+
+        private List<double[]> gap(FitResult.Gap gap, List<Placed> all) {
+            Optional<Box> first =
                     all.stream().filter(p -> p.id().equals(gap.a())).findFirst().map(Placed::bounds);
-            Optional<Box> b =
+            Optional<Box> second =
                     all.stream().filter(p -> p.id().equals(gap.b())).findFirst().map(Placed::bounds);
-            if (a.isEmpty() || b.isEmpty()) {
+            if (first.isEmpty() || second.isEmpty()) {
                 return List.of();
             }
-            for (int axis : new int[] {across, up}) {
-                int other = axis == across ? up : across;
-                double along = a.get().gapAlong(axis, b.get());
+            Box a = first.get();
+            Box b = second.get();
+            for (int axis : new int[] {across(), up()}) {
+                int other = axis == across() ? up() : across();
+                double along = a.gapAlong(axis, b);
                 if (Math.abs(along - gap.gapMm()) < 1e-6) {
-                    double from = Math.min(a.get().high(axis), b.get().high(axis));
-                    double low = Math.max(a.get().low(other), b.get().low(other));
-                    double high = Math.min(a.get().high(other), b.get().high(other));
+                    double start = Math.min(a.high(axis), b.high(axis));
+                    double low = Math.max(a.low(other), b.low(other));
+                    double high = Math.min(a.high(other), b.high(other));
                     double middle = (low + high) / 2;
                     return List.of(
-                            axis == across
-                                    ? new double[] {from, middle, from + along, middle, along}
-                                    : new double[] {middle, from, middle, from + along, along});
+                            axis == across()
+                                    ? new double[] {start, middle, start + along, middle, along}
+                                    : new double[] {middle, start, middle, start + along, along});
                 }
             }
             return List.of();
         }
 
-        private void overall(Shell shell) {
-            Box out = shell.outside();
-            double y = out.low(up) - 6;
-            s.dimension(
-                    out.low(across), y, out.high(across), y, Units.format(out.size(across), 1, ""), LABEL, Ink.SOFT);
-            double x = out.low(across) - 5;
-            s.dimension(x, out.low(up), x, out.high(up), "", LABEL, Ink.SOFT);
+        private void overall() {
+            double above = extent[3] + letter * 0.9;
+            s.dimension(extent[0], above, extent[2], above, Units.format(width(), 1, "mm"), letter, Ink.SOFT);
+            double beside = extent[2] + letter * 0.9;
+            s.dimension(beside, extent[1], beside, extent[3], "", letter, Ink.SOFT);
             s.text(
-                    x - 1,
-                    out.high(up) + 2.5,
-                    LABEL,
-                    Align.CENTRE,
+                    beside + letter * 0.5,
+                    above,
+                    letter,
+                    Align.LEFT,
                     false,
                     Ink.SOFT,
-                    Units.format(out.size(up), 1, ""),
+                    Units.format(height(), 1, ""),
                     "");
         }
-    }
 
-    /**
-     * The machine from its right side as it stands, lid at its angle of use, with centre of mass, support and the line of its weight.
-     */
-    public static Drawing side(Evaluation evaluation) {
-        Build build = evaluation.build();
-        Optional<Hinge> hinge = build.casing().hinge();
-        Shell base = hinge.flatMap(h -> build.shell(h.baseShell()))
-                .or(() -> build.casing().shells().stream().findFirst())
-                .orElseThrow();
-        double angle = hinge.map(Hinge::useAngleDeg).orElse(0.0);
-        List<List<Vec>> outlines = new ArrayList<>(List.of(rectangle(base.outside())));
-        hinge.ifPresent(h -> build.shell(h.lidShell())
-                .ifPresent(l -> outlines.add(rectangle(l.outside()).stream()
-                        .map(p -> h.toBase(p, angle))
-                        .toList())));
-        double lowY = outlines.stream()
-                .flatMap(List::stream)
-                .mapToDouble(Vec::y)
-                .min()
-                .orElse(0);
-        double highY = outlines.stream()
-                .flatMap(List::stream)
-                .mapToDouble(Vec::y)
-                .max()
-                .orElse(0);
-        double lowZ = outlines.stream()
-                .flatMap(List::stream)
-                .mapToDouble(Vec::z)
-                .min()
-                .orElse(0);
-        double highZ = outlines.stream()
-                .flatMap(List::stream)
-                .mapToDouble(Vec::z)
-                .max()
-                .orElse(0);
-        Sketch s = new Sketch(lowY - MARGIN, highZ + MARGIN);
-        s.line(lowY - MARGIN * 0.7, lowZ, highY + MARGIN * 0.7, lowZ, Sketch.WIDE, false, Ink.SOFT, "");
-        s.hatch(lowY - MARGIN * 0.7, lowZ - 3, highY - lowY + MARGIN * 1.4, 3, 45, 2, Sketch.NARROW, Ink.FAINT, "");
-        for (List<Vec> outline : outlines) {
-            List<Point> points =
-                    outline.stream().map(p -> s.point(p.y(), p.z())).toList();
-            s.polygon(points, Ink.WALL, 0.6, "");
-            s.outline(points, Sketch.WIDE, false, Ink.INK, "");
+        /** A length that can be compared with, of a round number of millimetres. */
+        private void scaleBar() {
+            double wanted = letter * 9;
+            double step = Math.pow(10, Math.floor(Math.log10(Math.max(1, wanted))));
+            double length = step * (wanted >= 5 * step ? 5 : wanted >= 2 * step ? 2 : 1);
+            double x = extent[0];
+            double y = extent[1] - BELOW * letter + letter * 0.5;
+            double high = letter * 0.28;
+            for (int i = 0; i < 4; i++) {
+                s.fill(x + length * i / 4, y, length / 4, high, i % 2 == 0 ? Ink.INK : Ink.PAPER, 1, "");
+            }
+            s.frame(x, y, length, high, 0.15, false, Ink.INK, "");
+            s.text(
+                    x + length + letter * 0.5,
+                    y - letter * 0.1,
+                    letter * 0.9,
+                    Align.LEFT,
+                    false,
+                    Ink.SOFT,
+                    Units.format(length, 0, "mm"),
+                    "");
         }
-        for (Placed p : evaluation.of(FitResult.class).placed()) {
-            boolean lid = build.casing().isLid(p.shell());
-            List<Point> points = rectangle(p.bounds()).stream()
-                    .map(v -> lid ? hinge.orElseThrow().toBase(v, angle) : v)
-                    .map(v -> s.point(v.y(), v.z()))
-                    .toList();
-            s.polygon(points, FamilyStyle.of(p.part().family()).tint(), 0.85, p.id());
-            s.outline(points, 0.15, false, Ink.SOFT, p.id());
-        }
-        Vec centre = evaluation.of(BalanceResult.class).centre();
-        boolean tips = evaluation
-                .of(BalanceResult.class)
-                .tipMarginDeg()
-                .filter(m -> m.nominal() < 0)
-                .isPresent();
-        Ink ink = tips ? Ink.STOP : Ink.INK;
-        s.line(centre.y(), centre.z(), centre.y(), lowZ, Sketch.NARROW, true, ink, "");
-        s.centreOfMass(centre.y(), centre.z(), 3.2);
-        for (Vec foot : evaluation.of(BalanceResult.class).support()) {
-            Point p = s.point(foot.y(), lowZ);
-            s.polygon(List.of(p, new Point(p.x() - 2, p.y() + 3.4), new Point(p.x() + 2, p.y() + 3.4)), Ink.INK, 1, "");
-        }
-        evaluation
-                .of(BalanceResult.class)
-                .tipMarginDeg()
-                .ifPresent(m -> s.text(
-                        lowY - MARGIN * 0.7,
-                        highZ + MARGIN * 0.45,
-                        LABEL * 1.2,
-                        Align.LEFT,
-                        true,
-                        ink,
-                        (hinge.isPresent() ? "lid " + Units.format(angle, 0, "°") + " · " : "") + "least tip margin "
-                                + Units.format(m.nominal(), 1, "°"),
-                        ""));
-        return s.done("Side view", highY - lowY + 2 * MARGIN, highZ - lowZ + 2 * MARGIN);
-    }
 
-    private static List<Vec> rectangle(Box b) {
-        return List.of(
-                new Vec(0, b.y(), b.z()),
-                new Vec(0, b.high(1), b.z()),
-                new Vec(0, b.high(1), b.high(2)),
-                new Vec(0, b.y(), b.high(2)));
+        /** The families that are drawn, each with its tint and hatch; as many as there is room for. */
+        private void legend() {
+            Set<Family> families = new TreeSet<>();
+            scene.things().forEach(t -> t.part().ifPresent(p -> families.add(p.family())));
+            double size = letter * 0.9;
+            double x = extent[0] - column + letter * 0.4;
+            double end = extent[2] + column - letter;
+            double y = extent[1] - below * letter + letter * 0.6;
+            for (Family family : families) {
+                FamilyStyle style = FamilyStyle.of(family);
+                double wide = size * (1.8 + family.words().length() * Sketch.LETTER_WIDTH);
+                if (x + wide > end) {
+                    break;
+                }
+                List<Point> swatch = List.of(
+                        s.point(x, y - size * 0.15),
+                        s.point(x + size * 1.3, y - size * 0.15),
+                        s.point(x + size * 1.3, y + size * 0.75),
+                        s.point(x, y + size * 0.75));
+                s.polygon(swatch, style.tint(), 1, "");
+                if (style.spacingMm() > 0) {
+                    s.hatch(swatch, style.degrees(), size * 0.3, 0.12, Ink.SOFT, "");
+                }
+                s.outline(swatch, 0.15, false, Ink.INK, "");
+                s.text(x + size * 1.6, y, size, Align.LEFT, false, Ink.SOFT, family.words(), "");
+                x += wide + size;
+            }
+        }
     }
 }

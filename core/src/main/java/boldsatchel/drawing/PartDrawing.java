@@ -164,8 +164,8 @@ public final class PartDrawing {
 
         void draw(Part part, FamilyStyle style) {
             Body body = part.body();
-            for (int i = 0; i < body.solidBoxes().size(); i++) {
-                block(body.solidBoxes().get(i), body.solids().isEmpty() ? "" : id(Feature.Kind.SOLID, i), style);
+            for (int i = 0; i < body.whole().size(); i++) {
+                block(body.whole().get(i).bounds(), body.solids().isEmpty() ? "" : id(Feature.Kind.SOLID, i), style);
             }
             if (view == View.PLAN) {
                 part.facet(Facet.ShowsPicture.class).ifPresent(p -> frame(p.picture(), Sketch.NARROW, true, Ink.SOFT));

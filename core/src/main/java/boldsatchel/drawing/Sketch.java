@@ -2,6 +2,8 @@ package boldsatchel.drawing;
 
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
+import boldsatchel.geometry.Flat;
+import boldsatchel.geometry.Outlines;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -123,6 +125,32 @@ final class Sketch {
         return this;
     }
 
+    /** Parallel lines across a polygon, clipped to it; its points are on the sheet. */
+    Sketch hatch(List<Point> corners, double degrees, double spacing, double pen, Ink ink, String subject) {
+        List<Flat> outline = corners.stream().map(p -> new Flat(p.x(), -p.y())).toList();
+        Flat way = new Flat(Math.cos(Math.toRadians(degrees)), Math.sin(Math.toRadians(degrees)));
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        for (Flat corner : outline) {
+            double off = corner.up() * way.across() - corner.across() * way.up();
+            low = Math.min(low, off);
+            high = Math.max(high, off);
+        }
+        double apart = Math.max(spacing, (high - low) / MOST_HATCHES);
+        // Lines of one hatch run on from side to side, wherever a side begins.
+        for (double off = Math.ceil(low / apart) * apart; off < high; off += apart) {
+            Flat from = new Flat(-off * way.up(), off * way.across());
+            double[] crossings = Outlines.crossings(outline, from, way);
+            for (int i = 0; i + 1 < crossings.length; i += 2) {
+                Flat a = from.plus(crossings[i] * way.across(), crossings[i] * way.up());
+                Flat b = from.plus(crossings[i + 1] * way.across(), crossings[i + 1] * way.up());
+                List<Point> line = List.of(new Point(a.across(), -a.up()), new Point(b.across(), -b.up()));
+                marks.add(new Mark.Line(line, false, pen, false, ink, subject));
+            }
+        }
+        return this;
+    }
+
     /** The part of a line inside a rectangle (Liang and Barsky, 1984). */
     private void clipped(
             double x,
@@ -198,6 +226,11 @@ final class Sketch {
             ring.add(point(x + radius * Math.cos(Math.PI * i / 12), y + radius * Math.sin(Math.PI * i / 12)));
         }
         return outline(ring, NARROW, false, Ink.INK, "");
+    }
+
+    /** Marks so far, to be added to. */
+    List<Mark> marks() {
+        return marks;
     }
 
     Drawing done(String title, double width, double height) {

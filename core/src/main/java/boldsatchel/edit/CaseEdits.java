@@ -2,21 +2,32 @@ package boldsatchel.edit;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Case;
 import boldsatchel.machine.Casing;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Layout;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
+import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 
 /** Trays come and go, and are joined. */
 public final class CaseEdits {
+
+    /** Of its depth a drawer comes out on usual runners. */
+    private static final double DRAWN_OUT = 0.75;
+
+    private static final double DRAWER_N = 3;
+    private static final int SCREWS = 4;
 
     private CaseEdits() {}
 
@@ -24,7 +35,12 @@ public final class CaseEdits {
     public static Edit take(Case taken) {
         return new Edit(
                 "take " + taken.name(),
-                b -> kept(b, b.casing().withShells(taken.shells()).withHinge(taken.hinge())));
+                b -> kept(
+                        b,
+                        b.casing()
+                                .withShells(taken.shells())
+                                .withJoints(taken.joints())
+                                .withPostures(taken.postures())));
     }
 
     private static Build kept(Build build, Casing casing) {
@@ -50,20 +66,19 @@ public final class CaseEdits {
         });
     }
 
-    /** Takes a tray away, with the hinge it hangs on; what lay in it is on the table. */
+    /** Takes a tray away, with the joints on it; what lay in it is on the table. */
     public static Edit remove(Shell shell) {
         return new Edit("remove " + shell.name(), b -> {
             Casing casing = b.casing();
-            boolean hinged = casing.hinge()
-                    .filter(h ->
-                            h.baseShell().equals(shell.id()) || h.lidShell().equals(shell.id()))
-                    .isPresent();
             return kept(
                     b,
                     casing.withShells(casing.shells().stream()
                                     .filter(s -> !s.id().equals(shell.id()))
                                     .toList())
-                            .withHinge(hinged ? Optional.empty() : casing.hinge()));
+                            .withJoints(casing.joints().stream()
+                                    .filter(j -> !j.on().equals(shell.id())
+                                            && !j.carries().equals(shell.id()))
+                                    .toList()));
         });
     }
 
@@ -84,16 +99,89 @@ public final class CaseEdits {
         return vents("cut a vent into " + shell.name(), shell, all);
     }
 
-    /** Joins a tray to the first as its lid, on a hinge along the back; nothing where there is a hinge or no other tray. */
+    /** Joins a tray to the first as its lid, on a hinge along the back; nothing where there is a lid, a joint that carries it or no other tray. */
     public static Optional<Edit> hinge(Build build, Shell lid) {
-        return build.casing().hinge().isPresent()
-                ? Optional.empty()
-                : build.casing().shells().stream()
-                        .filter(s -> !s.id().equals(lid.id()))
+        Casing casing = build.casing();
+        if (casing.lid().isPresent() || casing.carrying(lid.id()).isPresent()) {
+            return Optional.empty();
+        }
+        return casing.shells().stream()
+                .filter(s -> !s.id().equals(lid.id()))
+                .findFirst()
+                .map(base -> Edits.casing(
+                        "hinge " + lid.name() + " to " + base.name(),
+                        c -> c.withLid(
+                                Joint.lidAtBack(base.id(), base.cavity(), lid.id(), lid.cavity()), Casing.USED_DEG)));
+    }
+
+    /** Makes a tray a drawer of the first: it comes out to the front from where it lies on its floor. */
+    public static Optional<Edit> drawer(Build build, Shell drawer) {
+        return joined(build, drawer, "drawer", (base, id) -> {
+            Vec at = new Vec(base.wallMm().value(), 0, 0);
+            double travel = drawer.depthMm().value() * DRAWN_OUT;
+            Joint.Way way = new Joint.Sliding(new Vec(0, -1, 0), travel, Figure.guess(DRAWER_N));
+            return new Joint(id, "Drawer", base.id(), drawer.id(), at, Vec.ZERO, Orientation.AS_DRAWN, way);
+        });
+    }
+
+    /** Screws a tray on top of the first. */
+    public static Optional<Edit> screwOn(Build build, Shell cover) {
+        return joined(build, cover, "cover", (base, id) -> {
+            Vec at = new Vec(0, 0, base.outside().high(2) + cover.floor().value());
+            Joint.Way way = new Joint.Held(Joint.Held.By.SCREWS, SCREWS);
+            return new Joint(id, "Screws", base.id(), cover.id(), at, Vec.ZERO, Orientation.AS_DRAWN, way);
+        });
+    }
+
+    /** Joins a tray to the first other one; nothing where there is none, or where a joint carries it already. */
+    private static Optional<Edit> joined(
+            Build build, Shell shell, String wish, BiFunction<Shell, String, Joint> joint) {
+        Casing casing = build.casing();
+        boolean carries =
+                casing.joints().stream().anyMatch(j -> j.carries().equals(shell.id()) || j.on().equals(shell.id()));
+        if (carries) {
+            return Optional.empty();
+        }
+        return casing.shells().stream()
+                .filter(s -> !s.id().equals(shell.id()))
+                .findFirst()
+                .map(base -> {
+                    Joint made = joint.apply(base, casing.freeJoint(wish));
+                    return Edits.casing("join " + shell.name() + " to " + base.name(), c -> {
+                        Casing with = c.withJoint(made);
+                        return made.way().most() > 0 && with.postures().size() < 2
+                                ? with.withPostures(List.of(
+                                        Posture.CLOSED,
+                                        new Posture(
+                                                "open",
+                                                Posture.Held.TABLE,
+                                                true,
+                                                List.of(new Posture.Setting(
+                                                        made.id(), made.way().most())))))
+                                : with;
+                    });
+                });
+    }
+
+    /** Takes the joint away that carries a tray: it lies beside the machine then. */
+    public static Optional<Edit> unjoin(Build build, Shell shell) {
+        return build.casing()
+                .carrying(shell.id())
+                .map(joint -> Edits.casing(
+                        "take " + shell.name() + " off",
+                        c -> c.withJoints(c.joints().stream()
+                                .filter(j -> !j.id().equals(joint.id()))
+                                .toList())));
+    }
+
+    /** Opens a joint by another amount in a posture. */
+    public static Edit open(Joint joint, Posture posture, double amount) {
+        return Edits.casing(
+                "open " + joint.name(),
+                c -> c.withPosture(c.looks().stream()
+                        .filter(p -> p.name().equals(posture.name()))
                         .findFirst()
-                        .map(base -> Edits.casing(
-                                "hinge " + lid.name() + " to " + base.name(),
-                                c -> c.withHinge(
-                                        Optional.of(Hinge.atBack(base.id(), base.cavity(), lid.id(), lid.cavity())))));
+                        .orElse(posture)
+                        .with(joint.id(), amount)));
     }
 }

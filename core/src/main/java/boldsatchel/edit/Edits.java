@@ -154,11 +154,6 @@ public final class Edits {
         return journal("change the notes", j -> j.noting(notes));
     }
 
-    /** Changes the angle at which the lid is used. */
-    public static Edit lidAngle(double degrees) {
-        return casing("change lid angle", c -> c.withHinge(c.hinge().map(h -> h.withUseAngle(degrees))));
-    }
-
     /** Renames the build. */
     public static Edit rename(String name) {
         return new Edit("rename the build", b -> b.named(name));

@@ -5,6 +5,8 @@ import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Spread;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -19,6 +21,8 @@ import java.util.Optional;
  * @param intrusions solids in space that must stay free
  * @param stranded sockets that do not reach their wall
  * @param covered vents with something in front
+ * @param hits what hits something on the way from one posture to the next
+ * @param below what reaches below the table in a posture
  * @param tightest the least gap anywhere, mm; minus the deepest clash when there is one; absent with nothing to compare
  */
 public record FitResult(
@@ -30,14 +34,23 @@ public record FitResult(
         List<Intrusion> intrusions,
         List<Stranded> stranded,
         List<Covered> covered,
+        List<Hit> hits,
+        List<Below> below,
         Optional<Spread> tightest) {
 
-    /** Where a meeting happens. */
-    public enum Where {
-        /** Inside one shell. */
-        SHELL,
-        /** Between base and closed lid; boxes are in the base's frame. */
-        CLOSED_LID
+    /**
+     * Where a meeting happens.
+     *
+     * @param posture name of the posture in which two trays are seen; empty inside one tray, whatever the posture
+     */
+    public record Where(String posture) {
+        /** Inside one tray. */
+        public static final Where TRAY = new Where("");
+
+        /** Whether it is inside one tray. */
+        public boolean inTray() {
+            return posture.isEmpty();
+        }
     }
 
     /**
@@ -45,8 +58,8 @@ public record FitResult(
      *
      * @param a id of a part
      * @param b id of the other part, or of the shell whose rib it is
-     * @param where inside a shell or at the closed lid
-     * @param shell id of the shell whose frame the box is in
+     * @param where inside a tray, or in a posture
+     * @param shell id of the shell whose frame the box is in; in a posture that of the tray that stands
      * @param overlap the shared box
      * @param depthMm the least move that would free it
      */
@@ -57,7 +70,7 @@ public record FitResult(
      *
      * @param a id of a part
      * @param b id of the other part, or of the shell
-     * @param where inside a shell or at the closed lid
+     * @param where inside a tray, or in a posture
      * @param gapMm straight distance
      */
     public record Gap(String a, String b, Where where, double gapMm) {}
@@ -99,6 +112,52 @@ public record FitResult(
      * @param gapMm air left in front of it
      */
     public record Covered(String shell, String vent, String by, double gapMm) {}
+
+    /**
+     * Something that hits something else on the way between two postures.
+     *
+     * @param a id of the part or tray that moves
+     * @param b id of what it hits
+     * @param from name of the posture it comes from
+     * @param to name of the posture it goes to
+     * @param joint id of the joint that moves it
+     * @param amount how far that is open when they meet, degrees or mm
+     * @param depthMm the deepest that they would be in one another
+     */
+    public record Hit(String a, String b, String from, String to, String joint, double amount, double depthMm) {}
+
+    /**
+     * Something that reaches below the table.
+     *
+     * @param subject id of the tray or part
+     * @param posture name of the posture
+     * @param byMm how far
+     */
+    public record Below(String subject, String posture, double byMm) {}
+
+    /**
+     * The tightest meeting.
+     *
+     * @param a id of a part or tray
+     * @param b id of the other
+     * @param where inside a tray, or in a posture
+     * @param mm gap, or minus the depth of a clash
+     */
+    public record Nearest(String a, String b, Where where, double mm) {}
+
+    /** The tightest meeting, if anything meets. */
+    public Optional<Nearest> nearest() {
+        List<Nearest> all = new ArrayList<>();
+        outside.forEach(o -> all.add(new Nearest(o.part(), o.shell().id(), Where.TRAY, -o.byMm())));
+        clashes.forEach(c -> all.add(new Nearest(c.a(), c.b(), c.where(), -c.depthMm())));
+        hits.forEach(h -> all.add(new Nearest(h.a(), h.b(), new Where(h.from() + " to " + h.to()), -h.depthMm())));
+        below.forEach(b -> all.add(new Nearest(b.subject(), TABLE, new Where(b.posture()), -b.byMm())));
+        gaps.stream().limit(1).forEach(g -> all.add(new Nearest(g.a(), g.b(), g.where(), g.gapMm())));
+        return all.stream().min(Comparator.comparingDouble(Nearest::mm));
+    }
+
+    /** What stands for the table beside the ids of parts and trays. */
+    public static final String TABLE = "table";
 
     /** The part where it lies, if it is placed. */
     public Optional<Placed> placed(String part) {

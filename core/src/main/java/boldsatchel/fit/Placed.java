@@ -1,6 +1,8 @@
 package boldsatchel.fit;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Pose;
+import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
@@ -19,10 +21,10 @@ import java.util.Optional;
  * @param placement where it lies
  * @param shell what it lies in
  * @param bounds its bounding box
- * @param solids its solid boxes
+ * @param solids what is solid of it
  * @param zones what must stay free, plug room included
  */
-public record Placed(Part part, Placement placement, Shell shell, Box bounds, List<Box> solids, List<Zone> zones) {
+public record Placed(Part part, Placement placement, Shell shell, Box bounds, List<Solid> solids, List<Zone> zones) {
 
     private static final double LEAST_MM = 1e-3;
 
@@ -72,11 +74,11 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
         return new Placed(part, placement, shell, placement.place(bounds, bounds), solids(body, placement), zones);
     }
 
-    private static List<Box> solids(Body body, Placement placement) {
-        Box bounds = body.bounds();
-        List<Box> solids = new ArrayList<>();
-        for (Box solid : body.solidBoxes()) {
-            solids.add(placement.place(solid, bounds));
+    private static List<Solid> solids(Body body, Placement placement) {
+        Pose pose = placement.pose(body.bounds());
+        List<Solid> solids = new ArrayList<>();
+        for (Solid solid : body.whole()) {
+            solids.add(solid.posed(pose));
         }
         return solids;
     }
@@ -86,12 +88,12 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
      *
      * @param axis of the part as it is drawn
      */
-    List<Box> solids(int axis, double byMm) {
+    List<Solid> solids(int axis, double byMm) {
         int along = placement.orientation().axis(axis);
         double size = bounds.size(along);
         double times = Math.max(LEAST_MM, size + byMm) / size;
-        List<Box> changed = new ArrayList<>(solids.size());
-        for (Box solid : solids) {
+        List<Solid> changed = new ArrayList<>(solids.size());
+        for (Solid solid : solids) {
             changed.add(solid.stretched(along, times, bounds.low(along)));
         }
         return changed;
@@ -107,12 +109,24 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
                 || other.placement.touches().contains(id());
     }
 
-    /** The same part seen from the base's frame with the lid closed. */
-    Placed closed(boldsatchel.machine.Hinge hinge) {
-        List<Zone> closed = new ArrayList<>(zones.size());
+    /**
+     * The same part seen from another frame.
+     *
+     * @param pose of its shell in that frame, square
+     */
+    public Placed posed(Pose pose) {
+        List<Zone> seen = new ArrayList<>(zones.size());
         for (Zone zone : zones) {
-            closed.add(new Zone(zone.kind(), hinge.closed(zone.box())));
+            seen.add(new Zone(zone.kind(), zone.box().posed(pose)));
         }
-        return new Placed(part, placement, shell, hinge.closed(bounds), Trays.closed(hinge, solids), closed);
+        return new Placed(part, placement, shell, bounds.posed(pose), posed(solids, pose), seen);
+    }
+
+    static List<Solid> posed(List<? extends Solid> solids, Pose pose) {
+        List<Solid> seen = new ArrayList<>(solids.size());
+        for (Solid solid : solids) {
+            seen.add(solid.posed(pose));
+        }
+        return seen;
     }
 }

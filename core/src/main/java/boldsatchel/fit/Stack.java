@@ -1,8 +1,11 @@
 package boldsatchel.fit;
 
-import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Pose;
+import boldsatchel.geometry.Solid;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
@@ -37,92 +40,82 @@ public record Stack(List<Layer> layers, double worstCaseMm, double likelyMm) {
         }
     }
 
-    private record Solid(String name, Optional<String> part, double low, double high, double plusMinus) {}
+    private record Drilled(String name, Optional<String> part, double low, double high, double plusMinus) {}
 
     /**
-     * Drills through a shell, and through the closed lid above it if there is one.
+     * Drills straight up through a shell, and through all that lies above and below it in a posture.
      *
      * @param shellId the shell
      * @param x in the shell's frame, mm
      * @param y in the shell's frame, mm
      */
-    public static Stack at(Build build, FitResult fit, String shellId, double x, double y) {
-        List<Solid> solids = new ArrayList<>();
-        build.shell(shellId).ifPresent(shell -> {
-            solids.add(new Solid(
-                    shell.name() + " floor",
-                    Optional.empty(),
-                    -shell.floor().value(),
-                    0,
-                    shell.floor().plusMinus()));
-            if (!shell.openTop()) {
-                solids.add(new Solid(
-                        shell.name() + " top",
-                        Optional.empty(),
-                        shell.heightMm().value(),
-                        shell.heightMm().value() + shell.wallMm().value(),
-                        shell.wallMm().plusMinus()));
+    public static Stack at(Build build, FitResult fit, String shellId, Posture posture, double x, double y) {
+        Casing casing = build.casing();
+        List<Drilled> solids = new ArrayList<>();
+        Optional<Shell> drilled = casing.shell(shellId);
+        for (Shell shell : casing.shells()) {
+            boolean same = shell.id().equals(shellId);
+            if (drilled.isEmpty() || (!same && !(casing.belongs(shell.id()) && casing.belongs(shellId)))) {
+                continue;
             }
-            fit.placed().stream().filter(p -> p.shell().equals(shell)).forEach(p -> drill(p, x, y, solids));
-        });
-        build.casing()
-                .hinge()
-                .filter(h -> h.baseShell().equals(shellId))
-                .ifPresent(hinge -> drillLid(build, fit, hinge, x, y, solids));
-        solids.sort(Comparator.comparingDouble(Solid::low).thenComparingDouble(Solid::high));
-        List<Solid> measures = measures(solids);
-        double worst = measures.stream().mapToDouble(Solid::plusMinus).sum();
+            Pose there = casing.pose(shellId, posture)
+                    .within(casing.pose(shell.id(), posture).back());
+            Drill drill = new Drill(
+                    (same ? Pose.NONE : there).apply(new Vec(x, y, 0)),
+                    (same ? Pose.NONE : there).direction(UP),
+                    solids);
+            Figure floor = shell.floor();
+            Figure wall = shell.wallMm();
+            drill.through(shell.name() + " floor", Optional.empty(), List.of(Trays.floor(shell)), floor.plusMinus());
+            drill.through(
+                    shell.name() + (same && !shell.openTop() ? " top" : " wall"),
+                    Optional.empty(),
+                    Trays.walls(shell),
+                    wall.plusMinus());
+            drill.through(shell.name() + " rib", Optional.empty(), shell.solids(), 0);
+            for (Placed part : Placed.in(shell, fit.placed())) {
+                drill.through(
+                        part.part().name(),
+                        Optional.of(part.id()),
+                        part.solids(),
+                        part.part().body().heightMm().plusMinus());
+            }
+        }
+        solids.sort(Comparator.comparingDouble(Drilled::low).thenComparingDouble(Drilled::high));
+        List<Drilled> measures = measures(solids);
+        double worst = measures.stream().mapToDouble(Drilled::plusMinus).sum();
         double likely = Math.sqrt(measures.stream()
                 .mapToDouble(s -> s.plusMinus() * s.plusMinus())
                 .sum());
         return new Stack(layers(solids), worst, likely);
     }
 
+    private static final Vec UP = new Vec(0, 0, 1);
+
+    /** The line of the core in the frame of one tray; a place on it is a height above the floor of the tray that is drilled. */
+    private record Drill(Vec from, Vec way, List<Drilled> into) {
+        void through(String name, Optional<String> part, List<? extends Solid> solids, double plusMinus) {
+            for (Solid solid : solids) {
+                double[] crossed = solid.crossed(from, way);
+                for (int i = 0; i < crossed.length; i += 2) {
+                    into.add(new Drilled(name, part, crossed[i], crossed[i + 1], plusMinus));
+                }
+            }
+        }
+    }
+
     /** One of each part, however many of its solids are drilled: they share its measure. */
-    private static List<Solid> measures(List<Solid> solids) {
+    private static List<Drilled> measures(List<Drilled> solids) {
         Set<String> seen = new HashSet<>();
         return solids.stream()
                 .filter(s -> s.part().isEmpty() || seen.add(s.part().get()))
                 .toList();
     }
 
-    private static void drillLid(Build build, FitResult fit, Hinge hinge, double x, double y, List<Solid> solids) {
-        Optional<Shell> lid = build.shell(hinge.lidShell());
-        lid.ifPresent(shell -> {
-            Box floor = hinge.closed(Trays.floor(shell));
-            if (covers(floor, x, y)) {
-                solids.add(new Solid(
-                        shell.name() + " floor",
-                        Optional.empty(),
-                        floor.z(),
-                        floor.high(2),
-                        shell.floor().plusMinus()));
-            }
-            fit.placed().stream()
-                    .filter(p -> p.shell().equals(shell))
-                    .map(p -> p.closed(hinge))
-                    .forEach(p -> drill(p, x, y, solids));
-        });
-    }
-
-    private static void drill(Placed p, double x, double y, List<Solid> solids) {
-        for (Box solid : p.solids()) {
-            if (covers(solid, x, y)) {
-                Figure height = p.part().body().heightMm();
-                solids.add(
-                        new Solid(p.part().name(), Optional.of(p.id()), solid.z(), solid.high(2), height.plusMinus()));
-            }
-        }
-    }
-
-    private static boolean covers(Box box, double x, double y) {
-        return x >= box.x() && x <= box.high(0) && y >= box.y() && y <= box.high(1);
-    }
-
-    private static List<Layer> layers(List<Solid> solids) {
+    private static List<Layer> layers(List<Drilled> solids) {
         List<Layer> layers = new ArrayList<>();
         double top = Double.NaN;
-        for (Solid s : solids) {
+        for (Drilled s : solids) {
             if (!Double.isNaN(top) && Math.abs(s.low() - top) > FitEngine.CONTACT_MM) {
                 layers.add(new Layer("", Optional.empty(), Math.min(top, s.low()), s.low() - top));
             }

@@ -2,6 +2,8 @@ package boldsatchel.fit;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Pose;
+import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Input;
@@ -34,10 +36,15 @@ final class Tightest {
      * @param b id of the other part, or of the tray
      * @param mm signed distance
      */
-    private record Meeting(String a, String b, FitResult.Where where, double mm, boolean outside) {}
+    private record Meeting(String a, String b, FitResult.Where where, double mm, boolean outside) {
+        /** Something whose range is not looked at. */
+        static Meeting known(double mm) {
+            return new Meeting("", "", FitResult.Where.TRAY, mm, true);
+        }
+    }
 
     /** One of a part's sizes, and its solids with more and with less of it. */
-    private record Moved(Input input, List<Box> more, List<Box> less) {}
+    private record Moved(Input input, List<Solid> more, List<Solid> less) {}
 
     private final Build build;
     private final Map<String, List<Moved>> moved = new HashMap<>();
@@ -54,7 +61,7 @@ final class Tightest {
     }
 
     void add(FitResult.Outside out) {
-        meetings.add(new Meeting(out.part(), out.shell().id(), FitResult.Where.SHELL, -out.byMm(), true));
+        meetings.add(new Meeting(out.part(), out.shell().id(), FitResult.Where.TRAY, -out.byMm(), true));
     }
 
     void add(FitResult.Clash clash) {
@@ -63,6 +70,11 @@ final class Tightest {
 
     void add(FitResult.Gap gap) {
         meetings.add(new Meeting(gap.a(), gap.b(), gap.where(), gap.gapMm(), false));
+    }
+
+    /** Something that is as near as it is said to be. */
+    void add(double mm) {
+        meetings.add(Meeting.known(mm));
     }
 
     /** The range; nothing where nothing meets. */
@@ -84,24 +96,27 @@ final class Tightest {
 
     /** A meeting with each size of its parts moved both ways; another side may come to count on either. */
     private Spread.Candidate candidate(Meeting meeting) {
-        List<Box> a = solids(meeting.a(), meeting.where());
-        List<Box> b = solids(meeting.b(), meeting.where());
-        if (meeting.mm() < 0 && !meeting.outside()) {
-            return clash(meeting, a, b);
-        }
         Inputs.Effects effects = inputs.new Effects();
-        Optional<Shell> tray = meeting.where() == FitResult.Where.SHELL && !placed.containsKey(meeting.b())
+        if (meeting.a().isEmpty()) {
+            return new Spread.Candidate(meeting.mm(), effects.byPlace());
+        }
+        Shape a = shape(meeting.a(), meeting.where());
+        Shape b = shape(meeting.b(), meeting.where());
+        if (meeting.mm() < 0 && !meeting.outside() && a.isBoxes() && b.isBoxes()) {
+            return clash(meeting, a.boxes(), b.boxes());
+        }
+        Optional<Shell> tray = meeting.where().inTray() && !placed.containsKey(meeting.b())
                 ? build.shell(meeting.b())
                 : Optional.empty();
-        Set<Face> walls = tray.map(t -> Trays.apart(a, t)).orElse(Set.of());
-        ToDoubleFunction<List<Box>> ofFirst = boxes -> distance(meeting, tray, walls, boxes, b);
+        Set<Face> walls = tray.map(t -> Trays.apart(a.solids(), t)).orElse(Set.of());
+        ToDoubleFunction<Shape> ofFirst = shape -> distance(meeting, tray, walls, shape, b);
         double base = ofFirst.applyAsDouble(a);
         move(meeting.a(), meeting.where(), base, ofFirst, effects);
-        move(meeting.b(), meeting.where(), base, boxes -> distance(meeting, tray, walls, a, boxes), effects);
+        move(meeting.b(), meeting.where(), base, shape -> distance(meeting, tray, walls, a, shape), effects);
         tray.ifPresent(t -> moveTray(
                 t,
                 base,
-                other -> distance(meeting, Optional.of(other), walls, a, shellSolids(other, meeting.where())),
+                other -> distance(meeting, Optional.of(other), walls, a, shape(other, meeting.where())),
                 effects));
         return new Spread.Candidate(meeting.mm(), effects.byPlace());
     }
@@ -154,10 +169,15 @@ final class Tightest {
         List<Spread.Candidate> axes = new ArrayList<>(3);
         for (int k = 0; k < 3; k++) {
             int axis = k;
-            double apart = a.get(i).gapAlong(axis, b.get(j));
+            double apart = a.get(i).awayAlong(axis, b.get(j));
             Inputs.Effects effects = inputs.new Effects();
-            move(meeting.a(), meeting.where(), apart, boxes -> boxes.get(i).gapAlong(axis, b.get(j)), effects);
-            move(meeting.b(), meeting.where(), apart, boxes -> a.get(i).gapAlong(axis, boxes.get(j)), effects);
+            move(meeting.a(), meeting.where(), apart, s -> s.boxes().get(i).awayAlong(axis, b.get(j)), effects);
+            move(
+                    meeting.b(),
+                    meeting.where(),
+                    apart,
+                    s -> a.get(i).awayAlong(axis, s.boxes().get(j)),
+                    effects);
             axes.add(new Spread.Candidate(apart, effects.byPlace()));
         }
         return Spread.greatest(inputs, axes);
@@ -170,11 +190,7 @@ final class Tightest {
      * @param distance with other solids of the part
      */
     private void move(
-            String id,
-            FitResult.Where where,
-            double base,
-            ToDoubleFunction<List<Box>> distance,
-            Inputs.Effects effects) {
+            String id, FitResult.Where where, double base, ToDoubleFunction<Shape> distance, Inputs.Effects effects) {
         Placed part = placed.get(id);
         if (part == null) {
             return;
@@ -199,38 +215,43 @@ final class Tightest {
         return moved;
     }
 
-    /** Of a part, or what of a tray parts can hit. */
-    private List<Box> solids(String id, FitResult.Where where) {
+    /** A part, or what of a tray parts can hit, as it is seen where they meet. */
+    private Shape shape(String id, FitResult.Where where) {
         Placed part = placed.get(id);
         return part != null
                 ? seen(part, part.solids(), where)
-                : build.shell(id).map(shell -> shellSolids(shell, where)).orElse(List.of());
+                : build.shell(id).map(shell -> shape(shell, where)).orElse(new Shape(List.of(), List.of()));
     }
 
-    private List<Box> shellSolids(Shell shell, FitResult.Where where) {
-        return where == FitResult.Where.SHELL ? shell.solids() : seen(shell, Trays.solidsWithFloor(shell));
+    private Shape shape(Shell shell, FitResult.Where where) {
+        if (where.inTray()) {
+            return new Shape(List.copyOf(shell.solids()), List.of());
+        }
+        List<Solid> solids = new ArrayList<>(Trays.solidsWithFloor(shell));
+        solids.addAll(Trays.walls(shell));
+        return Shape.of(solids, pose(shell.id(), where));
     }
 
-    private List<Box> seen(Placed part, List<Box> solids, FitResult.Where where) {
-        return where == FitResult.Where.SHELL ? solids : seen(part.shell(), solids);
+    private Shape seen(Placed part, List<Solid> solids, FitResult.Where where) {
+        return where.inTray()
+                ? new Shape(solids, List.of())
+                : Shape.of(solids, pose(part.shell().id(), where));
     }
 
-    /** With the lid closed, in the base's frame. */
-    private List<Box> seen(Shell shell, List<Box> solids) {
-        return build.casing().isLid(shell) ? Trays.closed(build.casing().hinge().orElseThrow(), solids) : solids;
+    private Pose pose(String shell, FitResult.Where where) {
+        return build.casing().looks().stream()
+                .filter(p -> p.name().equals(where.posture()))
+                .findFirst()
+                .map(p -> build.casing().pose(shell, p))
+                .orElse(Pose.NONE);
     }
 
     /** Signed distance; negative for the depth of a clash, or for how far a part is through the walls of its tray. */
-    private static double distance(Meeting meeting, Optional<Shell> tray, Set<Face> walls, List<Box> a, List<Box> b) {
+    private static double distance(Meeting meeting, Optional<Shell> tray, Set<Face> walls, Shape a, Shape b) {
         if (meeting.outside()) {
-            return tray.isPresent() ? -Trays.outsideBy(a, tray.get()) : 0;
+            return tray.isPresent() ? -Trays.outsideBy(a.solids(), tray.get()) : 0;
         }
-        double least = tray.isPresent() ? Trays.toWall(a, tray.get(), walls) : Double.POSITIVE_INFINITY;
-        for (int i = 0; i < a.size(); i++) {
-            for (int j = 0; j < b.size(); j++) {
-                least = Math.min(least, a.get(i).signedDistance(b.get(j)));
-            }
-        }
-        return least;
+        double toWall = tray.isPresent() ? Trays.toWall(a.solids(), tray.get(), walls) : Double.POSITIVE_INFINITY;
+        return b.isNothing() ? toWall : Math.min(toWall, a.to(b).mm());
     }
 }

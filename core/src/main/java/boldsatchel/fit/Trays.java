@@ -2,7 +2,7 @@ package boldsatchel.fit;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
-import boldsatchel.machine.Hinge;
+import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -15,12 +15,12 @@ final class Trays {
     private Trays() {}
 
     /** The least space between the solids of a part and the inside of a wall that they do not touch, mm; infinite when it touches or passes all. */
-    static double toWall(List<Box> solids, Shell shell) {
+    static double toWall(List<Solid> solids, Shell shell) {
         return toWall(solids, shell, apart(solids, shell));
     }
 
     /** The walls that a part is apart from: neither touches nor passes. */
-    static Set<Face> apart(List<Box> solids, Shell shell) {
+    static Set<Face> apart(List<Solid> solids, Shell shell) {
         Set<Face> apart = EnumSet.noneOf(Face.class);
         Box all = around(solids);
         Box cavity = shell.cavity();
@@ -34,7 +34,7 @@ final class Trays {
     }
 
     /** The least space to some of the walls, mm; negative where they are passed. */
-    static double toWall(List<Box> solids, Shell shell, Set<Face> walls) {
+    static double toWall(List<Solid> solids, Shell shell, Set<Face> walls) {
         Box all = around(solids);
         Box cavity = shell.cavity();
         double least = Double.POSITIVE_INFINITY;
@@ -48,28 +48,32 @@ final class Trays {
         return face.sign() * (cavity.end(face) - all.end(face));
     }
 
-    private static Box around(List<Box> solids) {
-        Box all = solids.getFirst();
+    private static Box around(List<Solid> solids) {
+        Box all = solids.getFirst().bounds();
         for (int i = 1; i < solids.size(); i++) {
-            all = all.around(solids.get(i));
+            all = all.around(solids.get(i).bounds());
         }
         return all;
     }
 
-    /** The side walls, whose upper edges are the rim. */
-    static List<Box> rim(Shell shell) {
+    /** The side walls, whose upper edges are the rim, and the top where there is one. */
+    static List<Box> walls(Shell shell) {
         double wall = Math.max(FitEngine.CONTACT_MM, shell.wallMm().value());
         double w = shell.widthMm().value();
         double d = shell.depthMm().value();
         double h = shell.heightMm().value();
-        return List.of(
+        List<Box> walls = new ArrayList<>(List.of(
                 new Box(-wall, -wall, 0, wall, d + 2 * wall, h),
                 new Box(w, -wall, 0, wall, d + 2 * wall, h),
                 new Box(0, -wall, 0, w, wall, h),
-                new Box(0, d, 0, w, wall, h));
+                new Box(0, d, 0, w, wall, h)));
+        if (!shell.openTop()) {
+            walls.add(new Box(-wall, -wall, h, w + 2 * wall, d + 2 * wall, wall));
+        }
+        return walls;
     }
 
-    /** Ribs and the floor plate: what a part of the other half can hit. */
+    /** Ribs and the floor plate: what a part of another tray can hit from above. */
     static List<Box> solidsWithFloor(Shell shell) {
         List<Box> solids = new ArrayList<>(shell.solids());
         solids.add(floor(shell));
@@ -82,28 +86,32 @@ final class Trays {
         return new Box(0, 0, -thick, shell.widthMm().value(), shell.depthMm().value(), thick);
     }
 
+    /** Whether a solid stands out of its tray, over the rim or through a wall. */
+    static boolean standsOut(Solid solid, Shell shell) {
+        Box bounds = solid.bounds();
+        Box outside = shell.outside();
+        for (Face face : Face.ALL) {
+            if (face.sign() * (bounds.end(face) - outside.end(face)) > FitEngine.CONTACT_MM) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** How far a part is through the walls of its shell; parts may rise through an open top. */
-    static double outsideBy(List<Box> solids, Shell shell) {
+    static double outsideBy(List<Solid> solids, Shell shell) {
         double most = 0;
         Box cavity = shell.cavity();
-        for (Box solid : solids) {
+        for (Solid solid : solids) {
+            Box bounds = solid.bounds();
             for (Face face : Face.ALL) {
                 if (face == Face.TOP && shell.openTop()) {
                     continue;
                 }
-                double beyond = face.sign() * (solid.end(face) - cavity.end(face));
+                double beyond = face.sign() * (bounds.end(face) - cavity.end(face));
                 most = Math.max(most, beyond);
             }
         }
         return most;
-    }
-
-    /** Boxes of the lid in the base's frame, with the lid closed. */
-    static List<Box> closed(Hinge hinge, List<Box> boxes) {
-        List<Box> closed = new ArrayList<>(boxes.size());
-        for (Box box : boxes) {
-            closed.add(hinge.closed(box));
-        }
-        return closed;
     }
 }

@@ -24,7 +24,7 @@ public final class BuildFormat {
     public static final String FORMAT = "bold-satchel-build";
 
     /** The version written, and the newest that can be read. */
-    public static final int VERSION = 4;
+    public static final int VERSION = 5;
 
     private static final Gates.Kind KIND = new Gates.Kind(FORMAT, "build file", ".satchel.json");
 
@@ -133,11 +133,7 @@ public final class BuildFormat {
                     .filter(part -> build.part(part).isEmpty())
                     .forEach(part -> gates.tell(at, "The link names a part “" + part + "” that there is not."));
         }
-        build.casing()
-                .hinge()
-                .filter(h -> build.shell(h.baseShell()).isEmpty()
-                        || build.shell(h.lidShell()).isEmpty())
-                .ifPresent(h -> gates.tell("/build/casing/hinge", "The hinge names a shell that there is not."));
+        CasingGate.joints(gates, "/build/casing", build.casing());
         gates.refuseOnProblems();
     }
 }

@@ -1,6 +1,9 @@
 package boldsatchel.format;
 
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Rung;
@@ -34,18 +37,25 @@ import tools.jackson.databind.ser.std.StdSerializer;
 /** How records become JSON: field by field, alternatives told by {@code is}, enums in lower case with hyphens. */
 final class BuildMapper {
 
-    static final JsonMapper MAPPER = mapper();
-
     private BuildMapper() {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
     private interface Named {}
+
+    /** A box is told from other solids only where those can stand; a zone's box is a box. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NONE)
+    private interface Plain {}
 
     /** The parts of a build are a plain list in a file; how they are found is nobody's business there. */
     private interface Listed {
         @JsonValue
         List<Part> list();
     }
+
+    /** Types of which a file says which alternative stands there. */
+    static final List<Class<?>> OPEN = List.of(Facet.class, Rung.Stage.class, Joint.Way.class, Solid.class);
+
+    static final JsonMapper MAPPER = mapper();
 
     /** What can stand where a sealed type is asked for. */
     static List<Class<?>> alternatives(Class<?> type) {
@@ -67,6 +77,9 @@ final class BuildMapper {
         JsonMapper.Builder builder = JsonMapper.builder()
                 .addMixIn(Facet.class, Named.class)
                 .addMixIn(Rung.Stage.class, Named.class)
+                .addMixIn(Joint.Way.class, Named.class)
+                .addMixIn(Solid.class, Named.class)
+                .addMixIn(Box.class, Plain.class)
                 .addMixIn(Parts.class, Listed.class)
                 .changeDefaultVisibility(v -> v.withFieldVisibility(Visibility.ANY)
                         .withGetterVisibility(Visibility.NONE)
@@ -79,7 +92,7 @@ final class BuildMapper {
                 .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .addModule(enums())
                 .defaultPrettyPrinter(printer());
-        for (Class<?> open : List.of(Facet.class, Rung.Stage.class)) {
+        for (Class<?> open : OPEN) {
             alternatives(open).forEach(a -> builder.registerSubtypes(new NamedType(a, name(a))));
         }
         return builder.build();

@@ -1,10 +1,8 @@
 package boldsatchel.format;
 
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
-import boldsatchel.machine.Rung;
 import boldsatchel.quantity.Form;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
@@ -111,7 +109,7 @@ public final class BuildSchema {
             }
             return node;
         }
-        if (raw == Facet.class || raw == Rung.Stage.class) {
+        if (BuildMapper.OPEN.contains(raw)) {
             return alternatives(raw);
         }
         return record(raw);

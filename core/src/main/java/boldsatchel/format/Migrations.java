@@ -22,7 +22,7 @@ final class Migrations {
 
     /**
      * From version 1 the build came in sections; from version 2 the inside of a tray is known as well or ill as everything else, and money
-     * has its ISO code; to version 4 only fields and words were added.
+     * has its ISO code; to version 4 only fields and words were added; from version 4 trays hang on joints and a solid may be round.
      */
     private static final Map<Integer, List<Change>> STEPS = new TreeMap<>(Map.of(
             1,
@@ -37,7 +37,13 @@ final class Migrations {
             List.of(
                     new Each("/build/casing/shells", Migrations::insideInDoubt),
                     new Each("/cases/*/shells", Migrations::insideInDoubt),
-                    new Rewritten("/build/brief/currency", Migrations::code))));
+                    new Rewritten("/build/brief/currency", Migrations::code)),
+            4,
+            List.of(
+                    new Each("/build/parts", Migrations::solidsAreBoxes),
+                    new Each("/parts", Migrations::solidsAreBoxes),
+                    new Within("/build/casing", Migrations::hingeIsJoint),
+                    new Each("/cases", Migrations::hingeIsJoint))));
 
     private Migrations() {}
 
@@ -112,6 +118,60 @@ final class Migrations {
                 object.put(name(at), as.apply(word.stringValue()));
             }
         }
+    }
+
+    /** One object that changes. */
+    private record Within(String at, Consumer<ObjectNode> change) implements Change {
+        @Override
+        public void on(ObjectNode root) {
+            if (root.at(at) instanceof ObjectNode object) {
+                change.accept(object);
+            }
+        }
+    }
+
+    private static void solidsAreBoxes(ObjectNode part) {
+        part.path("body").path("solids").forEach(solid -> {
+            if (solid instanceof ObjectNode box) {
+                box.put("is", "box");
+            }
+        });
+    }
+
+    /** There was one hinge, of a lid that is closed face down, along an axis from left to right; and one angle of use. */
+    private static void hingeIsJoint(ObjectNode casing) {
+        if (!(casing.remove("hinge") instanceof ObjectNode old)) {
+            return;
+        }
+        ObjectNode joint = casing.putArray("joints").addObject();
+        joint.put("id", "hinge").put("name", "Hinge");
+        joint.set("on", old.path("baseShell"));
+        joint.set("carries", old.path("lidShell"));
+        point(joint.putObject("at"), old.path("axisYMm"), old.path("axisZMm"));
+        point(joint.putObject("mark"), old.path("lidAxisYMm"), old.path("lidAxisZMm"));
+        joint.putObject("turned").put("up", "bottom").put("quarterTurns", 0);
+        ObjectNode way = joint.putObject("way").put("is", "hinged");
+        way.putObject("axis").put("x", -1.0).put("y", 0.0).put("z", 0.0);
+        way.put("opensDeg", old.path("maxAngleDeg").asDouble(135));
+        if (old.has("frictionNm")) {
+            way.set("frictionNm", old.path("frictionNm"));
+        }
+        ArrayNode postures = casing.putArray("postures");
+        postures.addObject()
+                .put("name", "closed")
+                .put("held", "table")
+                .put("used", false)
+                .putArray("settings");
+        ObjectNode used =
+                postures.addObject().put("name", "in use").put("held", "table").put("used", true);
+        used.putArray("settings")
+                .addObject()
+                .put("joint", "hinge")
+                .put("amount", old.path("useAngleDeg").asDouble(110));
+    }
+
+    private static void point(ObjectNode at, JsonNode y, JsonNode z) {
+        at.put("x", 0.0).put("y", y.asDouble(0)).put("z", z.asDouble(0));
     }
 
     private static String code(String sign) {

@@ -2,6 +2,8 @@ package boldsatchel.geometry;
 
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * A box with faces along the axes.
@@ -23,7 +25,8 @@ public record Box(
         @Label(value = "from below", in = Quantity.LENGTH) double z,
         @Label(value = "width", in = Quantity.LENGTH) double dx,
         @Label(value = "depth", in = Quantity.LENGTH) double dy,
-        @Label(value = "height", in = Quantity.LENGTH) double dz) {
+        @Label(value = "height", in = Quantity.LENGTH) double dz)
+        implements Solid {
 
     /** Refuses negative sizes. */
     public Box {
@@ -83,12 +86,17 @@ public record Box(
         return dx * dy * dz == 0 ? 0 : dx * dy * dz / size(face.axis());
     }
 
-    /** What it holds, mm³. */
+    @Override
+    public Box bounds() {
+        return this;
+    }
+
+    @Override
     public double volume() {
         return dx * dy * dz;
     }
 
-    /** The box moved. */
+    @Override
     public Box moved(Vec by) {
         return new Box(x + by.x(), y + by.y(), z + by.z(), dx, dy, dz);
     }
@@ -108,11 +116,16 @@ public record Box(
         return Math.max(low(axis), other.low(axis)) - Math.min(high(axis), other.high(axis));
     }
 
-    /** Straight distance when apart, minus the least depth when overlapping, mm. */
+    /** The space between the boxes along an axis; where there is none, minus the way along it that parts them. */
+    public double awayAlong(int axis, Box other) {
+        return Math.max(low(axis) - other.high(axis), other.low(axis) - high(axis));
+    }
+
+    /** Straight distance when apart, minus the least way out along an axis when in the same place, mm. */
     public double signedDistance(Box other) {
-        double alongX = Math.max(x, other.x) - Math.min(x + dx, other.x + other.dx);
-        double alongY = Math.max(y, other.y) - Math.min(y + dy, other.y + other.dy);
-        double alongZ = Math.max(z, other.z) - Math.min(z + dz, other.z + other.dz);
+        double alongX = Math.max(x - other.x - other.dx, other.x - x - dx);
+        double alongY = Math.max(y - other.y - other.dy, other.y - y - dy);
+        double alongZ = Math.max(z - other.z - other.dz, other.z - z - dz);
         double deepest = Math.max(alongX, Math.max(alongY, alongZ));
         return deepest > 0 ? Math.sqrt(square(alongX) + square(alongY) + square(alongZ)) : deepest;
     }
@@ -121,11 +134,42 @@ public record Box(
         return gap > 0 ? gap * gap : 0;
     }
 
-    /**
-     * Stretched along an axis.
-     *
-     * @param from what keeps its place on that axis
-     */
+    @Override
+    public Box posed(Pose pose) {
+        return between(pose.apply(lowCorner()), pose.apply(highCorner()));
+    }
+
+    @Override
+    public List<Convex> pieces() {
+        return List.of(Convex.of(corners()));
+    }
+
+    /** Its eight corners. */
+    public List<Vec> corners() {
+        List<Vec> corners = new ArrayList<>(8);
+        for (int i = 0; i < 8; i++) {
+            corners.add(new Vec(high(0, i & 1), high(1, i & 2), high(2, i & 4)));
+        }
+        return corners;
+    }
+
+    private double high(int axis, int bit) {
+        return bit == 0 ? low(axis) : high(axis);
+    }
+
+    @Override
+    public double[] crossed(Vec from, Vec way) {
+        double in = Double.NEGATIVE_INFINITY;
+        double out = Double.POSITIVE_INFINITY;
+        for (int axis = 0; axis < 3; axis++) {
+            double[] range = Solid.between(low(axis), high(axis), from.along(axis), way.along(axis));
+            in = Math.max(in, range[0]);
+            out = Math.min(out, range[1]);
+        }
+        return in <= out ? new double[] {in, out} : new double[0];
+    }
+
+    @Override
     public Box stretched(int axis, double times, double from) {
         return new Box(
                 axis == 0 ? from + (x - from) * times : x,

@@ -37,6 +37,26 @@ public record Vec(
         return new Vec(x + other.x, y + other.y, z + other.z);
     }
 
+    /** So many times as long. */
+    public Vec times(double factor) {
+        return new Vec(x * factor, y * factor, z * factor);
+    }
+
+    /** The product that is zero for what stands across one another. */
+    public double dot(Vec other) {
+        return x * other.x + y * other.y + z * other.z;
+    }
+
+    /** The way that stands across both. */
+    public Vec cross(Vec other) {
+        return new Vec(y * other.z - z * other.y, z * other.x - x * other.z, x * other.y - y * other.x);
+    }
+
+    /** Length, mm. */
+    public double length() {
+        return Math.sqrt(dot(this));
+    }
+
     /** Along an axis: 0 x, 1 y, 2 z. */
     public double along(int axis) {
         return axis == 0 ? x : axis == 1 ? y : z;

@@ -80,7 +80,7 @@ public final class HeatEngine implements Engine<HeatResult> {
         }
         Set<String> charged =
                 points.charges().stream().map(Charge.Result::store).collect(Collectors.toSet());
-        boolean closes = build.casing().hinge().isPresent();
+        boolean closes = build.casing().lid().isPresent();
         Inputs inputs = new Inputs();
         Map<Boolean, HeatModel> models = new HashMap<>();
         List<UseHeat> all = new ArrayList<>();

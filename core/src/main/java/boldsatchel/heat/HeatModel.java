@@ -8,7 +8,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.HeatPath;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Substance;
@@ -176,7 +176,7 @@ final class HeatModel {
             room(shell, parts, standing);
         }
         if (closed) {
-            build.casing().hinge().ifPresent(this::lidOnBase);
+            build.casing().lid().ifPresent(this::lidOnBase);
         }
         base = build.casing().standing().map(s -> rooms.get(s.id()));
         base.ifPresent(this::looseParts);
@@ -317,21 +317,20 @@ final class HeatModel {
         return closed
                 && face == Face.TOP
                 && build.casing()
-                        .hinge()
-                        .filter(h ->
-                                h.lidShell().equals(shell.id()) || h.baseShell().equals(shell.id()))
+                        .lid()
+                        .filter(l -> l.carries().equals(shell.id()) || l.on().equals(shell.id()))
                         .isPresent();
     }
 
     /** The gap between base and closed lid: still air and what both faces radiate. */
-    private void lidOnBase(Hinge hinge) {
-        Room base = rooms.get(hinge.baseShell());
-        Room lid = rooms.get(hinge.lidShell());
+    private void lidOnBase(Joint hinge) {
+        Room base = rooms.get(hinge.on());
+        Room lid = rooms.get(hinge.carries());
         if (base == null || lid == null) {
             return;
         }
         Box below = base.shell.cavity();
-        Box above = hinge.closed(lid.shell.cavity());
+        Box above = lid.shell.cavity().posed(hinge.closed());
         double gap = Math.max(LID_GAP_MM, above.z() - below.high(2) - topWall(base.shell) - topWall(lid.shell)) * MM;
         double area = Math.max(0, -below.gapAlong(0, above)) * Math.max(0, -below.gapAlong(1, above)) * MM2;
         int from = base.outside(Face.TOP);

@@ -4,6 +4,7 @@ import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
@@ -87,7 +88,8 @@ final class Openings {
             if (part.part().facet(Facet.MovesAir.class).isPresent()) {
                 continue;
             }
-            for (Box solid : part.solids()) {
+            for (Solid body : part.solids()) {
+                Box solid = body.bounds();
                 double gap = Math.abs(shell.cavity().end(wall) - solid.end(wall));
                 double across = -vent.box().gapAlong(u, solid);
                 double along = -vent.box().gapAlong(v, solid);

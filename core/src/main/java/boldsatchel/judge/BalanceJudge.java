@@ -1,6 +1,7 @@
 package boldsatchel.judge;
 
 import static boldsatchel.judge.Words.n;
+import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.balance.BalanceEngine;
@@ -10,8 +11,9 @@ import boldsatchel.engine.Lazy;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Section;
+import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Finding;
@@ -25,6 +27,7 @@ import boldsatchel.verdict.Working;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 
@@ -85,7 +88,8 @@ public final class BalanceJudge implements Judge<BalanceResult> {
 
     private static Verdict stands(Build build, BalanceResult balance) {
         double wanted = build.brief().limits().tipMarginDeg();
-        if (build.brief().surroundings().worn()) {
+        boolean stands = build.casing().looks().stream().anyMatch(p -> p.held().stands());
+        if (build.brief().surroundings().worn() || !stands) {
             return new Verdict(
                     Verdict.Kind.STANDS,
                     State.FINE,
@@ -93,7 +97,7 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                     OptionalDouble.empty(),
                     Double.NaN,
                     Double.NaN,
-                    "Not asked of a machine that is worn.",
+                    stands ? "Not asked of a machine that is worn." : "Not asked: no posture of it stands by itself.",
                     Lazy.known(Working.NONE));
         }
         Spread margin = balance.tipMarginDeg().orElse(Spread.exact(Double.NaN));
@@ -114,7 +118,7 @@ public final class BalanceJudge implements Judge<BalanceResult> {
         if (Double.isNaN(margin.nominal())) {
             return "Not known yet: there is no case.";
         }
-        String lid = build.casing().hinge().isPresent() ? " with the lid at " + n(balance.worstAngleDeg()) + "°" : "";
+        String lid = where(build, balance.worst());
         return margin.nominal() < 0
                 ? "Tips over by itself" + lid + "."
                 : "Bears a tilt of " + degrees(margin.nominal()) + lid + " before it tips.";
@@ -126,27 +130,55 @@ public final class BalanceJudge implements Judge<BalanceResult> {
         }
         List<Working.Step> steps = new ArrayList<>();
         steps.add(new Working.Step(
-                "Centre of mass at the angle of use",
+                "Centre of mass as it is used",
                 "x, y, z = Σ m·x / Σ m",
                 "",
                 n(balance.centre().x()) + ", " + n(balance.centre().y()) + ", "
                         + n(balance.centre().z()) + " mm"));
         steps.add(new Working.Step(
-                "Least margin over lid angles",
+                "Least margin over postures and all that opens" + where(build, balance.worst()),
                 "margin = atan(distance to the edge / height)",
-                "lid at " + n(balance.worstAngleDeg()) + "°",
+                "",
                 degrees(margin.nominal())));
-        balance.pushN()
-                .ifPresent(push -> steps.add(new Working.Step(
-                        "Push at the screen's top that tips it, at " + n(useAngle(build)) + "°",
-                        "F = m·g·d / h",
+        for (BalanceResult.InPosture p : balance.postures()) {
+            if (!Double.isNaN(p.marginDeg())) {
+                steps.add(new Working.Step(
+                        "Margin in the posture “" + p.posture().name() + "”",
                         "",
-                        n(push) + " N")));
+                        "centre " + n(p.centre().y()) + " mm from the front, "
+                                + n(p.centre().z()) + " mm up",
+                        degrees(p.marginDeg())));
+            }
+            p.pushN()
+                    .ifPresent(push -> steps.add(new Working.Step(
+                            "Push at the screen's top that tips it, in “"
+                                    + p.posture().name() + "”",
+                            "F = m·g·d / h",
+                            "",
+                            n(push) + " N")));
+        }
         return steps;
     }
 
-    private static double useAngle(Build build) {
-        return build.casing().hinge().map(Hinge::useAngleDeg).orElse(0.0);
+    /** How the machine is where it stands worst, as said after what it does; empty where there is only one way. */
+    private static String where(Build build, BalanceResult.Margin worst) {
+        if (worst.joint().isEmpty()) {
+            return build.casing().postures().isEmpty()
+                    ? ""
+                    : " in the posture “" + worst.posture().name() + "”";
+        }
+        Optional<Joint> joint = build.casing().joint(worst.joint());
+        if (joint.isEmpty() || joint.get().hinge().isEmpty()) {
+            return joint.map(j -> " with " + j.name() + " out by " + n(worst.amount()) + " mm")
+                    .orElse("");
+        }
+        boolean lid = build.casing().lid().filter(joint.get()::equals).isPresent();
+        String who = lid
+                ? "the lid"
+                : build.shell(joint.get().carries())
+                        .map(Shell::name)
+                        .orElse(joint.get().name());
+        return " with " + who + " at " + n(worst.amount()) + "°";
     }
 
     private static List<Working.Step> items(BalanceResult balance) {
@@ -156,7 +188,7 @@ public final class BalanceJudge implements Judge<BalanceResult> {
     }
 
     private static List<Finding> findings(Build build, BalanceResult balance) {
-        Sheet sheet = new Sheet(new BalanceTelling(build));
+        Sheet sheet = new Sheet(new BalanceTelling(build, balance));
         double wanted = build.brief().limits().tipMarginDeg();
         balance.tipMarginDeg()
                 .filter(m ->
@@ -165,19 +197,19 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                         "balance.tips",
                         m.nominal() < 0 ? Severity.STOP : Severity.WATCH,
                         build.casing()
-                                .hinge()
-                                .map(h -> List.of(h.lidShell(), h.baseShell()))
+                                .joint(balance.worst().joint())
+                                .map(j -> List.of(j.carries(), j.on()))
                                 .orElse(List.of()),
                         numbers(
                                 "marginDeg",
                                 m.nominal(),
                                 "limitDeg",
                                 wanted,
-                                "lidAngleDeg",
-                                balance.worstAngleDeg(),
+                                "amount",
+                                balance.worst().amount(),
                                 "counterweightG",
                                 balance.counterweightG().orElse(Double.NaN))));
-        build.casing().hinge().ifPresent(hinge -> hinge(hinge, balance, sheet));
+        balance.joints().forEach(j -> hinge(build, j, sheet));
         build.brief()
                 .limits()
                 .massG()
@@ -190,18 +222,18 @@ public final class BalanceJudge implements Judge<BalanceResult> {
         return sheet.findings();
     }
 
-    private static void hinge(Hinge hinge, BalanceResult balance, Sheet sheet) {
-        double friction = hinge.frictionNm().value();
-        if (!balance.holds()) {
+    private static void hinge(Build build, BalanceResult.OfJoint of, Sheet sheet) {
+        Joint joint = build.casing().joint(of.joint()).orElseThrow();
+        double friction = joint.hinge().orElseThrow().frictionNm().value();
+        if (!of.sags().isEmpty()) {
             sheet.add(
                     "balance.hinge-weak",
                     Severity.WATCH,
-                    List.of(hinge.lidShell()),
-                    numbers("torqueNm", balance.lidTorqueNm(), "frictionNm", friction));
+                    List.of(joint.carries()),
+                    numbers("torqueNm", of.torqueNm(), "frictionNm", friction));
         }
-        if (balance.liftsBase()) {
-            sheet.add(
-                    "balance.hinge-lifts", Severity.WATCH, List.of(hinge.baseShell()), numbers("frictionNm", friction));
+        if (of.lifts()) {
+            sheet.add("balance.hinge-lifts", Severity.WATCH, List.of(joint.on()), numbers("frictionNm", friction));
         }
     }
 
@@ -210,17 +242,29 @@ public final class BalanceJudge implements Judge<BalanceResult> {
     }
 
     /** Tells of what unbalances a machine. */
-    private record BalanceTelling(Build build) implements Telling {
+    private record BalanceTelling(Build build, BalanceResult balance) implements Telling {
 
         private boolean lidded() {
-            return build.casing().hinge().isPresent();
+            return !balance.joints().isEmpty();
+        }
+
+        /** Where a tray sags, after what it does. */
+        private String sags(Noted f) {
+            return balance.joints().stream()
+                    .filter(j -> build.casing()
+                            .joint(j.joint())
+                            .filter(c -> c.carries().equals(f.first()))
+                            .isPresent())
+                    .map(j -> " in “" + String.join("”, “", j.sags()) + "”")
+                    .findFirst()
+                    .orElse("");
         }
 
         @Override
         public String sentence(Noted f) {
             return switch (f.code()) {
                 case "balance.tips" -> {
-                    String lid = lidded() ? " with the lid at " + f.n("lidAngleDeg") + "°" : "";
+                    String lid = where(build, balance.worst());
                     double margin = f.number("marginDeg");
                     yield margin < 0
                             ? "It tips over by itself" + lid + " (" + degrees(margin) + ")."
@@ -228,10 +272,11 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                                     + "° is wanted.";
                 }
                 case "balance.hinge-weak" ->
-                    "The lid pulls with up to " + f.n("torqueNm") + " N·m; the hinge holds " + f.n("frictionNm")
-                            + " N·m and will not keep it at " + n(useAngle(build)) + "°.";
+                    name(build, f.first()) + " pulls with up to " + f.n("torqueNm") + " N·m; the hinge holds "
+                            + f.n("frictionNm") + " N·m and will not keep it" + sags(f) + ".";
                 case "balance.hinge-lifts" ->
-                    "The hinge is stiffer than the base is heavy: opening the lid with one hand lifts the base.";
+                    "The hinge is stiffer than " + name(build, f.first())
+                            + " is heavy: opening it with one hand lifts it off the table.";
                 case "balance.too-heavy" ->
                     "It weighs " + Math.round(f.number("massG")) + " g; the brief allows " + f.n("limitG") + " g.";
                 default -> throw Telling.unknown(f);

@@ -13,9 +13,11 @@ import boldsatchel.geometry.Box;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Signal;
@@ -44,6 +46,8 @@ import java.util.stream.Collectors;
 public final class FitJudge implements Judge<FitResult> {
 
     private static final String METHOD = "fit";
+    /** What hits by less than this scrapes: a file or a washer mends it, mm. */
+    private static final double SCRAPES_MM = 0.5;
 
     /** A judge; all are alike. */
     public FitJudge() {}
@@ -104,7 +108,13 @@ public final class FitJudge implements Judge<FitResult> {
     }
 
     private static String where(FitResult.Where where) {
-        return where == FitResult.Where.CLOSED_LID ? " with the lid closed" : "";
+        return where.inTray()
+                ? ""
+                : where.posture().equals(Posture.CLOSED.name()) ? " when closed" : " " + in(where.posture());
+    }
+
+    private static String in(String posture) {
+        return "in the posture “" + posture + "”";
     }
 
     private static Optional<FitResult.Clash> deepest(FitResult fit) {
@@ -133,7 +143,7 @@ public final class FitJudge implements Judge<FitResult> {
         Optional<Placed> a = fit.placed(g.a());
         Optional<Placed> b = fit.placed(g.b());
         String numbers = "";
-        if (a.isPresent() && b.isPresent() && g.where() == FitResult.Where.SHELL) {
+        if (a.isPresent() && b.isPresent() && g.where().inTray()) {
             StringBuilder text = new StringBuilder();
             for (int axis = 0; axis < 3; axis++) {
                 double gap = a.get().bounds().gapAlong(axis, b.get().bounds());
@@ -190,9 +200,10 @@ public final class FitJudge implements Judge<FitResult> {
 
     /** Outside of everything with the lid closed. */
     private static Box closedOutside(Build build) {
-        Optional<Hinge> hinge = build.casing().hinge();
-        return build.casing().shells().stream()
-                .map(s -> build.casing().isLid(s) ? hinge.orElseThrow().closed(s.outside()) : s.outside())
+        Casing casing = build.casing();
+        return casing.shells().stream()
+                .filter(s -> casing.belongs(s.id()))
+                .map(s -> casing.pose(s.id(), Posture.CLOSED).around(s.outside()))
                 .reduce(Box::around)
                 .orElseThrow();
     }
@@ -201,10 +212,20 @@ public final class FitJudge implements Judge<FitResult> {
         Sheet sheet = new Sheet(new FitTelling(build, fit));
         for (FitResult.Clash c : fit.clashes()) {
             sheet.add(
-                    c.where() == FitResult.Where.CLOSED_LID ? "fit.lid-clash" : "fit.clash",
+                    c.where().inTray() ? "fit.clash" : "fit.lid-clash",
                     Severity.STOP,
                     List.of(c.a(), c.b()),
                     numbers("depthMm", c.depthMm()));
+        }
+        for (FitResult.Hit h : fit.hits()) {
+            sheet.add(
+                    "fit.sweep",
+                    h.depthMm() < SCRAPES_MM ? Severity.WATCH : Severity.STOP,
+                    List.of(h.a(), h.b()),
+                    numbers("amount", h.amount(), "depthMm", h.depthMm()));
+        }
+        for (FitResult.Below b : fit.below()) {
+            sheet.add("fit.below-table", Severity.STOP, List.of(b.subject()), numbers("byMm", b.byMm()));
         }
         for (FitResult.Outside o : fit.outside()) {
             sheet.add("fit.outside", Severity.STOP, List.of(o.part(), o.shell().id()), numbers("byMm", o.byMm()));
@@ -294,7 +315,51 @@ public final class FitJudge implements Judge<FitResult> {
                     .orElseThrow();
         }
 
-        /** Whether a gap is one with the lid closed. */
+        private String clashWhere(Noted f) {
+            return fit.clashes().stream()
+                    .filter(c -> c.a().equals(f.first())
+                            && c.b().equals(f.subjects().get(1))
+                            && c.depthMm() == f.number("depthMm"))
+                    .map(c -> where(c.where()))
+                    .filter(w -> !w.isEmpty())
+                    .findFirst()
+                    .orElse("");
+        }
+
+        private FitResult.Hit hit(Noted f) {
+            return fit.hits().stream()
+                    .filter(h -> h.a().equals(f.first())
+                            && h.b().equals(f.subjects().get(1))
+                            && h.amount() == f.number("amount"))
+                    .findFirst()
+                    .orElseThrow();
+        }
+
+        private FitResult.Below below(Noted f) {
+            return fit.below().stream()
+                    .filter(b -> b.subject().equals(f.first()) && b.byMm() == f.number("byMm"))
+                    .findFirst()
+                    .orElseThrow();
+        }
+
+        /** What is hit; the table is neither part nor tray. */
+        private String other(Noted f) {
+            return f.subjects().get(1).equals(FitResult.TABLE) ? "the table" : second(f);
+        }
+
+        private String joint(FitResult.Hit hit) {
+            return build.casing().joint(hit.joint()).map(Joint::name).orElse("the joint");
+        }
+
+        private String amount(FitResult.Hit hit) {
+            boolean slide = build.casing()
+                    .joint(hit.joint())
+                    .filter(j -> j.hinge().isEmpty())
+                    .isPresent();
+            return n(hit.amount()) + (slide ? " mm" : "°");
+        }
+
+        /** In which posture a gap is. */
         private String gapWhere(Noted f) {
             return fit.gaps().stream()
                     .filter(g -> g.a().equals(f.first())
@@ -313,10 +378,19 @@ public final class FitJudge implements Judge<FitResult> {
             }
             String who = f.subjects().isEmpty() ? "" : name(build, f.first());
             return switch (f.code()) {
-                case "fit.clash", "fit.lid-clash" ->
-                    who + " and " + second(f) + " are in the same place"
-                            + (f.code().equals("fit.lid-clash") ? where(FitResult.Where.CLOSED_LID) : "") + ", "
-                            + f.n("depthMm") + " mm deep.";
+                case "fit.clash" ->
+                    who + " and " + second(f) + " are in the same place, " + f.n("depthMm") + " mm deep.";
+                case "fit.lid-clash" ->
+                    who + " and " + second(f) + " are in the same place" + clashWhere(f) + ", " + f.n("depthMm")
+                            + " mm deep.";
+                case "fit.sweep" -> {
+                    FitResult.Hit hit = hit(f);
+                    yield who + " hits " + other(f) + " on the way from “" + hit.from() + "” to “" + hit.to()
+                            + "”, with " + joint(hit) + " open by " + amount(hit) + ", and would be " + f.n("depthMm")
+                            + " mm deep in it.";
+                }
+                case "fit.below-table" ->
+                    who + " reaches " + f.n("byMm") + " mm below the table " + in(below(f).posture()) + ".";
                 case "fit.outside" -> who + " goes through the wall of " + second(f) + " by " + f.n("byMm") + " mm.";
                 case "fit.size" ->
                     "The closed case is larger than the brief allows: "
@@ -353,6 +427,9 @@ public final class FitJudge implements Judge<FitResult> {
             return advice(
                     switch (f.code()) {
                         case "fit.lid-clash" -> "Lower the part in the base or make the lid deeper by that much";
+                        case "fit.sweep" -> "Move the axis of the joint, or what stands in the way, by that much";
+                        case "fit.below-table" ->
+                            "Open it less far, put the machine on higher feet, or let it hang over the table's edge";
                         case "fit.clash" -> "Move one of them by that much";
                         case "fit.outside" -> "Move it inwards or make the case larger by that much";
                         case "fit.size" -> "Make the case smaller or loosen the limit";

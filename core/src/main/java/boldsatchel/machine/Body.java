@@ -1,6 +1,7 @@
 package boldsatchel.machine;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
@@ -32,7 +33,7 @@ public record Body(
         @Label(value = "height", in = Quantity.LENGTH, absent = 10, least = 0.01)
         Figure heightMm,
 
-        @Label("solids") List<Box> solids,
+        @Label("solids") List<Solid> solids,
         @Label("rooms to keep free") List<Zone> zones,
         @Label("sockets") List<Port> ports,
         @Label("mounting holes") List<Hole> holes,
@@ -58,7 +59,7 @@ public record Body(
             Figure widthMm,
             Figure depthMm,
             Figure heightMm,
-            List<Box> solids,
+            List<Solid> solids,
             List<Zone> zones,
             List<Port> ports,
             Optional<Vec> centreOfMass) {
@@ -75,8 +76,8 @@ public record Body(
         return new Box(0, 0, 0, widthMm.value(), depthMm.value(), heightMm.value());
     }
 
-    /** The solid boxes at the best estimates; never empty. */
-    public List<Box> solidBoxes() {
+    /** All that is solid at the best estimates; never empty. */
+    public List<Solid> whole() {
         return solids.isEmpty() ? List.of(bounds()) : solids;
     }
 
@@ -116,6 +117,10 @@ public record Body(
 
     private static Box scaled(Box b, double sx, double sy, double sz) {
         return new Box(b.x() * sx, b.y() * sy, b.z() * sz, b.dx() * sx, b.dy() * sy, b.dz() * sz);
+    }
+
+    private static Solid scaled(Solid s, double sx, double sy, double sz) {
+        return s.stretched(0, sx, 0).stretched(1, sy, 0).stretched(2, sz, 0);
     }
 
     private static Vec scaled(Vec v, double sx, double sy, double sz) {

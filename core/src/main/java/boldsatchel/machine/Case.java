@@ -2,7 +2,6 @@ package boldsatchel.machine;
 
 import boldsatchel.quantity.Label;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * A case on the shelf.
@@ -10,15 +9,24 @@ import java.util.Optional;
  * @param name for people
  * @param note what it is
  * @param shells its trays
- * @param hinge joining them, if it has a lid
+ * @param joints that join them
+ * @param postures in which it is looked at
  */
 public record Case(
         @Label("name") String name,
         @Label("note") String note,
         @Label("trays") List<Shell> shells,
-        @Label("hinge") Optional<Hinge> hinge) {
-    /** Copies the list. */
+        @Label("joints") List<Joint> joints,
+        @Label("postures") List<Posture> postures) {
+    /** Copies the lists. */
     public Case {
         shells = List.copyOf(shells);
+        joints = List.copyOf(joints);
+        postures = List.copyOf(postures);
+    }
+
+    /** One that nothing joins. */
+    public static Case plain(String name, String note, List<Shell> shells) {
+        return new Case(name, note, shells, List.of(), List.of());
     }
 }

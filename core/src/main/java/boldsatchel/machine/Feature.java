@@ -2,6 +2,7 @@ package boldsatchel.machine;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Form;
 import java.util.ArrayList;
@@ -108,7 +109,7 @@ public record Feature(Kind kind, int index) {
             case Hole h -> h.at();
             case Key k -> k.at();
             case Zone z -> z.box().lowCorner();
-            case Box b -> b.lowCorner();
+            case Solid s -> s.bounds().lowCorner();
             default -> throw new IllegalStateException("a " + kind.words + " lies nowhere");
         };
     }
@@ -124,7 +125,7 @@ public record Feature(Kind kind, int index) {
                     case Key k -> k.at(to);
                     case Zone z ->
                         new Zone(z.kind(), z.box().moved(to.minus(z.box().lowCorner())));
-                    case Box b -> b.moved(to.minus(b.lowCorner()));
+                    case Solid s -> s.moved(to.minus(s.bounds().lowCorner()));
                     default -> throw new IllegalStateException("a " + kind.words + " cannot be moved");
                 });
         return with(body, kind, all);

@@ -2,6 +2,7 @@ package boldsatchel.machine;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Label;
 import java.util.Set;
@@ -57,6 +58,15 @@ public record Placement(
         Box turnedBounds = orientation.turn(bounds);
         Box turned = orientation.turn(box);
         return turned.moved(new Vec(at.x() - turnedBounds.x(), at.y() - turnedBounds.y(), at.z() - turnedBounds.z()));
+    }
+
+    /**
+     * How the part's frame lies in the shell's.
+     *
+     * @param bounds the part's bounding box
+     */
+    public Pose pose(Box bounds) {
+        return Pose.square(orientation, at.minus(orientation.turn(bounds).lowCorner()));
     }
 
     /** A point of the part in the shell's frame. */

@@ -2,13 +2,13 @@ package boldsatchel.plan;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Case;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Shell.Making;
 import boldsatchel.quantity.Figure;
 import java.util.List;
-import java.util.Optional;
 
 /** Cases of one's own to begin with: plain, of a usual size, to be made what they are by typed measures. */
 public enum BlankCase {
@@ -49,20 +49,21 @@ public enum BlankCase {
         String note = "Your own; every measure of it can be changed.";
         return switch (this) {
             case PRINTED_BOX, CUT_BOX, FOUND_BOX ->
-                new Case("Own " + words, note, List.of(shell("slab", "Box", INSIDE, false)), Optional.empty());
-            case HINGED ->
-                new Case(
-                        "Own " + words,
-                        note,
-                        List.of(shell("base", "Base", INSIDE, true), shell("lid", "Lid", lid, true)),
-                        Optional.of(Hinge.atBack("base", INSIDE, "lid", lid)));
+                Case.plain("Own " + words, note, List.of(shell("slab", "Box", INSIDE, false)));
+            case HINGED -> hinged(note, lid);
             case TRAY_AND_LID ->
-                new Case(
+                Case.plain(
                         "Own " + words,
                         note,
-                        List.of(shell("base", "Tray", INSIDE, true), shell("lid", "Lid", lid, true)),
-                        Optional.empty());
+                        List.of(shell("base", "Tray", INSIDE, true), shell("lid", "Lid", lid, true)));
         };
+    }
+
+    private Case hinged(String note, Box lid) {
+        Casing joined = Casing.of(
+                        List.of(shell("base", "Base", INSIDE, true), shell("lid", "Lid", lid, true)), Figure.guess(0))
+                .withLid(Joint.lidAtBack("base", INSIDE, "lid", lid), Casing.USED_DEG);
+        return new Case("Own " + words, note, joined.shells(), joined.joints(), joined.postures());
     }
 
     private Shell shell(String id, String name, Box inside, boolean open) {

@@ -8,7 +8,7 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Family;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
@@ -210,13 +210,22 @@ public final class Starter {
         double lidHigh = most(screens, Starter::height) + RIM_MM;
         Shell base = shell(wish.kind(), lid ? "base" : "slab", lid ? "Base" : "Slab", size, lid);
         List<Shell> shells = new ArrayList<>(List.of(base));
-        Optional<Hinge> hinge = Optional.empty();
         if (lid) {
             Shell cover = shell(wish.kind(), "lid", "Lid", new Vec(size.x(), size.y(), Math.max(lidHigh, 8)), true);
             shells.add(cover);
-            hinge = Optional.of(Hinge.atBack("base", base.cavity(), "lid", cover.cavity()));
         }
-        Build now = build.with(new Casing(shells, hinge, Figure.guess(20))).with(Layout.NONE);
+        Casing casing = Casing.of(shells, Figure.guess(20));
+        Build now = build.with(
+                        lid
+                                ? casing.withLid(
+                                        Joint.lidAtBack(
+                                                "base",
+                                                base.cavity(),
+                                                "lid",
+                                                shells.getLast().cavity()),
+                                        Casing.USED_DEG)
+                                : casing)
+                .with(Layout.NONE);
         double front = GAP_MM;
         for (Part input : inputs) {
             double z = size.z() - height(input) - (lid ? RIM_MM : 0);

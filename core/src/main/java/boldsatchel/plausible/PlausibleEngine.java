@@ -105,7 +105,7 @@ public final class PlausibleEngine implements Engine<Oddities> {
             part.facet(Facet.Charges.class).ifPresent(c -> window(found, part, c.lowV(), c.highV()));
         }
         build.casing().shells().forEach(s -> walk(found, s.id(), s));
-        build.casing().hinge().ifPresent(h -> walk(found, h.lidShell(), h));
+        build.casing().joints().forEach(j -> walk(found, j.carries(), j.way()));
         build.rungs().forEach(r -> walk(found, r.id(), r.stage()));
         build.cooling().heatPaths().forEach(p -> walk(found, p.part(), p));
         return new Oddities(found);

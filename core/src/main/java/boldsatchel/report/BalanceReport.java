@@ -28,12 +28,33 @@ final class BalanceReport {
         ArrayNode margins = node.putArray("margins");
         balance.sweep().forEach(m -> {
             ObjectNode margin = margins.addObject();
-            number(margin, "lidDeg", m.angleDeg());
+            margin.put("joint", m.joint());
+            number(margin, "amount", m.amount());
             number(margin, "marginDeg", m.marginDeg());
         });
-        number(node, "worstLidDeg", balance.worstAngleDeg());
-        number(node, "pushN", balance.pushN().orElse(Double.NaN));
-        number(node, "lidTorqueNm", balance.lidTorqueNm());
+        ObjectNode worst = node.putObject("worst");
+        worst.put("posture", balance.worst().posture().name());
+        worst.put("joint", balance.worst().joint());
+        number(worst, "amount", balance.worst().amount());
+        number(worst, "marginDeg", balance.worst().marginDeg());
+        ArrayNode postures = node.putArray("postures");
+        balance.postures().forEach(p -> {
+            ObjectNode posture = postures.addObject();
+            posture.put("name", p.posture().name());
+            posture.put("carriedBy", p.posture().held().words());
+            vec(posture, "centreMm", p.centre().x(), p.centre().y(), p.centre().z());
+            number(posture, "marginDeg", p.marginDeg());
+            number(posture, "pushN", p.pushN().orElse(Double.NaN));
+        });
+        ArrayNode joints = node.putArray("hinges");
+        balance.joints().forEach(j -> {
+            ObjectNode joint = joints.addObject();
+            joint.put("joint", j.joint());
+            number(joint, "torqueNm", j.torqueNm());
+            ArrayNode sags = joint.putArray("sags");
+            j.sags().forEach(sags::add);
+            joint.put("lifts", j.lifts());
+        });
         number(node, "counterweightG", balance.counterweightG().orElse(Double.NaN));
     }
 }

@@ -40,6 +40,25 @@ final class FitReport {
         });
         ArrayNode gaps = node.putArray("gaps");
         fit.gaps().forEach(g -> number(two(gaps, g.a(), g.b(), g.where()), "gapMm", g.gapMm()));
+        fit.nearest().ifPresent(n -> number(two(node.putObject("tightest"), n.a(), n.b(), n.where()), "mm", n.mm()));
+        ArrayNode hits = node.putArray("hits");
+        fit.hits().forEach(h -> {
+            ObjectNode at = hits.addObject();
+            at.put("a", h.a());
+            at.put("b", h.b());
+            at.put("from", h.from());
+            at.put("to", h.to());
+            at.put("joint", h.joint());
+            number(at, "amount", h.amount());
+            number(at, "depthMm", h.depthMm());
+        });
+        ArrayNode below = node.putArray("belowTable");
+        fit.below().forEach(b -> {
+            ObjectNode at = below.addObject();
+            at.put("of", b.subject());
+            at.put("posture", b.posture());
+            number(at, "byMm", b.byMm());
+        });
         ArrayNode zones = node.putArray("zones");
         fit.intrusions().forEach(i -> {
             ObjectNode at = zones.addObject();
@@ -59,10 +78,13 @@ final class FitReport {
     }
 
     private static ObjectNode two(ArrayNode array, String a, String b, FitResult.Where where) {
-        ObjectNode at = array.addObject();
+        return two(array.addObject(), a, b, where);
+    }
+
+    private static ObjectNode two(ObjectNode at, String a, String b, FitResult.Where where) {
         at.put("a", a);
         at.put("b", b);
-        at.put("lidClosed", where == FitResult.Where.CLOSED_LID);
+        at.put("posture", where.posture());
         return at;
     }
 }

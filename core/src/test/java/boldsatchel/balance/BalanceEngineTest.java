@@ -12,7 +12,7 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Family;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
@@ -47,8 +47,15 @@ public class BalanceEngineTest {
         return Build.empty("laptop")
                 .with(Casing.NONE
                         .withShells(List.of(slab("base", 240, 160, 25, 900), slab("lid", 240, 160, 12, 700)))
-                        .withHinge(Optional.of(
-                                new Hinge("base", "lid", 160, 25, 0, 12, maxAngle, useAngle, exact(friction)))));
+                        .withLid(
+                                Joint.lid(
+                                        "base",
+                                        "lid",
+                                        new Vec(0, 160, 25),
+                                        new Vec(0, 0, 12),
+                                        maxAngle,
+                                        exact(friction)),
+                                useAngle));
     }
 
     /**
@@ -64,8 +71,8 @@ public class BalanceEngineTest {
         assertThat(result.centre().y()).isCloseTo(129.438, within(0.002));
         assertThat(result.centre().z()).isCloseTo(49.960, within(0.002));
         assertThat(result.tipMarginDeg().orElseThrow().nominal()).isCloseTo(31.456, within(0.01));
-        assertThat(result.worstAngleDeg()).isEqualTo(110);
-        assertThat(result.pushN().orElseThrow()).isCloseTo(2.735, within(0.005));
+        assertThat(result.worst().amount()).isEqualTo(110);
+        assertThat(result.posture("in use").orElseThrow().pushN().orElseThrow()).isCloseTo(2.735, within(0.005));
     }
 
     /**
@@ -78,14 +85,14 @@ public class BalanceEngineTest {
         BalanceResult result =
                 BalanceEngine.evaluate(laptop.with(laptop.casing().withFeet(Optional.of(new Casing.Feet(12, 3)))));
         assertThat(result.tipMarginDeg().orElseThrow().nominal()).isCloseTo(19.315, within(0.01));
-        assertThat(result.pushN().orElseThrow()).isCloseTo(1.633, within(0.003));
+        assertThat(result.posture("in use").orElseThrow().pushN().orElseThrow()).isCloseTo(1.633, within(0.003));
     }
 
     /** Between two steps of the sweep too: at 118° the centre is further back than at 115°. */
     @Test
     public void theGreatestAngleIsAlwaysLookedAt() {
         BalanceResult result = BalanceEngine.evaluate(laptop(110, 118, 1));
-        assertThat(result.worstAngleDeg()).isEqualTo(118);
+        assertThat(result.worst().amount()).isEqualTo(118);
         assertThat(result.tipMarginDeg().orElseThrow().nominal())
                 .isCloseTo(
                         BalanceEngine.evaluate(laptop(118, 118, 1))
@@ -116,7 +123,7 @@ public class BalanceEngineTest {
         assertThat(result.tipMarginDeg().orElseThrow().nominal())
                 .isCloseTo(Math.toDegrees(Math.atan2(50, 20)), within(1e-6));
         assertThat(result.counterweightG()).contains(0.0);
-        assertThat(result.pushN()).isEmpty();
+        assertThat(result.postures()).allSatisfy(p -> assertThat(p.pushN()).isEmpty());
     }
 
     @Test
@@ -147,18 +154,30 @@ public class BalanceEngineTest {
     @Test
     public void aHingeHoldsWhenItsFrictionMeetsTheLidsTorque() {
         double torque = 0.7 * G * 33.0e-3;
-        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 1.01)).holds())
-                .isTrue();
-        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 0.99)).holds())
-                .isFalse();
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 1.01))
+                        .joints()
+                        .getFirst()
+                        .sags())
+                .isEmpty();
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, torque * 0.99))
+                        .joints()
+                        .getFirst()
+                        .sags())
+                .containsExactly("in use");
     }
 
     @Test
     public void aHingeStifferThanTheBaseIsHeavyLiftsIt() {
         double moment = 0.9 * G * 80e-3;
-        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 1.01)).liftsBase())
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 1.01))
+                        .joints()
+                        .getFirst()
+                        .lifts())
                 .isTrue();
-        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 0.99)).liftsBase())
+        assertThat(BalanceEngine.evaluate(laptop(110, 130, moment * 0.99))
+                        .joints()
+                        .getFirst()
+                        .lifts())
                 .isFalse();
     }
 

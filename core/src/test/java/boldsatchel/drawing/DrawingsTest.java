@@ -10,6 +10,7 @@ import boldsatchel.geometry.Face;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
@@ -27,6 +28,7 @@ import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -45,10 +47,19 @@ public class DrawingsTest {
         Build build = e.build();
         List<Drawing> all = new ArrayList<>();
         build.casing().shells().forEach(s -> {
-            all.add(PackDrawings.plan(e, s.id(), build.parts().list().getFirst().id()));
-            all.add(PackDrawings.front(e, s.id(), ""));
+            for (PackView view : PackView.values()) {
+                all.add(PackDrawings.of(
+                        e,
+                        new PackDrawings.Look(
+                                view,
+                                s.id(),
+                                build.casing().inUse(),
+                                OptionalDouble.empty(),
+                                build.parts().list().getFirst().id(),
+                                true),
+                        Room.window(800, 500)));
+            }
         });
-        all.add(PackDrawings.side(e));
         ChainResult chain = e.of(PowerResult.class).chains().getFirst();
         all.add(PowerDrawings.ladder(build, build.wiring().chain().getFirst(), chain.busiest(), ""));
         Network network = Network.of(build, build.wiring().chain().getFirst(), Reading.NOMINAL)
@@ -71,11 +82,16 @@ public class DrawingsTest {
                         build,
                         e.of(FitResult.class),
                         build.casing().shells().getFirst().id(),
+                        build.casing().inUse(),
                         60,
                         60),
                 60,
                 60));
         return all;
+    }
+
+    private static Drawing of(Evaluation e, PackView view, String shell) {
+        return PackDrawings.of(e, new PackDrawings.Look(view, shell, Posture.CLOSED), Room.window(700, 500));
     }
 
     private static List<Mark.Point> points(Mark mark) {
@@ -102,18 +118,29 @@ public class DrawingsTest {
     public void thePlanShowsEveryPartAtItsPlaceAndToScale(String name) {
         Evaluation e = demo(name);
         e.build().casing().shells().forEach(shell -> {
-            Drawing plan = PackDrawings.plan(e, shell.id(), "");
+            Drawing plan = of(e, PackView.PLAN, shell.id());
             e.of(FitResult.class).placed().stream()
                     .filter(p -> p.shell().equals(shell))
                     .forEach(p -> {
-                        var solid = p.solids().getFirst();
+                        Box solid = p.solids().getFirst().bounds();
                         assertThat(plan.marks()).anySatisfy(mark -> {
                             assertThat(mark).isInstanceOf(Mark.Fill.class);
                             assertThat(mark.subject()).isEqualTo(p.id());
-                            Mark.Point low = points(mark).getFirst();
-                            assertThat(low.x() - plan.originX()).isCloseTo(solid.x(), within(1e-9));
-                            assertThat(plan.originY() - low.y()).isCloseTo(solid.y(), within(1e-9));
-                            assertThat(points(mark).get(1).x() - low.x()).isCloseTo(solid.dx(), within(1e-9));
+                            double left = points(mark).stream()
+                                    .mapToDouble(Mark.Point::x)
+                                    .min()
+                                    .orElseThrow();
+                            double right = points(mark).stream()
+                                    .mapToDouble(Mark.Point::x)
+                                    .max()
+                                    .orElseThrow();
+                            double low = points(mark).stream()
+                                    .mapToDouble(Mark.Point::y)
+                                    .max()
+                                    .orElseThrow();
+                            assertThat(left - plan.originX()).isCloseTo(solid.x(), within(1e-9));
+                            assertThat(plan.originY() - low).isCloseTo(solid.y(), within(1e-9));
+                            assertThat(right - left).isCloseTo(solid.dx(), within(1e-9));
                         });
                     });
         });
@@ -121,10 +148,10 @@ public class DrawingsTest {
 
     @Test
     public void aClashIsHatchedAndItsDepthWritten() {
-        Drawing front = PackDrawings.front(demo("harbour-watch"), "base", "");
+        Drawing front = of(demo("harbour-watch"), PackView.FRONT, "base");
         assertThat(front.marks())
                 .anySatisfy(m -> assertThat(m).isInstanceOfSatisfying(Mark.Text.class, t -> {
-                    assertThat(t.text()).isEqualTo("lid clash 3 mm");
+                    assertThat(t.text()).isEqualTo("closed: clash 3 mm");
                     assertThat(t.ink()).isEqualTo(Ink.STOP);
                 }));
     }

@@ -96,7 +96,7 @@ public class EditsTest {
 
     @Test
     public void anotherCaseKeepsPartsInShellsOfTheSameId() {
-        Case slab = new Case("Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)), java.util.Optional.empty());
+        Case slab = Case.plain("Slab", "", List.of(box(200, 200, 40, 2, Material.PLYWOOD)));
         assertThat(after(CaseEdits.take(slab)).layout().placements()).hasSize(2);
         Case other = Library.shipped().cases().getFirst();
         assertThat(after(CaseEdits.take(other)).layout().placements()).isEmpty();

@@ -6,10 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.RandomBuilds;
 import boldsatchel.edit.Edits;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluator;
@@ -155,7 +157,7 @@ public class BuildFormatTest {
 
     @Test
     public void aNewerVersionIsRefusedWithWords() {
-        assertThatThrownBy(() -> BuildFormat.read(text("cave-survey").replaceFirst("\"version\": 4", "\"version\": 9")))
+        assertThatThrownBy(() -> BuildFormat.read(text("cave-survey").replaceFirst("\"version\": 5", "\"version\": 9")))
                 .isInstanceOf(FormatException.class)
                 .hasMessageContaining("line 3")
                 .hasMessageContaining("newer Bold Satchel")
@@ -235,7 +237,7 @@ public class BuildFormatTest {
         assertThat(document.extras()).isEqualTo(Extras.NONE);
         assertThat(BuildFormat.write(document))
                 .isEqualTo(BuildFormat.write(new BuildFormat.Document(then, Extras.NONE)))
-                .contains("\"version\": 4");
+                .contains("\"version\": 5");
     }
 
     /** Of version 2 the inside of a tray was a plain number, and money had a sign. */
@@ -266,6 +268,50 @@ public class BuildFormatTest {
                         .verdict(Verdict.Kind.CONNECTS)
                         .sentence())
                 .startsWith("Not known yet");
+    }
+
+    /** Of version 4 a case had one hinge, and a solid was a box without a word: both lie where they lay. */
+    @Test(dataProvider = "demos")
+    public void aFileOfVersionFourOpensWithItsLidOnAJoint(String demo) throws FormatException {
+        BuildFormat.Document document = BuildFormat.read(old(4, demo));
+        assertThat(document.extras()).isEqualTo(Extras.NONE);
+        Build now = Library.demo(demo).orElseThrow();
+        assertThat(document.build().parts()).isEqualTo(now.parts());
+        assertThat(document.build().casing().inUse()).isEqualTo(now.casing().inUse());
+        assertThat(document.build().casing().looks()).isEqualTo(now.casing().looks());
+        document.build().casing().lid().ifPresent(lid -> {
+            Joint known = now.casing().lid().orElseThrow();
+            assertThat(lid.withFriction(known.hinge().orElseThrow().frictionNm())
+                            .way())
+                    .isEqualTo(known.way());
+            // The demos' axes have moved to the outer edge of their walls since.
+            Vec off = lid.closed().apply(Vec.ZERO).minus(known.closed().apply(Vec.ZERO));
+            assertThat(off.length()).isLessThan(1);
+        });
+        String wrong = old(4, demo).replaceFirst("\"solids\": \\[\\s*\\{", "\"solids\": [ {\"dx\": \"wide\", ");
+        assertThat(wrong).isNotEqualTo(old(4, demo));
+        assertThat(failure(wrong).problems().getFirst().message()).isNotBlank();
+    }
+
+    /** What hangs on nothing, on two joints or in a ring is told where it stands. */
+    @Test
+    public void jointsThatDoNotHangTogetherAreTold() {
+        String text = text("orchard-ledger");
+        assertThat(failure(text.replaceFirst("\"carries\": \"lid\"", "\"carries\": \"cover\""))
+                        .problems()
+                        .getFirst()
+                        .field())
+                .isEqualTo("build.casing.joints[0].carries");
+        assertThat(failure(text.replaceFirst("\"on\": \"base\"", "\"on\": \"lid\""))
+                        .problems()
+                        .getFirst()
+                        .message())
+                .contains("ring");
+        assertThat(failure(text.replaceFirst("\"joint\": \"hinge\"", "\"joint\": \"slide\""))
+                        .problems()
+                        .getFirst()
+                        .message())
+                .contains("no joint", "slide");
     }
 
     /** The demo without what it has learnt since version 1: feet, and how well its drive gives off heat. */

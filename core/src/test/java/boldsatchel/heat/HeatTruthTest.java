@@ -21,7 +21,7 @@ import boldsatchel.machine.Cooling;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.HeatPath;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
@@ -416,7 +416,7 @@ public class HeatTruthTest {
         UseProfile.Step step = new UseProfile.Step("work", Mode.BUSY, 30, 1).closed(closed);
         return build.with(Casing.NONE
                         .withShells(List.of(base, lid))
-                        .withHinge(Optional.of(new Hinge("box", "lid", 117, 23, -3, 8, 120, 110, exact(1)))))
+                        .withLid(Joint.lid("box", "lid", new Vec(0, 117, 23), new Vec(0, -3, 8), 120, exact(1)), 110))
                 .with(build.brief().withProfiles(List.of(new UseProfile("work", List.of(step)))));
     }
 

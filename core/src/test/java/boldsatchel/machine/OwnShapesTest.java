@@ -209,7 +209,7 @@ public class OwnShapesTest {
             Shell added = more.casing().shells().getLast();
             assertThat(CaseEdits.remove(added).change().apply(more)).isEqualTo(build);
             assertThat(CaseEdits.hinge(more, added).isPresent())
-                    .isEqualTo(build.casing().hinge().isEmpty());
+                    .isEqualTo(build.casing().lid().isEmpty());
         }
         assertThat(BlankCase.FOUND_BOX.blank().shells().getFirst().widthMm().basis())
                 .isEqualTo(Basis.GUESS);

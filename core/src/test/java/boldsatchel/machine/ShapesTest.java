@@ -149,15 +149,15 @@ public class ShapesTest {
 
     @Test
     public void aLidClosesOntoItsBaseAndOpensFlatBehindIt() {
-        Hinge hinge = new Hinge("base", "lid", 100, 20, 0, 8, 180, 110, Samples.exact(1));
-        assertThat(hinge.toBase(new Vec(5, 60, 8), 180)).isEqualTo(new Vec(5, 160, 20));
-        Vec closed = hinge.toBase(new Vec(5, 60, 0), 0);
+        Joint hinge = Joint.lid("base", "lid", new Vec(0, 100, 20), new Vec(0, 0, 8), 180, Samples.exact(1));
+        assertThat(hinge.pose(180).apply(new Vec(5, 60, 8))).isEqualTo(new Vec(5, 160, 20));
+        Vec closed = hinge.pose(0).apply(new Vec(5, 60, 0));
         assertThat(closed.y()).isCloseTo(40, within(1e-9));
         assertThat(closed.z()).isCloseTo(28, within(1e-9));
-        Vec upright = hinge.toBase(new Vec(5, 60, 8), 90);
+        Vec upright = hinge.pose(90).apply(new Vec(5, 60, 8));
         assertThat(upright.y()).isCloseTo(100, within(1e-9));
         assertThat(upright.z()).isCloseTo(80, within(1e-9));
-        assertThat(hinge.closed(new Box(0, 10, 0, 50, 20, 3))).isEqualTo(new Box(0, 70, 25, 50, 20, 3));
+        assertThat(new Box(0, 10, 0, 50, 20, 3).posed(hinge.closed())).isEqualTo(new Box(0, 70, 25, 50, 20, 3));
     }
 
     @Test

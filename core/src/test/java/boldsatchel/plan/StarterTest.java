@@ -114,6 +114,6 @@ public class StarterTest {
                 shelf("x86-mini").facet(Facet.DrawsPower.class).orElseThrow();
         assertThat(share).isCloseTo(pattern.idleW().value() / pattern.busyW().value(), within(1e-9));
         // Solids keep their proportions.
-        assertThat(like.body().solidBoxes().getFirst().dx()).isCloseTo(98, within(1e-9));
+        assertThat(like.body().whole().getFirst().bounds().dx()).isCloseTo(98, within(1e-9));
     }
 }

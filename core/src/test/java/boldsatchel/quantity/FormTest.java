@@ -6,9 +6,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
@@ -30,13 +31,14 @@ public class FormTest {
         List<Class<?>> types = new ArrayList<>(List.of(
                 Part.class,
                 Shell.class,
-                Hinge.class,
+                Posture.class,
                 Vent.class,
                 Port.class,
                 Brief.Limits.class,
                 Brief.Surroundings.class));
         types.addAll(Arrays.asList(Facet.class.getPermittedSubclasses()));
         types.addAll(Arrays.asList(Rung.Stage.class.getPermittedSubclasses()));
+        types.addAll(Arrays.asList(Joint.Way.class.getPermittedSubclasses()));
         return types.stream().map(t -> new Object[] {t}).toArray(Object[][]::new);
     }
 

@@ -8,6 +8,7 @@ import boldsatchel.power.PowerResult;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -130,12 +131,15 @@ public class ReportTest {
                         .mapToDouble(i -> i.path("massG").asDouble())
                         .sum())
                 .isCloseTo(verdict(root, "carries"), within(1e-6));
-        assertThat(balance.path("margins")
-                        .valueStream()
+        assertThat(Stream.concat(
+                                balance.path("margins").valueStream(),
+                                balance.path("postures").valueStream())
+                        .filter(m -> m.path("marginDeg").isNumber())
                         .mapToDouble(m -> m.path("marginDeg").asDouble())
                         .min()
                         .orElseThrow())
-                .isCloseTo(verdict(root, "stands"), within(1e-9));
+                .isCloseTo(verdict(root, "stands"), within(1e-9))
+                .isCloseTo(balance.path("worst").path("marginDeg").asDouble(), within(1e-9));
         JsonNode fit = root.path("fit");
         double deepest = fit.path("clashes")
                 .valueStream()
@@ -148,6 +152,8 @@ public class ReportTest {
                 .min()
                 .orElseThrow();
         assertThat(deepest < 0 ? deepest : tightest).isCloseTo(verdict(root, "packs"), within(1e-9));
+        assertThat(fit.path("tightest").path("mm").asDouble()).isCloseTo(verdict(root, "packs"), within(1e-9));
+        assertThat(fit.path("tightest").path("a").asString()).isNotBlank();
     }
 
     private static double verdict(JsonNode root, String id) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Connector;
 import boldsatchel.machine.Facet;
@@ -67,7 +68,8 @@ public class LibraryPlausibleTest {
     @Test(dataProvider = "parts")
     public void solidsLieInsideTheBounds(Part part) {
         Box bounds = part.body().bounds();
-        for (Box solid : part.body().solidBoxes()) {
+        for (Solid whole : part.body().whole()) {
+            Box solid = whole.bounds();
             for (int axis = 0; axis < 3; axis++) {
                 assertThat(solid.low(axis)).isGreaterThanOrEqualTo(0);
                 assertThat(solid.high(axis)).isLessThanOrEqualTo(bounds.high(axis) + 1e-9);
@@ -103,9 +105,7 @@ public class LibraryPlausibleTest {
 
     @Test(dataProvider = "parts")
     public void densityIsThatOfThingsPeopleBuildWith(Part part) {
-        double solid = part.body().solidBoxes().stream()
-                .mapToDouble(b -> b.dx() * b.dy() * b.dz())
-                .sum();
+        double solid = part.body().whole().stream().mapToDouble(Solid::volume).sum();
         double gramsPerCm3 = part.massG().value() / solid * 1000;
         assertThat(gramsPerCm3).as(part.name()).isBetween(0.1, metal(part) ? 9.0 : 5.0);
     }

@@ -267,12 +267,14 @@ public class OwnThingsTest extends WindowHarness {
         press("#tray-add");
         assertThat(build().casing().shells()).hasSize(2);
         select("tray-2");
-        press("#tray-hinge");
-        assertThat(build().casing().hinge()).isPresent();
+        fire("#tray-join", "Hinge it as a lid");
+        assertThat(build().casing().lid()).isPresent();
+        assertThat(build().casing().inUse().settings()).hasSize(1);
         select("tray-2");
         press("#tray-remove");
         assertThat(build().casing().shells()).hasSize(1);
-        assertThat(build().casing().hinge()).isEmpty();
+        assertThat(build().casing().joints()).isEmpty();
+        assertThat(build().casing().inUse().settings()).isEmpty();
     }
 
     @Test

@@ -32,8 +32,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
@@ -43,25 +41,6 @@ import org.testng.annotations.Test;
 
 /** What each stage lets a builder do, in the real window. */
 public class StagesTest extends WindowHarness {
-
-    private <T> void choose(String combo, T value) {
-        onFx(() -> {
-            ComboBox<T> box = robot.lookup(combo).query();
-            box.setValue(value);
-            return 0;
-        });
-    }
-
-    private void fire(String menu, String item) {
-        onFx(() -> {
-            MenuItem found = robot.lookup(menu).<MenuButton>query().getItems().stream()
-                    .filter(i -> i.getText().equals(item))
-                    .findFirst()
-                    .orElseThrow(() -> new AssertionError(item));
-            found.fire();
-            return 0;
-        });
-    }
 
     private UseProfile judged() {
         return build().brief().profile();
@@ -191,7 +170,7 @@ public class StagesTest extends WindowHarness {
                 .orElseThrow();
         choose("#cases", steel);
         assertThat(build().casing().shells()).isEqualTo(steel.shells());
-        assertThat(build().casing().hinge()).isEqualTo(steel.hinge());
+        assertThat(build().casing().joints()).isEqualTo(steel.joints());
         assertThat(codes()).contains("fit.on-the-table");
     }
 
@@ -310,14 +289,14 @@ public class StagesTest extends WindowHarness {
         robot.clickOn("#core-sample");
         robot.clickOn(onScreen("#plan", 190, 100));
         settle();
-        DrawingView side = robot.lookup("#side").query();
+        DrawingView side = robot.lookup("#sample").query();
         assertThat(side.drawing().title()).isEqualTo("Core sample");
         assertThat(side.drawing().marks())
                 .anyMatch(m ->
                         m instanceof boldsatchel.drawing.Mark.Text t && t.text().startsWith("4S2P pack"));
         robot.clickOn("#core-sample");
         settle();
-        assertThat(side.drawing().title()).isEqualTo("Side view");
+        assertThat(side.isVisible()).isFalse();
     }
 
     @Test

@@ -60,7 +60,7 @@ public class StartTest extends WindowHarness {
         settle();
         judged();
         assertThat(build().brief().limits().hours()).contains(4.0);
-        assertThat(build().casing().hinge()).isPresent();
+        assertThat(build().casing().lid()).isPresent();
         assertThat(robot.lookup("#plan").tryQuery()).isPresent();
         // The keyboard hangs on a socket of its board.
         assertThat(build().rungs().map(Rung::stage)).contains(new Rung.Socket("board", "USB-A 1"));

@@ -25,7 +25,10 @@ import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -147,6 +150,27 @@ abstract class WindowHarness {
             return 0;
         });
         return node;
+    }
+
+    /** Chooses in a list. */
+    <T> void choose(String combo, T value) {
+        onFx(() -> {
+            ComboBox<T> box = robot.lookup(combo).query();
+            box.setValue(value);
+            return 0;
+        });
+    }
+
+    /** Takes an item of a menu. */
+    void fire(String menu, String item) {
+        onFx(() -> {
+            MenuItem found = robot.lookup(menu).<MenuButton>query().getItems().stream()
+                    .filter(i -> i.getText().equals(item))
+                    .findFirst()
+                    .orElseThrow(() -> new AssertionError(item));
+            found.fire();
+            return 0;
+        });
     }
 
     void select(String id) {

@@ -47,7 +47,7 @@ import org.testng.annotations.Test;
 /** The real window, driven with mouse and keys. */
 public class WindowTest extends WindowHarness {
 
-    private void choose(String name) {
+    private void command(String name) {
         keys(KeyCode.CONTROL, KeyCode.K);
         robot.write(name);
         settle();
@@ -302,13 +302,13 @@ public class WindowTest extends WindowHarness {
 
     @Test
     public void theCommandSearchFindsByAnyWordAndDoesIt() {
-        choose("add blower 40");
+        command("add blower 40");
         assertThat(build().part("blower-40")).isPresent();
-        choose("undo");
+        command("undo");
         assertThat(build().part("blower-40")).isEmpty();
-        choose("open demo harbour");
+        command("open demo harbour");
         assertThat(build().name()).isEqualTo("Harbour watch deck");
-        choose("dark");
+        command("dark");
         assertThat(app().desk().dark().get()).isTrue();
     }
 
@@ -379,14 +379,18 @@ public class WindowTest extends WindowHarness {
     public void theLidSliderChangesTheAngleOfUseInOneUndoableStep() throws Exception {
         show("orchard-ledger");
         open("pack");
-        focus("#lid-angle");
+        choose("#posture", "in use");
+        focus("#joint-hinge");
         robot.type(KeyCode.LEFT);
         settle();
-        double now = build().casing().hinge().orElseThrow().useAngleDeg();
-        assertThat(now).isLessThan(115);
+        assertThat(opened()).isLessThan(115);
         robot.clickOn("#undo");
         settle();
-        assertThat(build().casing().hinge().orElseThrow().useAngleDeg()).isEqualTo(115);
+        assertThat(opened()).isEqualTo(115);
+    }
+
+    private double opened() {
+        return build().casing().inUse().settings().getFirst().amount();
     }
 
     @Test
@@ -554,7 +558,7 @@ public class WindowTest extends WindowHarness {
     public void theLatestOfManyEditsWins() {
         onFx(() -> {
             for (int i = 0; i < 200; i++) {
-                session().drags(Edits.lidAngle(i));
+                session().drags(Edits.notes("note " + i));
                 session().does(Edits.rename("Build " + i));
             }
             return 0;

@@ -267,7 +267,7 @@ public final class StartSheet extends HBox {
 
     /** The plan of the tray that stands. */
     private static Optional<Drawing> small(Evaluation evaluation) {
-        return evaluation.build().casing().standing().map(s -> PackDrawings.plan(evaluation, s.id(), ""));
+        return evaluation.build().casing().standing().map(s -> PackDrawings.small(evaluation, s.id()));
     }
 
     private Starter.Wish wish() {

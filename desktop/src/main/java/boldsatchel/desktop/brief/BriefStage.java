@@ -409,7 +409,7 @@ public final class BriefStage implements WorkStage {
     }
 
     private boolean hinged() {
-        return desk.session().build().casing().hinge().isPresent();
+        return desk.session().build().casing().lid().isPresent();
     }
 
     /** Whether a step runs with the lid closed: only where there is a lid. */

@@ -95,6 +95,11 @@ public final class RecordForm extends VBox {
         return this;
     }
 
+    /** Whether it shows records of a kind. */
+    public boolean isFor(Class<?> kind) {
+        return type == kind;
+    }
+
     /** Shows a record without reporting it. */
     public void show(Object record) {
         if (shown.equals(Optional.of(record))) {

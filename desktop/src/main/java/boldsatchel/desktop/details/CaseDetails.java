@@ -6,15 +6,19 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.drawing.CaseDrawing;
 import boldsatchel.edit.CaseEdits;
+import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.geometry.Face;
+import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Shell;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -27,13 +31,14 @@ final class CaseDetails extends VBox {
     private final String shellId;
     private final Label title = Ui.words("", "panel-title");
     private final RecordForm shellForm;
-    private final RecordForm hingeForm;
+    private final RecordForm jointForm;
     /** What belongs to the whole case. */
-    private static final Set<String> SMALL = Set.of("sundriesG", "feet");
+    private static final Set<String> SMALL = Set.of("sundriesG", "feet", "postures");
 
     private final RecordForm sundries;
-    private final VBox hingeBox;
-    private final Button hinging;
+    private final VBox jointBox;
+    private final MenuButton joining = new MenuButton("Join it …");
+    private Optional<RecordForm> wayForm = Optional.empty();
     private final DrawingView drawing = new DrawingView().atMost(2.2);
 
     CaseDetails(Desk desk, Shell shell) {
@@ -49,21 +54,20 @@ final class CaseDetails extends VBox {
                                 .map(s -> c.withShell((Shell) f.apply(s)))
                                 .orElse(c)));
         shellForm.only(f -> !f.needed());
-        hingeForm = new RecordForm(
-                "hinge",
-                Hinge.class,
-                (what, f) -> change(
-                        what + " of the hinge", c -> c.withHinge(c.hinge().map(h -> (Hinge) f.apply(h)))));
-        hingeForm.only(f -> !f.needed());
+        jointForm = new RecordForm(
+                "joint",
+                Joint.class,
+                (what, f) ->
+                        joint().ifPresent(j -> change(what + " of " + j.name(), c -> c.withJoint((Joint) f.apply(j)))));
+        jointForm.only(f -> !f.needed());
         sundries = new RecordForm("case", Casing.class, (what, f) -> change(what, c -> (Casing) f.apply(c)))
                 .only(f -> SMALL.contains(f.name()));
-        hingeBox = new VBox(8, Ui.label("Hinge", "section"), hingeForm);
-        hinging = Ui.button(
-                "tray-hinge",
-                "Hinge it as a lid",
-                "A lid on a hinge along the back of the first tray",
-                () -> shell().flatMap(s -> CaseEdits.hinge(desk.session().build(), s))
-                        .ifPresent(desk.session()::does));
+        jointBox = new VBox(8);
+        joining.setId("tray-join");
+        join("tray-hinge", "Hinge it as a lid", CaseEdits::hinge);
+        join("tray-drawer", "Slide it out as a drawer", CaseEdits::drawer);
+        join("tray-screw", "Screw it on top", CaseEdits::screwOn);
+        join("tray-unjoin", "Take it off", CaseEdits::unjoin);
         MenuButton vent = new MenuButton("Vent in …");
         vent.setId("tray-vent");
         for (Face wall : Face.ALL) {
@@ -83,7 +87,7 @@ final class CaseDetails extends VBox {
                         "Add a tray",
                         "Another tray of this size, empty",
                         () -> shell().map(CaseEdits::another).ifPresent(desk.session()::does)),
-                hinging,
+                joining,
                 Ui.button(
                         "tray-remove",
                         "Remove this tray",
@@ -97,7 +101,7 @@ final class CaseDetails extends VBox {
                         drawing,
                         vent,
                         shellForm,
-                        hingeBox,
+                        jointBox,
                         Ui.label("Small things", "section"),
                         sundries,
                         trays);
@@ -118,14 +122,55 @@ final class CaseDetails extends VBox {
             drawing.show(CaseDrawing.of(s), desk.dark().get());
             shellForm.show(s);
         });
-        boolean hinged = casing.hinge()
-                .filter(h -> h.baseShell().equals(shellId) || h.lidShell().equals(shellId))
-                .isPresent();
-        hingeBox.setVisible(hinged);
-        hingeBox.setManaged(hinged);
-        casing.hinge().filter(h -> hinged).ifPresent(hingeForm::show);
+        Optional<Joint> joint = casing.carrying(shellId);
+        jointBox.setVisible(joint.isPresent());
+        jointBox.setManaged(joint.isPresent());
+        joint.ifPresent(this::show);
         sundries.show(casing);
-        hinging.setDisable(casing.hinge().isPresent() || casing.shells().size() < 2);
+        joining.getItems().forEach(i -> i.setDisable(edit(i.getId()).isEmpty()));
+    }
+
+    private final Map<String, BiFunction<Build, Shell, Optional<Edit>>> joins = new HashMap<>();
+
+    private void join(String id, String words, BiFunction<Build, Shell, Optional<Edit>> edit) {
+        MenuItem item = new MenuItem(words);
+        item.setId(id);
+        joins.put(id, edit);
+        item.setOnAction(e -> edit(id).ifPresent(desk.session()::does));
+        joining.getItems().add(item);
+    }
+
+    private Optional<Edit> edit(String id) {
+        return shell().flatMap(s -> Optional.ofNullable(joins.get(id))
+                .flatMap(f -> f.apply(desk.session().build(), s)));
+    }
+
+    private Optional<Joint> joint() {
+        return desk.session().build().casing().carrying(shellId);
+    }
+
+    /** The form of what the joint does is of that kind of joint. */
+    private void show(Joint joint) {
+        RecordForm form = wayForm.filter(f -> f.isFor(joint.way().getClass())).orElseGet(() -> {
+            RecordForm made = new RecordForm(
+                    "way",
+                    joint.way().getClass(),
+                    (what, f) -> joint().ifPresent(j ->
+                            change(what + " of " + j.name(), c -> c.withJoint(j.with((Joint.Way) f.apply(j.way()))))));
+            wayForm = Optional.of(made);
+            return made;
+        });
+        String on = desk.session().build().shell(joint.on()).map(Shell::name).orElse(joint.on());
+        jointBox.getChildren()
+                .setAll(
+                        Ui.label(
+                                joint.name() + " on " + on + ", a "
+                                        + joint.way().words(),
+                                "section"),
+                        jointForm,
+                        form);
+        jointForm.show(joint);
+        form.show(joint.way());
     }
 
     private void change(String what, UnaryOperator<Casing> change) {

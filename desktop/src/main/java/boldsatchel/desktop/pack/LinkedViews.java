@@ -1,47 +1,58 @@
 package boldsatchel.desktop.pack;
 
-import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.geometry.Flat;
 import javafx.scene.layout.Region;
 
-/** Two drawings of one frame, one below the other at one scale and in line, as on a drawing sheet. */
+/**
+ * Two views in one frame: one below the other or side by side, whichever leaves their pictures larger; the room goes to each as its picture needs
+ * it.
+ */
 final class LinkedViews extends Region {
 
-    private static final double MOST_PIXELS_PER_MM = 6;
+    private static final double LEAST_SHARE = 0.3;
 
-    private final DrawingView upper;
-    private final DrawingView lower;
+    private final ViewPane first;
+    private final ViewPane second;
+    private double share = 0.55;
+    private boolean beside;
 
-    LinkedViews(DrawingView upper, DrawingView lower) {
-        this.upper = upper;
-        this.lower = lower;
-        getChildren().addAll(upper, lower);
-        setMinSize(200, 200);
+    LinkedViews(ViewPane first, ViewPane second) {
+        this.first = first;
+        this.second = second;
+        getChildren().addAll(first, second);
+        setMinSize(240, 240);
+    }
+
+    /**
+     * Lays both out for two pictures.
+     *
+     * @param a extent of what the first shows, mm
+     * @param b extent of what the second shows, mm
+     */
+    void arrange(Flat a, Flat b) {
+        double below =
+                Math.min(getWidth() / Math.max(a.across(), b.across()), getHeight() / Math.max(1, a.up() + b.up()));
+        double aside =
+                Math.min(getHeight() / Math.max(a.up(), b.up()), getWidth() / Math.max(1, a.across() + b.across()));
+        boolean side = aside > below * 1.15;
+        double now = Math.clamp(
+                side ? a.across() / (a.across() + b.across()) : a.up() / (a.up() + b.up()),
+                LEAST_SHARE,
+                1 - LEAST_SHARE);
+        if (side != beside || Math.abs(now - share) > 0.02) {
+            beside = side;
+            share = now;
+            requestLayout();
+        }
     }
 
     @Override
     protected void layoutChildren() {
-        double left = Math.max(upper.drawing().originX(), lower.drawing().originX());
-        double right = Math.max(right(upper), right(lower));
-        double height = upper.drawing().heightMm() + lower.drawing().heightMm();
-        double scale = Math.min(MOST_PIXELS_PER_MM, Math.min(getWidth() / (left + right), getHeight() / height));
-        double x = (getWidth() - (left + right) * scale) / 2;
-        double y = (getHeight() - height * scale) / 2;
-        put(upper, x + (left - upper.drawing().originX()) * scale, y, scale);
-        put(
-                lower,
-                x + (left - lower.drawing().originX()) * scale,
-                y + upper.drawing().heightMm() * scale,
-                scale);
-    }
-
-    private static double right(DrawingView view) {
-        return view.drawing().widthMm() - view.drawing().originX();
-    }
-
-    private static void put(DrawingView view, double x, double y, double scale) {
-        view.atMost(scale);
-        view.resizeRelocate(
-                x, y, view.drawing().widthMm() * scale, view.drawing().heightMm() * scale);
-        view.requestLayout();
+        double w = getWidth();
+        double h = getHeight();
+        double across = beside ? Math.rint(w * share) : w;
+        double down = beside ? h : Math.rint(h * share);
+        first.resizeRelocate(0, 0, across, down);
+        second.resizeRelocate(beside ? across : 0, beside ? 0 : down, beside ? w - across : w, beside ? h : h - down);
     }
 }

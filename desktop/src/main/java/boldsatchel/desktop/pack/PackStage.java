@@ -4,25 +4,37 @@ import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.drawing.CoreSample;
+import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.PackDrawings;
+import boldsatchel.drawing.PackView;
+import boldsatchel.drawing.Room;
+import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Placed;
 import boldsatchel.fit.Snap;
 import boldsatchel.fit.Stack;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Flat;
 import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
@@ -35,6 +47,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -43,19 +56,21 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** Plan and front section of the case, to scale; parts are dragged, nudged with the arrow keys, or put by typed position. */
+/** Two views of the case, to scale; parts are dragged, nudged with the arrow keys, or put by typed position. */
 public final class PackStage implements WorkStage {
 
     private static final double STEP_MM = 0.5;
     private static final double LONG_STEP_MM = 5;
+    private static final double CUT_STEP = 0.03;
 
     private final Desk desk;
     private final VBox content = new VBox(6);
-    private final DrawingView plan = new DrawingView().atMost(6);
-    private final DrawingView front = new DrawingView().atMost(6);
-    private final LinkedViews linked = new LinkedViews(plan, front);
-    private final DrawingView side = new DrawingView().atMost(6);
+    private final ViewPane first;
+    private final ViewPane second;
+    private final LinkedViews linked;
+    private final DrawingView sample = new DrawingView().atMost(6);
     private final ComboBox<Shell> shells = Ui.choice("shells", PackStage::inside);
+    private final ComboBox<String> posture = Ui.choice("posture", name -> name);
     private final MenuButton place = new MenuButton("Place");
     private final UnitField x =
             UnitField.required("pack-x", Quantity.LENGTH, v -> typed(0, v)).wide(6);
@@ -65,40 +80,55 @@ public final class PackStage implements WorkStage {
             UnitField.required("pack-z", Quantity.LENGTH, v -> typed(2, v)).wide(6);
     private final Label chosen = Ui.label("", "part-chosen");
     private final HBox position = new HBox(6);
-    private final Slider lid = new Slider(0, 180, 110);
-    private final Label lidText = Ui.label("", "soft");
-    private final HBox lidBox = new HBox(6, Ui.label("lid", "soft"), lid, lidText);
+    private final HBox joints = new HBox(8);
     private final ToggleButton core = new ToggleButton("Core sample");
     private final Label empty = Ui.words(
             "There is no case yet. Take one on the Shelf (“Take another case”), then place parts here.", "soft");
+    private final Latest drawn = Latest.following();
     private Point2D probe = new Point2D(60, 60);
     private Optional<Grab> grab = Optional.empty();
+    private Optional<Point2D> panned = Optional.empty();
     private boolean filling;
 
-    /** A part held by the mouse. */
-    private record Grab(String part, Vec start, Point2D from, int upAxis) {}
+    /**
+     * A part held by the mouse.
+     *
+     * @param from where it was taken, in the drawn frame
+     * @param back from the drawn frame to that of its tray
+     */
+    private record Grab(String part, Vec start, Point2D from, PackView view, Pose back) {}
+
+    /** A joint's slider in the row above the views. */
+    private record Opener(String joint, Slider slider, Label text) {}
+
+    private final List<Opener> openers = new ArrayList<>();
 
     /** The stage on a desk. */
     public PackStage(Desk desk) {
         this.desk = desk;
         content.getStyleClass().add("stage");
+        first = new ViewPane(Ui.choice("view-first", PackView::words), PackView.PLAN, this::draw);
+        second = new ViewPane(Ui.choice("view-second", PackView::words), PackView.FRONT, this::draw);
+        linked = new LinkedViews(first, second);
         shells.setOnAction(e -> show());
+        posture.setOnAction(e -> show());
+        posture.setTooltip(new Tooltip("How the machine is held and opened in the views"));
         place.setId("place");
         place.setMinWidth(Region.USE_PREF_SIZE);
-        shells.setPrefWidth(230);
+        shells.setPrefWidth(170);
+        shells.setMinWidth(90);
+        posture.setPrefWidth(100);
         core.setId("core-sample");
+        core.setMinWidth(Region.USE_PREF_SIZE);
         core.setOnAction(e -> show());
-        lid.setId("lid-angle");
-        lid.setPrefWidth(110);
-        lid.valueProperty().addListener((o, was, is) -> lidMoved());
-        lid.setOnMouseReleased(e -> desk.session().dropped());
-        lidBox.setAlignment(Pos.CENTER_LEFT);
+        joints.setAlignment(Pos.CENTER_LEFT);
         Button figures = Ui.button(
                 "case-figures",
                 "Case …",
-                "Sizes, walls, vents and hinge of this tray",
+                "Sizes, walls, vents and joints of this tray, and the postures",
                 () -> shell().map(Shell::id).ifPresent(desk.session().selection()::set));
-        HBox top = new HBox(8, shells, figures, place, Ui.spring(), lidBox, core);
+        figures.setMinWidth(Region.USE_PREF_SIZE);
+        HBox top = new HBox(8, shells, figures, place, Ui.spring(), posture, joints, core);
         top.setAlignment(Pos.CENTER_LEFT);
         position.getChildren()
                 .addAll(
@@ -115,16 +145,14 @@ public final class PackStage implements WorkStage {
                         Ui.button("unplace", "Take out", "Back on the table", this::takeOut));
         position.setAlignment(Pos.TOP_LEFT);
         position.setMinHeight(34);
-        prepare(plan, "plan", 1);
-        prepare(front, "front", 2);
-        side.setId("side");
-        side.setOnMousePressed(
-                e -> side.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
-        HBox views = new HBox(6, linked, side);
+        prepare(first);
+        prepare(second);
+        sample.setId("sample");
+        sample.setPrefWidth(210);
+        sample.setOnMousePressed(e ->
+                sample.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
+        HBox views = new HBox(6, linked, sample);
         HBox.setHgrow(linked, Priority.ALWAYS);
-        HBox.setHgrow(side, Priority.SOMETIMES);
-        linked.setPrefWidth(560);
-        side.setPrefWidth(250);
         VBox.setVgrow(views, Priority.ALWAYS);
         content.getChildren().addAll(top, position, empty, views);
         desk.keepShowing(content, this::show);
@@ -170,6 +198,14 @@ public final class PackStage implements WorkStage {
         return part().flatMap(p -> desk.session().shown().placement(p.id()));
     }
 
+    /** The posture on show: the one chosen, or closed. */
+    private Posture posture() {
+        return desk.session().shown().casing().looks().stream()
+                .filter(p -> p.name().equals(posture.getValue()))
+                .findFirst()
+                .orElse(Posture.CLOSED);
+    }
+
     private void show() {
         if (filling) {
             return;
@@ -186,39 +222,97 @@ public final class PackStage implements WorkStage {
                                 ? null
                                 : build.casing().shells().getFirst()));
         boolean cased = !build.casing().shells().isEmpty();
-        for (Node node : List.of(plan, front, side)) {
-            node.setVisible(cased);
-        }
+        linked.setVisible(cased);
+        sample.setVisible(cased && core.isSelected());
+        sample.setManaged(core.isSelected());
         empty.setVisible(!cased);
         empty.setManaged(!cased);
         fillPlace(build);
-        showLid(build);
+        fillPostures(build.casing());
+        fillJoints(build.casing());
         showPosition();
-        shell().ifPresent(this::draw);
         filling = false;
+        draw();
     }
 
-    private void draw(Shell shell) {
+    /** What is to be drawn, taken from the window before it is worked out beside it. */
+    private record Asked(
+            Evaluation evaluation,
+            PackDrawings.Look first,
+            Room firstRoom,
+            PackDrawings.Look second,
+            Room secondRoom,
+            boolean oneScale,
+            Optional<Point2D> probe) {
+
+        Pictures pictures() {
+            Drawing a = PackDrawings.of(evaluation, first, firstRoom);
+            Drawing b = PackDrawings.of(evaluation, second, secondRoom);
+            double ofA = scale(a, firstRoom);
+            double ofB = scale(b, secondRoom);
+            if (oneScale && Math.abs(ofA - ofB) > 0.01 * ofA) {
+                double least = Math.min(ofA, ofB);
+                a = PackDrawings.of(evaluation, first, firstRoom.atMost(least));
+                b = PackDrawings.of(evaluation, second, secondRoom.atMost(least));
+            }
+            return new Pictures(
+                    a,
+                    b,
+                    PackDrawings.extent(evaluation, first),
+                    PackDrawings.extent(evaluation, second),
+                    probe.map(this::core));
+        }
+
+        private static double scale(Drawing drawing, Room room) {
+            return Math.min(room.width() / drawing.widthMm(), room.height() / drawing.heightMm());
+        }
+
+        private Drawing core(Point2D at) {
+            Build build = evaluation.build();
+            Stack stack = Stack.at(
+                    build, evaluation.of(FitResult.class), first.shell(), first.posture(), at.getX(), at.getY());
+            return CoreSample.of(build, stack, at.getX(), at.getY());
+        }
+    }
+
+    private record Pictures(Drawing first, Drawing second, Flat ofFirst, Flat ofSecond, Optional<Drawing> core) {}
+
+    private void draw() {
+        if (filling || shell().isEmpty() || content.getScene() == null) {
+            return;
+        }
         Evaluation evaluation = desk.session().evaluation().get();
-        boolean dark = desk.dark().get();
+        if (evaluation.build().shell(shell().get().id()).isEmpty()) {
+            return;
+        }
+        Asked asked = new Asked(
+                evaluation,
+                look(first),
+                first.room(),
+                look(second),
+                second.room(),
+                first.view().across() == second.view().across()
+                        && first.view() != PackView.EXPLODED
+                        && second.view() != PackView.EXPLODED
+                        && first.getWidth() == second.getWidth()
+                        && first.room().equals(Room.window(first.getWidth(), first.getHeight()))
+                        && second.room().equals(Room.window(second.getWidth(), second.getHeight())),
+                core.isSelected() ? Optional.of(probe) : Optional.empty());
+        drawn.ask(asked::pictures, this::show);
+    }
+
+    private PackDrawings.Look look(ViewPane pane) {
         String selected = part().map(Part::id).orElse("");
-        plan.show(PackDrawings.plan(evaluation, shell.id(), selected), dark);
-        front.show(PackDrawings.front(evaluation, shell.id(), selected), dark);
-        linked.requestLayout();
-        side.show(
-                core.isSelected()
-                        ? CoreSample.of(
-                                evaluation.build(),
-                                Stack.at(
-                                        evaluation.build(),
-                                        evaluation.of(FitResult.class),
-                                        shell.id(),
-                                        probe.getX(),
-                                        probe.getY()),
-                                probe.getX(),
-                                probe.getY())
-                        : PackDrawings.side(evaluation),
-                dark);
+        return new PackDrawings.Look(
+                pane.view(), shell().orElseThrow().id(), posture(), pane.depth(), selected, pane == first);
+    }
+
+    private void show(Pictures pictures) {
+        boolean dark = desk.dark().get();
+        linked.arrange(pictures.ofFirst(), pictures.ofSecond());
+        first.show(pictures.first(), dark);
+        second.show(pictures.second(), dark);
+        pictures.core().ifPresent(c -> sample.show(c, dark));
     }
 
     private void fillPlace(Build build) {
@@ -228,7 +322,7 @@ public final class PackStage implements WorkStage {
             return;
         }
         place.setUserData(List.of(loose, cased));
-        place.setText(loose.isEmpty() ? "All parts are placed" : "Place one of " + loose.size());
+        place.setText(loose.isEmpty() ? "All placed" : "Place one of " + loose.size());
         place.setDisable(loose.isEmpty() || !cased);
         place.getItems()
                 .setAll(loose.stream()
@@ -243,21 +337,70 @@ public final class PackStage implements WorkStage {
                         .toList());
     }
 
-    private void showLid(Build build) {
-        Optional<Hinge> hinge = build.casing().hinge();
-        lidBox.setVisible(hinge.isPresent());
-        lidBox.setManaged(hinge.isPresent());
-        hinge.ifPresent(h -> {
-            lid.setMax(h.maxAngleDeg());
-            lid.setValue(h.useAngleDeg());
-            lidText.setText(Units.format(h.useAngleDeg(), 0, "°"));
-        });
+    private void fillPostures(Casing casing) {
+        List<String> names = casing.looks().stream().map(Posture::name).toList();
+        if (!posture.getItems().equals(names)) {
+            String now = posture.getValue();
+            posture.getItems().setAll(names);
+            posture.setValue(now != null && names.contains(now) ? now : names.getFirst());
+        }
+        boolean several = names.size() > 1;
+        posture.setVisible(several);
+        posture.setManaged(several);
     }
 
-    private void lidMoved() {
-        if (!filling) {
-            desk.session().drags(Edits.lidAngle(Math.rint(lid.getValue())));
+    /** A slider for each joint that moves; closed is closed. */
+    private void fillJoints(Casing casing) {
+        List<Joint> moving =
+                casing.joints().stream().filter(j -> j.way().most() > 0).toList();
+        if (!openers.stream()
+                .map(Opener::joint)
+                .toList()
+                .equals(moving.stream().map(Joint::id).toList())) {
+            openers.clear();
+            joints.getChildren().clear();
+            moving.forEach(j -> joints.getChildren().add(opener(j)));
         }
+        Posture now = posture();
+        boolean fixed = now.equals(Posture.CLOSED);
+        for (int i = 0; i < openers.size(); i++) {
+            Joint joint = moving.get(i);
+            Opener opener = openers.get(i);
+            opener.slider().setMax(joint.way().most());
+            opener.slider().setDisable(fixed);
+            opener.slider().setValue(now.amount(joint));
+            opener.text()
+                    .setText(Units.format(now.amount(joint), 0, joint.hinge().isPresent() ? "°" : "mm"));
+        }
+        joints.setVisible(!moving.isEmpty());
+        joints.setManaged(!moving.isEmpty());
+    }
+
+    private Node opener(Joint joint) {
+        Slider slider = new Slider(0, joint.way().most(), 0);
+        slider.setId("joint-" + joint.id());
+        slider.setPrefWidth(76);
+        slider.setMinWidth(50);
+        Label text = Ui.label("", "soft");
+        text.setMinWidth(38);
+        slider.setTooltip(new Tooltip("How far “" + joint.name() + "” is open in this posture"));
+        slider.valueProperty().addListener((o, was, is) -> {
+            if (!filling) {
+                desk.session()
+                        .build()
+                        .casing()
+                        .joint(joint.id())
+                        .ifPresent(
+                                j -> desk.session().drags(CaseEdits.open(j, posture(), Math.rint(is.doubleValue()))));
+            }
+        });
+        slider.setOnMouseReleased(e -> desk.session().dropped());
+        openers.add(new Opener(joint.id(), slider, text));
+        Label name = Ui.label(joint.name(), "soft");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        HBox box = new HBox(4, name, slider, text);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
     }
 
     private void showPosition() {
@@ -266,9 +409,11 @@ public final class PackStage implements WorkStage {
             n.setVisible(at.isPresent());
             n.setManaged(at.isPresent());
         });
-        chosen.setText(part().map(p ->
-                        p.name() + at.map(a -> ", " + a.orientation().words()).orElse(", on the table"))
-                .orElse("Drag a part, or select one and use the arrow keys, Page Up and Page Down; Shift moves 5 mm."));
+        chosen.setText(
+                part().map(p -> p.name()
+                                + at.map(a -> ", " + a.orientation().words()).orElse(", on the table"))
+                        .orElse(
+                                "Drag a part, or select one and use the arrow keys; the wheel cuts deeper, with Ctrl it comes nearer."));
         at.ifPresent(a -> {
             x.show(a.at().x());
             y.show(a.at().y());
@@ -296,43 +441,57 @@ public final class PackStage implements WorkStage {
         part().ifPresent(p -> desk.session().does(Edits.unplace(p)));
     }
 
-    private void prepare(DrawingView view, String id, int upAxis) {
-        view.setId(id);
-        view.setFocusTraversable(true);
-        view.addEventHandler(MouseEvent.MOUSE_PRESSED, e -> press(view, e, upAxis));
-        view.addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> drag(view, e));
+    private void prepare(ViewPane pane) {
+        DrawingView view = pane.drawing();
+        view.addEventHandler(MouseEvent.MOUSE_PRESSED, e -> press(pane, e));
+        view.addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> drag(pane, e));
         view.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> {
             grab = Optional.empty();
+            panned = Optional.empty();
             desk.session().dropped();
         });
-        view.addEventHandler(KeyEvent.KEY_PRESSED, e -> key(e, upAxis));
+        view.addEventHandler(KeyEvent.KEY_PRESSED, e -> key(pane, e));
     }
 
-    private void press(DrawingView view, MouseEvent e, int upAxis) {
+    private void press(ViewPane pane, MouseEvent e) {
+        DrawingView view = pane.drawing();
         view.requestFocus();
         Point2D at = view.toFrame(e.getX(), e.getY());
-        if (core.isSelected() && upAxis == 1) {
+        if (core.isSelected() && pane.view() == PackView.PLAN) {
             probe = at;
-            show();
+            draw();
         }
         Build build = desk.session().build();
         Optional<String> subject =
                 view.subjectAt(e.getX(), e.getY()).filter(id -> build.part(id).isPresent());
         desk.session().selection().set(subject.orElse(""));
-        grab = subject.flatMap(build::placement)
-                .filter(p -> shell().map(Shell::id).equals(Optional.of(p.shell())))
-                .map(p -> new Grab(p.part(), p.at(), at, upAxis));
+        panned = subject.isPresent() ? Optional.empty() : Optional.of(new Point2D(e.getScreenX(), e.getScreenY()));
+        grab = pane.view() == PackView.EXPLODED
+                ? Optional.empty()
+                : subject.flatMap(build::placement)
+                        .map(p -> new Grab(p.part(), p.at(), at, pane.view(), back(pane, p.shell())));
     }
 
-    private void drag(DrawingView view, MouseEvent e) {
+    /** From the frame that a view is drawn in to that of a tray. */
+    private Pose back(ViewPane pane, String tray) {
+        Casing casing = desk.session().build().casing();
+        boolean alone = pane.view() == PackView.PLAN
+                || shell().filter(s -> s.id().equals(tray)).isPresent();
+        return alone ? Pose.NONE : casing.pose(tray, posture()).back();
+    }
+
+    private void drag(ViewPane pane, MouseEvent e) {
+        panned.ifPresent(from -> {
+            Point2D now = new Point2D(e.getScreenX(), e.getScreenY());
+            pane.pan(now.subtract(from));
+            panned = Optional.of(now);
+        });
         grab.ifPresent(g -> {
-            Point2D now = view.toFrame(e.getX(), e.getY());
-            double across = now.getX() - g.from().getX();
-            double up = now.getY() - g.from().getY();
-            Vec wanted = with(
-                    with(g.start(), 0, g.start().x() + across),
-                    g.upAxis(),
-                    g.start().along(g.upAxis()) + up);
+            Point2D now = pane.drawing().toFrame(e.getX(), e.getY());
+            Vec by = g.back()
+                    .direction(Vec.on(g.view().across(), now.getX() - g.from().getX())
+                            .plus(Vec.on(g.view().up(), now.getY() - g.from().getY())));
+            Vec wanted = g.start().plus(by);
             Build build = desk.session().build();
             Vec rest = e.isAltDown()
                     ? wanted
@@ -341,19 +500,26 @@ public final class PackStage implements WorkStage {
         });
     }
 
-    private void key(KeyEvent e, int upAxis) {
+    private void key(ViewPane pane, KeyEvent e) {
         double step = e.isShiftDown() ? LONG_STEP_MM : STEP_MM;
         KeyCode code = e.getCode();
         switch (code) {
-            case LEFT -> nudge(0, -step);
-            case RIGHT -> nudge(0, step);
-            case UP -> nudge(upAxis, step);
-            case DOWN -> nudge(upAxis, -step);
-            case PAGE_UP -> nudge(2, step);
-            case PAGE_DOWN -> nudge(2, -step);
+            case LEFT -> nudge(pane, pane.view().across(), -step);
+            case RIGHT -> nudge(pane, pane.view().across(), step);
+            case UP -> nudge(pane, pane.view().up(), step);
+            case DOWN -> nudge(pane, pane.view().up(), -step);
+            case PAGE_UP -> nudge(pane, 2, step);
+            case PAGE_DOWN -> nudge(pane, 2, -step);
             case R -> turn();
             case T -> tumble();
             case N -> selectNext();
+            case Z -> nearer(pane);
+            case HOME -> {
+                pane.fit();
+                draw();
+            }
+            case COMMA -> pane.deeper(-CUT_STEP);
+            case PERIOD -> pane.deeper(CUT_STEP);
             case DELETE -> takeOut();
             default -> {
                 return;
@@ -362,8 +528,23 @@ public final class PackStage implements WorkStage {
         e.consume();
     }
 
-    private void nudge(int axis, double by) {
-        part().ifPresent(p -> desk.session().drags(Edits.move(p, at -> with(at, axis, at.along(axis) + by))));
+    private void nudge(ViewPane pane, int axis, double by) {
+        placement().ifPresent(at -> {
+            Vec way = back(pane, at.shell()).direction(Vec.on(axis, by));
+            part().ifPresent(p -> desk.session().drags(Edits.move(p, from -> from.plus(way))));
+        });
+    }
+
+    /** Comes near to what is selected. */
+    private void nearer(ViewPane pane) {
+        Optional<Placed> at = part().flatMap(p ->
+                desk.session().evaluation().get().of(FitResult.class).placed(p.id()));
+        at.filter(p -> pane.view() != PackView.EXPLODED).ifPresent(p -> {
+            Box b = back(pane, p.shell().id()).back().around(p.bounds());
+            int across = pane.view().across();
+            int up = pane.view().up();
+            pane.near(b.low(across), b.low(up), b.size(across), b.size(up));
+        });
     }
 
     /** The next part of this shell, so that everything can be reached without a mouse. */

@@ -389,7 +389,7 @@ public final class ShelfStage implements WorkStage {
         Casing casing = desk.session().build().casing();
         if (!casing.shells().isEmpty()) {
             String name = "Case of " + desk.session().build().name();
-            own.keep(new Case(name, "From a build of your own.", casing.shells(), casing.hinge()));
+            own.keep(new Case(name, "From a build of your own.", casing.shells(), casing.joints(), casing.postures()));
         }
     }
 

@@ -3,9 +3,10 @@ package boldsatchel.desktop.controls;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.Hinge;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Figure;
@@ -73,9 +74,10 @@ public class RecordFormTest {
 
     @DataProvider
     Object[][] records() {
-        List<Class<?>> types = new ArrayList<>(List.of(Part.class, Shell.class, Hinge.class));
+        List<Class<?>> types = new ArrayList<>(List.of(Part.class, Shell.class, Posture.class));
         types.addAll(Arrays.asList(Facet.class.getPermittedSubclasses()));
         types.addAll(Arrays.asList(Rung.Stage.class.getPermittedSubclasses()));
+        types.addAll(Arrays.asList(Joint.Way.class.getPermittedSubclasses()));
         return types.stream().map(t -> new Object[] {t}).toArray(Object[][]::new);
     }
 

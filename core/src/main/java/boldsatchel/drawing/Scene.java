@@ -1,0 +1,188 @@
+package boldsatchel.drawing;
+
+import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Axis;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Cylinder;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Pose;
+import boldsatchel.geometry.Solid;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Boss;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Solid things in one frame, each with what is drawn on it: what a view is made of. */
+final class Scene {
+
+    /**
+     * One solid thing.
+     *
+     * @param subject id of the part or tray
+     * @param part if it is of one
+     * @param solid in its own frame
+     * @param pose of that frame
+     * @param decals on it, in its own frame
+     * @param cut the side on which a section has cut it
+     */
+    record Thing(
+            String subject, Optional<Part> part, Solid solid, Pose pose, List<Look.Decal> decals, Optional<Face> cut) {}
+
+    private final List<Thing> things = new ArrayList<>();
+
+    List<Thing> things() {
+        return things;
+    }
+
+    /** Walls, floor and ribs of a tray. */
+    Scene tray(Shell shell, Pose pose) {
+        double wall = shell.wallMm().value();
+        double floor = shell.floor().value();
+        Box in = shell.cavity();
+        Box out = shell.outside();
+        double top = in.dz();
+        add(shell.id(), new Box(out.x(), out.y(), out.z(), out.dx(), out.dy(), floor), pose);
+        add(shell.id(), new Box(out.x(), out.y(), 0, wall, out.dy(), top), pose);
+        add(shell.id(), new Box(in.dx(), out.y(), 0, wall, out.dy(), top), pose);
+        add(shell.id(), new Box(0, out.y(), 0, in.dx(), wall, top), pose);
+        add(shell.id(), new Box(0, in.dy(), 0, in.dx(), wall, top), pose);
+        if (!shell.openTop()) {
+            add(shell.id(), new Box(out.x(), out.y(), top, out.dx(), out.dy(), wall), pose);
+        }
+        List<Box> posts = shell.bosses().stream().map(Boss::post).toList();
+        for (Box solid : shell.solids()) {
+            add(shell.id(), posts.contains(solid) ? new Cylinder(Axis.Z, solid) : solid, pose);
+        }
+        return this;
+    }
+
+    private void add(String subject, Solid solid, Pose pose) {
+        if (solid.volume() > 0) {
+            things.add(new Thing(subject, Optional.empty(), solid, pose, List.of(), Optional.empty()));
+        }
+    }
+
+    /** A part where it lies. */
+    Scene part(Placed placed, Pose pose) {
+        Part part = placed.part();
+        Pose own = placed.placement().pose(part.body().bounds()).within(pose);
+        List<Solid> solids = part.body().whole();
+        List<List<Look.Decal>> decals = new ArrayList<>();
+        solids.forEach(s -> decals.add(new ArrayList<>()));
+        for (Look.Decal decal : Look.of(part)) {
+            int on = under(decal, solids);
+            decals.get(on).add(lying(decal, solids.get(on).bounds()));
+        }
+        for (int i = 0; i < solids.size(); i++) {
+            things.add(new Thing(
+                    placed.id(), Optional.of(part), solids.get(i), own, List.copyOf(decals.get(i)), Optional.empty()));
+        }
+        return this;
+    }
+
+    /** All parts of a tray. */
+    Scene parts(FitResult fit, Shell shell, Pose pose) {
+        fit.placed().stream().filter(p -> p.shell().id().equals(shell.id())).forEach(p -> part(p, pose));
+        return this;
+    }
+
+    /** The solid that is outermost under the middle of something drawn on a side; the largest where there is none. */
+    private static int under(Look.Decal decal, List<Solid> solids) {
+        Vec middle = Vec.ZERO;
+        for (Vec point : decal.points()) {
+            middle = middle.plus(point.times(1.0 / decal.points().size()));
+        }
+        int best = -1;
+        int largest = 0;
+        for (int i = 0; i < solids.size(); i++) {
+            Box b = solids.get(i).bounds();
+            if (b.volume() > solids.get(largest).bounds().volume()) {
+                largest = i;
+            }
+            boolean below = true;
+            for (int axis = 0; axis < 3; axis++) {
+                below &= axis == decal.face().axis()
+                        || (middle.along(axis) >= b.low(axis) && middle.along(axis) <= b.high(axis));
+            }
+            double end = decal.face().sign() * b.end(decal.face());
+            if (below
+                    && (best < 0
+                            || end
+                                    > decal.face().sign()
+                                            * solids.get(best).bounds().end(decal.face()))) {
+                best = i;
+            }
+        }
+        return best < 0 ? largest : best;
+    }
+
+    /** Moved on to the side of the solid that it is on. */
+    private static Look.Decal lying(Look.Decal decal, Box on) {
+        int axis = decal.face().axis();
+        List<Vec> points = decal.points().stream()
+                .map(p -> p.plus(Vec.on(axis, on.end(decal.face()) - p.along(axis))))
+                .toList();
+        return new Look.Decal(decal.face(), points, decal.fill(), decal.open(), decal.ink(), decal.opacity());
+    }
+
+    /**
+     * Cuts away all that is before a plane across an axis, as seen from a side. What leans is left whole.
+     *
+     * @param from side it is seen from
+     * @param at place of the plane on that axis
+     */
+    void cut(Face from, double at) {
+        List<Thing> left = new ArrayList<>();
+        for (Thing thing : things) {
+            Pose back = thing.pose().back();
+            Vec way = back.direction(Vec.on(from.axis(), from.sign()));
+            Optional<Face> own = Face.ALL.stream()
+                    .filter(f -> way.along(f.axis()) * f.sign() > 1 - 1e-9)
+                    .findFirst();
+            double plane = own.map(f -> back.apply(Vec.on(from.axis(), at)).along(f.axis()))
+                    .orElse(0.0);
+            own.map(f -> cut(thing, f, plane)).orElse(Optional.of(thing)).ifPresent(left::add);
+        }
+        things.clear();
+        things.addAll(left);
+    }
+
+    /** A thing without what is before a plane across an axis of its own frame; of what is no box all is left. */
+    private static Optional<Thing> cut(Thing thing, Face face, double plane) {
+        Box box = thing.solid().bounds();
+        double near = face.sign() * (box.end(face) - plane);
+        double far = face.sign() * ((face.sign() > 0 ? box.low(face.axis()) : box.high(face.axis())) - plane);
+        if (far >= -1e-9) {
+            return Optional.empty();
+        }
+        if (near <= 1e-9 || !(thing.solid() instanceof Box)) {
+            return Optional.of(thing);
+        }
+        Vec low = box.lowCorner();
+        Vec high = box.highCorner();
+        Vec on = Vec.on(face.axis(), near);
+        List<Look.Decal> kept =
+                thing.decals().stream().filter(d -> d.face() != face).toList();
+        return Optional.of(new Thing(
+                thing.subject(),
+                thing.part(),
+                face.sign() > 0 ? Box.between(low, high.minus(on)) : Box.between(low.plus(on), high),
+                thing.pose(),
+                kept,
+                Optional.of(face)));
+    }
+
+    /** A box around everything. */
+    Box extent() {
+        Box all = null;
+        for (Thing thing : things) {
+            Box box = thing.pose().around(thing.solid().bounds());
+            all = all == null ? box : all.around(box);
+        }
+        return all == null ? new Box(0, 0, 0, 1, 1, 1) : all;
+    }
+}

@@ -1,0 +1,100 @@
+package boldsatchel.machine;
+
+import boldsatchel.quantity.Label;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A named way in which the machine is held and opened.
+ *
+ * @param name for people
+ * @param held what carries it
+ * @param used whether it is what it is made for: of several the first is shown when nothing else is asked
+ * @param settings how far each joint is open; one that is not named is closed
+ */
+public record Posture(
+        @Label("name") String name,
+        @Label("carried by") Held held,
+        @Label("how it is used") boolean used,
+        @Label("joints") List<Setting> settings) {
+
+    /** What carries a machine. */
+    public enum Held {
+        /** A table: it must stand by itself. */
+        TABLE("a table", true),
+        /** Two thighs, which give way. */
+        LAP("the lap", true),
+        /** Two hands. */
+        HANDS("two hands", false),
+        /** One hand at its handle. */
+        HANDLE("its handle", false),
+        /** Head, arm or belt. */
+        WORN("the body", false),
+        /** A bag or a hook: nothing is asked of it but that it fits. */
+        STOWED("a bag", false);
+
+        private final String words;
+        private final boolean stands;
+
+        Held(String words, boolean stands) {
+            this.words = words;
+            this.stands = stands;
+        }
+
+        /** As written in a sentence: carried by … */
+        public String words() {
+            return words;
+        }
+
+        /** Whether it must stand by itself. */
+        public boolean stands() {
+            return stands;
+        }
+    }
+
+    /**
+     * How far a joint is open.
+     *
+     * @param joint its id
+     * @param amount degrees of a hinge, mm of a slide
+     */
+    public record Setting(
+            @Label(value = "joint", needed = true) String joint,
+            @Label("open by, degrees or mm") double amount) {}
+
+    /** Copies the list. */
+    public Posture {
+        settings = List.copyOf(settings);
+    }
+
+    /** All joints closed. */
+    public static final Posture CLOSED = new Posture("closed", Held.TABLE, false, List.of());
+
+    /** How far a joint is open. A plain loop: engines ask this often. */
+    public double amount(Joint joint) {
+        for (Setting setting : settings) {
+            if (setting.joint().equals(joint.id())) {
+                return Math.clamp(setting.amount(), 0, joint.way().most());
+            }
+        }
+        return 0;
+    }
+
+    /** Whether nothing is open. */
+    public boolean isClosed() {
+        return settings.stream().allMatch(s -> s.amount() == 0);
+    }
+
+    /** The same with a joint opened by another amount. */
+    public Posture with(String joint, double amount) {
+        return new Posture(
+                name, held, used, Section.replaced(settings, s -> s.joint().equals(joint), new Setting(joint, amount)));
+    }
+
+    /** The same without a joint that is no more. */
+    Posture without(String joint) {
+        List<Setting> left = new ArrayList<>(settings);
+        left.removeIf(s -> s.joint().equals(joint));
+        return new Posture(name, held, used, left);
+    }
+}
