@@ -82,10 +82,11 @@ final class BetweenTrays {
             return;
         }
         FitResult.Where where = new FitResult.Where(posture.name());
+        boolean nested = hung.nested(a, b);
         List<Seen> ofOther = seen(b, ofB, reachA);
         for (Seen x : seen(a, ofA, reachB)) {
             for (Seen y : ofOther) {
-                if (x.thing.concerns(y.thing) && x.box.signedDistance(y.box) <= FitEngine.NEAR_MM) {
+                if (x.thing.concerns(y.thing, nested) && x.box.signedDistance(y.box) <= FitEngine.NEAR_MM) {
                     meet(x, y, where);
                 }
             }

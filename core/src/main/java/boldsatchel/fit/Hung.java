@@ -75,10 +75,15 @@ record Hung(Casing casing, List<Tray> trays) {
      */
     record Thing(String id, List<Solid> solids, Optional<Placed> part, Kind kind) {
 
-        /** Whether two of different trays are looked at: what stays inside its own walls cannot come to the walls of another. */
-        boolean concerns(Thing other) {
-            return !(kind == Kind.WALLS && other.kind == Kind.INSIDE)
-                    && !(kind == Kind.INSIDE && other.kind == Kind.WALLS);
+        /**
+         * Whether two of different trays are looked at: what stays inside its own walls cannot come to the walls of another tray.
+         *
+         * @param nested whether one tray is inside the other, so that it can
+         */
+        boolean concerns(Thing other, boolean nested) {
+            return nested
+                    || (!(kind == Kind.WALLS && other.kind == Kind.INSIDE)
+                            && !(kind == Kind.INSIDE && other.kind == Kind.WALLS));
         }
 
         /** A box around it, in the frame of its tray. */
@@ -106,6 +111,13 @@ record Hung(Casing casing, List<Tray> trays) {
             }
         }
         return new Hung(casing, trays);
+    }
+
+    /** Whether one of two trays is inside the other when all is closed. */
+    boolean nested(Tray a, Tray b) {
+        Box first = pose(a, Posture.CLOSED).around(a.shell().outside());
+        Box second = pose(b, Posture.CLOSED).around(b.shell().outside());
+        return first.signedDistance(second) < -FitEngine.CONTACT_MM;
     }
 
     /** How a tray lies in the frame of the one that stands. */

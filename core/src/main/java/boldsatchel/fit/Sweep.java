@@ -92,7 +92,7 @@ final class Sweep {
             List<Body> moves = bodies(moving);
             for (Body a : moves) {
                 for (Body b : stays) {
-                    if (a.thing.concerns(b.thing) && !a.thing.mayTouch(b.thing)) {
+                    if (a.thing.concerns(b.thing, hung.nested(a.tray, b.tray)) && !a.thing.mayTouch(b.thing)) {
                         meet(a, b);
                     }
                 }
@@ -113,7 +113,7 @@ final class Sweep {
                             pieces.add(piece(piece.posed(pose)));
                         }
                     }
-                    bodies.add(new Body(thing, pieces));
+                    bodies.add(new Body(tray, thing, pieces));
                 }
             }
             return bodies;
@@ -219,7 +219,7 @@ final class Sweep {
         }
     }
 
-    private record Body(Hung.Thing thing, List<Piece> pieces) {}
+    private record Body(Hung.Tray tray, Hung.Thing thing, List<Piece> pieces) {}
 
     /** A convex piece where it is before a joint moves. */
     private record Piece(Convex convex, Box bounds, Optional<About> about) {}

@@ -19,6 +19,8 @@ public final class Separation {
     private static final int MOST_FACES = 400;
     /** Nearer than this is touching, mm. */
     private static final double TOUCHING_MM = 1e-9;
+    /** A simplex this flat, as a share of what it could hold, is taken for one of fewer corners. */
+    private static final double FLAT = 1e-12;
 
     private final Convex a;
     private final Convex b;
@@ -30,6 +32,10 @@ public final class Separation {
     private int size;
     private final double[] nearest = new double[3];
     private final double[] far = new double[3];
+    /** The nearest points that were known before the last corner. */
+    private final double[] before = new double[3];
+
+    private final double[] onA = new double[3];
 
     private Separation(Convex a, Convex b) {
         this.a = a;
@@ -66,10 +72,7 @@ public final class Separation {
     public static Near near(Convex a, Convex b) {
         Separation s = new Separation(a, b);
         boolean apart = s.apart();
-        Vec onA = Vec.ZERO;
-        for (int i = 0; i < s.size; i++) {
-            onA = onA.plus(new Vec(s.ofA[i][0], s.ofA[i][1], s.ofA[i][2]).times(s.weight[i]));
-        }
+        Vec onA = new Vec(s.onA[0], s.onA[1], s.onA[2]);
         if (!apart) {
             return new Near(-s.depth(), onA, onA);
         }
@@ -113,17 +116,32 @@ public final class Separation {
                 return true;
             }
             size++;
+            System.arraycopy(nearest, 0, before, 0, 3);
             reduce();
             double after = dot(nearest, nearest);
             if (size == 4 || after <= TOUCHING_MM * TOUCHING_MM) {
+                witness();
                 return false;
             }
             if (after >= least) {
+                // Rounding: the point before was as near as can be told.
+                System.arraycopy(before, 0, nearest, 0, 3);
                 return true;
             }
             least = after;
+            witness();
         }
         return true;
+    }
+
+    /** The point of the first body that belongs to the nearest point of the simplex. */
+    private void witness() {
+        for (int k = 0; k < 3; k++) {
+            onA[k] = 0;
+            for (int i = 0; i < size; i++) {
+                onA[k] += weight[i] * ofA[i][k];
+            }
+        }
     }
 
     private boolean known(double[] point) {
@@ -186,88 +204,83 @@ public final class Separation {
         out[j] = t;
     }
 
-    /** The nearest point of a triangle by the regions of its corners, sides and face. */
+    /** The nearest point of a triangle: on its face, where it is over it, or on one of its sides. */
     private void triangle(int i, int j, int k, double[] out) {
         double[] p = corner[i];
         double[] ab = minus(corner[j], p);
         double[] ac = minus(corner[k], p);
-        double d1 = -dot(ab, p);
-        double d2 = -dot(ac, p);
-        if (d1 <= 0 && d2 <= 0) {
-            out[i] = 1;
-            return;
-        }
-        double d3 = -dot(ab, corner[j]);
-        double d4 = -dot(ac, corner[j]);
-        if (d3 >= 0 && d4 <= d3) {
-            out[j] = 1;
-            return;
-        }
-        double d5 = -dot(ab, corner[k]);
-        double d6 = -dot(ac, corner[k]);
-        if (d6 >= 0 && d5 <= d6) {
-            out[k] = 1;
-            return;
-        }
-        double vc = d1 * d4 - d3 * d2;
-        double vb = d5 * d2 - d1 * d6;
-        double va = d3 * d6 - d5 * d4;
-        if (vc <= 0 && d1 >= 0 && d3 <= 0) {
-            segment(i, j, out);
-        } else if (vb <= 0 && d2 >= 0 && d6 <= 0) {
-            segment(i, k, out);
-        } else if (va <= 0 && d4 - d3 >= 0 && d5 - d6 >= 0) {
-            segment(j, k, out);
-        } else {
-            double sum = va + vb + vc;
-            if (!(sum > 0)) {
-                segment(i, j, out);
+        double[] n = cross(ab, ac);
+        double area = dot(n, n);
+        if (area > FLAT * dot(ab, ab) * dot(ac, ac)) {
+            double v = -dot(cross(p, ac), n) / area;
+            double w = dot(cross(p, ab), n) / area;
+            if (v > 0 && w > 0 && v + w < 1) {
+                out[i] = 1 - v - w;
+                out[j] = v;
+                out[k] = w;
                 return;
             }
-            out[j] = vb / sum;
-            out[k] = vc / sum;
-            out[i] = 1 - out[j] - out[k];
         }
-    }
-
-    private void tetrahedron(double[] out) {
-        boolean inside = true;
         double least = Double.POSITIVE_INFINITY;
-        for (int[] face : FACES) {
-            if (!outside(face)) {
-                continue;
-            }
-            inside = false;
+        int[][] sides = {{i, j}, {i, k}, {j, k}};
+        for (int[] side : sides) {
             double[] tried = new double[4];
-            triangle(face[0], face[1], face[2], tried);
-            double distance = 0;
-            for (int k = 0; k < 3; k++) {
-                double at = 0;
-                for (int i = 0; i < 4; i++) {
-                    at += tried[i] * corner[i][k];
-                }
-                distance += at * at;
-            }
+            segment(side[0], side[1], tried);
+            double distance = distance(tried);
             if (distance < least) {
                 least = distance;
                 System.arraycopy(tried, 0, out, 0, 4);
             }
         }
-        if (inside) {
+    }
+
+    /** Square of the distance of a point of the simplex, told by its weights. */
+    private double distance(double[] weights) {
+        double sum = 0;
+        for (int k = 0; k < 3; k++) {
+            double at = 0;
+            for (int i = 0; i < 4; i++) {
+                at += weights[i] == 0 ? 0 : weights[i] * corner[i][k];
+            }
+            sum += at * at;
+        }
+        return sum;
+    }
+
+    private void tetrahedron(double[] out) {
+        if (holds()) {
             java.util.Arrays.fill(out, 0.25);
+            return;
+        }
+        double least = Double.POSITIVE_INFINITY;
+        for (int[] face : FACES) {
+            double[] tried = new double[4];
+            triangle(face[0], face[1], face[2], tried);
+            double distance = distance(tried);
+            if (distance < least) {
+                least = distance;
+                System.arraycopy(tried, 0, out, 0, 4);
+            }
         }
     }
 
-    private static final int[][] FACES = {{0, 1, 2, 3}, {0, 2, 3, 1}, {0, 3, 1, 2}, {1, 3, 2, 0}};
-
-    /** Whether the origin is on the other side of a face than the corner across from it; of a flat one both sides are outside. */
-    private boolean outside(int[] face) {
-        double[] p = corner[face[0]];
-        double[] n = cross(minus(corner[face[1]], p), minus(corner[face[2]], p));
-        double origin = -dot(n, p);
-        double other = dot(n, minus(corner[face[3]], p));
-        return other == 0 || origin * other < 0;
+    /** Whether the origin is inside the tetrahedron; one that is flat holds nothing. */
+    private boolean holds() {
+        for (int[] face : FACES) {
+            double[] p = corner[face[0]];
+            double[] u = minus(corner[face[1]], p);
+            double[] v = minus(corner[face[2]], p);
+            double[] n = cross(u, v);
+            double[] w = minus(corner[face[3]], p);
+            double other = dot(n, w);
+            if (Math.abs(other) <= FLAT * length(u) * length(v) * length(w) || -dot(n, p) * other < 0) {
+                return false;
+            }
+        }
+        return true;
     }
+
+    private static final int[][] FACES = {{0, 1, 2, 3}, {0, 2, 3, 1}, {0, 3, 1, 2}, {1, 3, 2, 0}};
 
     private static double[] minus(double[] u, double[] v) {
         return new double[] {u[0] - v[0], u[1] - v[1], u[2] - v[2]};
