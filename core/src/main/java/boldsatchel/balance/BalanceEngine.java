@@ -3,6 +3,7 @@ package boldsatchel.balance;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
@@ -141,21 +142,23 @@ public final class BalanceEngine implements Engine<BalanceResult> {
             List<BalanceResult.Margin> sweep = new ArrayList<>();
             for (Joint joint : casing.joints()) {
                 double most = joint.way().most();
-                for (int step = 0; most > 0 && step <= SWEEP_STEPS; step++) {
-                    double amount = Math.min(most, step * Math.max(SWEEP_STEP, most / SWEEP_STEPS));
-                    sweep.add(margin(used, joint, amount));
-                    if (amount >= most) {
-                        break;
-                    }
+                if (most == 0) {
+                    continue;
+                }
+                // What it carries moves as one body: only that body's centre has to be followed.
+                Bodies.Parted closed = bodies.parted(joint, used.with(joint.id(), 0));
+                Pose outer = casing.pose(joint.on(), used);
+                Vec centre = outer.back().apply(closed.carried().at());
+                double step = Math.max(SWEEP_STEP, most / SWEEP_STEPS);
+                for (double amount = 0; amount < most + step; amount += step) {
+                    double at = Math.min(most, amount);
+                    Vec carried = outer.apply(joint.way().move(joint.at(), at).apply(centre));
+                    Mass all = closed.rest().and(new Mass(closed.carried().g(), carried));
+                    sweep.add(new BalanceResult.Margin(
+                            used, joint.id(), at, support.get().marginDeg(all.at())));
                 }
             }
             return List.copyOf(sweep);
-        }
-
-        private BalanceResult.Margin margin(Posture used, Joint joint, double amount) {
-            Vec centre = bodies.centre(used.with(joint.id(), amount)).at();
-            return new BalanceResult.Margin(
-                    used, joint.id(), amount, support.orElseThrow().marginDeg(centre));
         }
 
         /** Horizontal force at the highest edge of what carries a screen that lifts the front: moments about the back edge of the support. */

@@ -13,6 +13,7 @@ import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Spread;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +29,8 @@ final class Bodies {
     private final Casing casing;
     private final List<Shell> trays = new ArrayList<>();
     private final List<Weight> weights = new ArrayList<>();
+    /** How each tray lies in a posture that was asked for. */
+    private final Map<Posture, List<Pose>> known = new HashMap<>();
     /** One a tray, in its own frame. */
     private final List<Mass> masses = new ArrayList<>();
 
@@ -160,6 +163,10 @@ final class Bodies {
     }
 
     private List<Pose> poses(Posture posture) {
+        return known.computeIfAbsent(posture, this::worked);
+    }
+
+    private List<Pose> worked(Posture posture) {
         List<Pose> poses = new ArrayList<>(trays.size());
         for (Shell tray : trays) {
             poses.add(casing.pose(tray.id(), posture));

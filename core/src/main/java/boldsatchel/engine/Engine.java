@@ -47,6 +47,25 @@ public interface Engine<R> {
      */
     R work(Build build, Results results);
 
+    /**
+     * What it said last, and which sections are still the objects they were then.
+     *
+     * @param result the last one
+     * @param same sections that did not change
+     */
+    record Last<R>(R result, Set<Section> same) {}
+
+    /**
+     * Works again after a change. What it said last may save it work and never shows: the answer is the one that {@link #work} gives.
+     *
+     * @param results those it needs
+     * @param last what it said last
+     * @throws CannotAnswer as {@link #work} does
+     */
+    default R again(Build build, Results results, Last<R> last) {
+        return work(build, results);
+    }
+
     /** What is known where it cannot answer: nothing. */
     R nothing();
 }

@@ -22,15 +22,10 @@ final class BetweenTrays {
 
     private final Hung hung;
     private final Meetings meetings;
-    private final List<FitResult.Below> below = new ArrayList<>();
 
     BetweenTrays(Hung hung, Meetings meetings) {
         this.hung = hung;
         this.meetings = meetings;
-    }
-
-    List<FitResult.Below> below() {
-        return below;
     }
 
     void look() {
@@ -59,16 +54,20 @@ final class BetweenTrays {
             return;
         }
         for (Hung.Thing thing : tray.things()) {
+            if (!meetings.isNew(thing.id())) {
+                continue;
+            }
             double lowest = Double.POSITIVE_INFINITY;
-            for (Solid solid : thing.solids()) {
+            boolean part = thing.part().isPresent();
+            for (Solid solid :
+                    part ? thing.solids() : List.<Solid>of(tray.shell().outside())) {
                 for (var piece : solid.pieces()) {
                     lowest = Math.min(lowest, piece.posed(pose).bounds().z());
                 }
             }
-            boolean told = below.stream()
-                    .anyMatch(b -> b.subject().equals(thing.id()) && b.posture().equals(posture.name()));
-            if (tableZ - lowest > FitEngine.CONTACT_MM && !told) {
-                below.add(new FitResult.Below(thing.id(), posture.name(), tableZ - lowest));
+            // A tray is looked at once, as its walls.
+            if (tableZ - lowest > FitEngine.CONTACT_MM && thing.kind() != Hung.Kind.FLOOR) {
+                meetings.add(new FitResult.Below(thing.id(), posture.name(), tableZ - lowest));
             }
         }
     }
@@ -86,7 +85,9 @@ final class BetweenTrays {
         List<Seen> ofOther = seen(b, ofB, reachA);
         for (Seen x : seen(a, ofA, reachB)) {
             for (Seen y : ofOther) {
-                if (x.thing.concerns(y.thing, nested) && x.box.signedDistance(y.box) <= FitEngine.NEAR_MM) {
+                if (meetings.isNew(x.thing.id(), y.thing.id())
+                        && x.thing.concerns(y.thing, nested)
+                        && x.box.signedDistance(y.box) <= FitEngine.NEAR_MM) {
                     meet(x, y, where);
                 }
             }
@@ -135,32 +136,42 @@ final class BetweenTrays {
 
     /** Free rooms of the parts of one tray, and what of the other is in them. */
     private void rooms(Hung.Tray a, Pose ofA, Hung.Tray b, Pose ofB) {
-        List<Placed> first = new ArrayList<>(a.parts());
-        first.replaceAll(p -> p.posed(ofA));
-        List<Placed> second = new ArrayList<>(b.parts());
-        second.replaceAll(p -> p.posed(ofB));
-        for (Placed x : first) {
-            for (Placed y : second) {
-                meetings.intrude(x, y, CLOSED);
-                meetings.intrude(y, x, CLOSED);
+        for (Placed x : a.parts()) {
+            for (Placed y : b.parts()) {
+                if (meetings.isNew(x.id(), y.id()) && (keeps(x) || keeps(y))) {
+                    Placed first = x.posed(ofA);
+                    Placed second = y.posed(ofB);
+                    meetings.intrude(first, second, CLOSED);
+                    meetings.intrude(second, first, CLOSED);
+                }
             }
         }
-        fixed(first, b, ofB);
-        fixed(second, a, ofA);
+        fixed(a, ofA, b, ofB);
+        fixed(b, ofB, a, ofA);
     }
 
-    private void fixed(List<Placed> parts, Hung.Tray other, Pose pose) {
-        List<Box> solids = new ArrayList<>();
-        for (Hung.Thing thing : other.things()) {
-            if (thing.part().isEmpty()) {
-                thing.solids().forEach(s -> solids.add(s.bounds().posed(pose)));
+    /** Whether a part has free rooms that count when trays are closed on one another. */
+    private static boolean keeps(Placed part) {
+        for (Zone zone : part.zones()) {
+            if (CLOSED.contains(zone.kind())) {
+                return true;
             }
         }
-        for (Placed part : parts) {
+        return false;
+    }
+
+    private void fixed(Hung.Tray of, Pose pose, Hung.Tray other, Pose otherPose) {
+        for (Placed part : of.parts()) {
+            if (!meetings.isNew(part.id()) || !keeps(part)) {
+                continue;
+            }
             for (Zone zone : part.zones()) {
                 double depth = 0;
-                for (Box solid : CLOSED.contains(zone.kind()) ? solids : List.<Box>of()) {
-                    depth = Math.max(depth, -zone.box().signedDistance(solid));
+                Box room = zone.box().posed(pose);
+                for (Hung.Thing thing : CLOSED.contains(zone.kind()) ? other.things() : List.<Hung.Thing>of()) {
+                    for (Solid solid : thing.part().isEmpty() ? thing.solids() : List.<Solid>of()) {
+                        depth = Math.max(depth, -room.signedDistance(solid.posed(otherPose)));
+                    }
                 }
                 meetings.intrusion(part.id(), other.id(), zone.kind(), depth);
             }

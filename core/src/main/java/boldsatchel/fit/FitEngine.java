@@ -15,8 +15,8 @@ import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Spread;
-import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -80,11 +80,53 @@ public final class FitEngine implements Engine<FitResult> {
                 Optional.empty());
     }
 
+    /** A drag moves a part or two: what did not move keeps its place, and two that did not move meet as they did. */
+    private static final int MOST_MOVED = 3;
+
+    @Override
+    public FitResult again(Build build, Results results, Last<FitResult> last) {
+        if (!last.same().containsAll(EnumSet.of(Section.PARTS, Section.CASING))) {
+            return work(build, results);
+        }
+        List<Placed> placed = Placed.all(build, last.result().placed());
+        Set<String> moved = moved(last.result().placed(), placed);
+        return moved.size() > MOST_MOVED
+                ? evaluate(build, placed, Optional.empty(), Set.of())
+                : evaluate(build, placed, Optional.of(last.result()), moved);
+    }
+
+    /** Ids of those that are not where they were: placed anew, taken out or elsewhere. */
+    @SuppressWarnings("ReferenceEquality") // What was kept is the same object.
+    private static Set<String> moved(List<Placed> before, List<Placed> now) {
+        Set<String> moved = new HashSet<>();
+        if (before.size() != now.size()) {
+            before.forEach(p -> moved.add(p.id()));
+            now.forEach(p -> moved.add(p.id()));
+            return moved;
+        }
+        for (int i = 0; i < now.size(); i++) {
+            if (before.get(i) != now.get(i)) {
+                moved.add(before.get(i).id());
+                moved.add(now.get(i).id());
+            }
+        }
+        return moved;
+    }
+
     /** Evaluates a build. */
     public static FitResult evaluate(Build build) {
-        List<Placed> placed = Placed.all(build);
+        return evaluate(build, Placed.all(build), Optional.empty(), Set.of());
+    }
+
+    /**
+     * Evaluates a build.
+     *
+     * @param before what is known of all that did not move
+     * @param moved ids of those that did
+     */
+    private static FitResult evaluate(Build build, List<Placed> placed, Optional<FitResult> before, Set<String> moved) {
         List<String> loose = build.loose().stream().map(Part::id).toList();
-        Meetings meetings = new Meetings();
+        Meetings meetings = new Meetings(before, moved);
         InTray inTray = new InTray(meetings);
         for (Shell shell : build.casing().shells()) {
             inTray.look(shell, Placed.in(shell, placed));
@@ -92,48 +134,45 @@ public final class FitEngine implements Engine<FitResult> {
         Hung hung = Hung.of(build.casing(), placed);
         BetweenTrays between = new BetweenTrays(hung, meetings);
         between.look();
-        List<FitResult.Hit> hits = new Sweep(hung).hits();
-        List<FitResult.Gap> gaps = meetings.gaps();
+        new Sweep(hung, meetings).look();
         Tightest tightest = new Tightest(build, placed);
-        inTray.outside.forEach(tightest::add);
+        meetings.outside().forEach(tightest::add);
         meetings.clashes().forEach(tightest::add);
-        hits.forEach(h -> tightest.add(-h.depthMm()));
-        between.below().forEach(b -> tightest.add(-b.byMm()));
-        gaps.stream().limit(Tightest.MOST_MEETINGS).forEach(tightest::add);
+        meetings.hits().forEach(h -> tightest.add(-h.depthMm()));
+        meetings.below().forEach(b -> tightest.add(-b.byMm()));
+        meetings.gaps().stream().limit(Tightest.MOST_MEETINGS).forEach(tightest::add);
         return new FitResult(
                 placed,
                 loose,
-                List.copyOf(meetings.clashes()),
-                List.copyOf(gaps),
-                List.copyOf(inTray.outside),
-                List.copyOf(meetings.intrusions()),
-                List.copyOf(inTray.stranded),
-                List.copyOf(inTray.covered),
-                hits,
-                between.below(),
+                meetings.clashes(),
+                meetings.gaps(),
+                meetings.outside(),
+                meetings.intrusions(),
+                meetings.stranded(),
+                meetings.covered(),
+                meetings.hits(),
+                meetings.below(),
                 tightest.range().or(() -> placed.size() > 1 ? Optional.of(Spread.exact(NEAR_MM)) : Optional.empty()));
     }
 
     /** What is found inside one tray, whatever the posture. */
     private static final class InTray {
         private final Meetings meetings;
-        private final List<FitResult.Outside> outside = new ArrayList<>();
-        private final List<FitResult.Stranded> stranded = new ArrayList<>();
-        private final List<FitResult.Covered> covered = new ArrayList<>();
 
         InTray(Meetings meetings) {
             this.meetings = meetings;
         }
 
         void look(Shell shell, List<Placed> inside) {
-            List<Meetings.Reach<Placed>> reaches = new ArrayList<>(inside.size());
-            inside.forEach(p -> reaches.add(Meetings.Reach.of(p)));
-            Meetings.pairs(reaches, (a, b) -> meet(a, b, shell));
+            meetings.pairs(Meetings.Reach.all(inside), (a, b) -> meet(a, b, shell));
             List<Box> solids = shell.solids();
             for (Placed p : inside) {
+                if (!meetings.isNew(p.id())) {
+                    continue;
+                }
                 double by = Trays.outsideBy(p.solids(), shell);
                 if (by > CONTACT_MM) {
-                    outside.add(new FitResult.Outside(p.id(), shell, by));
+                    meetings.add(new FitResult.Outside(p.id(), shell, by));
                 }
                 double space = Trays.toWall(p.solids(), shell);
                 if (space < NEAR_MM) {
@@ -207,13 +246,16 @@ public final class FitEngine implements Engine<FitResult> {
                 Vec mouth = p.placement().place(port.at(), p.part().body().bounds());
                 double by = Math.abs(shell.cavity().end(face) - mouth.along(face.axis()));
                 if (by > PORT_REACH_MM) {
-                    stranded.add(new FitResult.Stranded(p.id(), port, by));
+                    meetings.add(new FitResult.Stranded(p.id(), port, by));
                 }
             }
         }
 
         private void vent(Shell shell, Vent vent, List<Placed> inside) {
             for (Placed p : inside) {
+                if (!meetings.isNew(p.id())) {
+                    continue;
+                }
                 boolean movesAir = p.part().facet(Facet.MovesAir.class).isPresent();
                 for (Solid solid : p.solids()) {
                     Box bounds = solid.bounds();
@@ -223,7 +265,7 @@ public final class FitEngine implements Engine<FitResult> {
                     }
                     double air = Math.abs(shell.cavity().end(vent.wall()) - bounds.end(vent.wall()));
                     if (before && air < VENT_CLEAR_MM && !movesAir) {
-                        covered.add(new FitResult.Covered(shell.id(), vent.name(), p.id(), air));
+                        meetings.add(new FitResult.Covered(shell.id(), vent.name(), p.id(), air));
                     }
                 }
             }

@@ -10,7 +10,6 @@ import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * The trays that hang together as one machine, with what lies in each.
@@ -129,10 +128,18 @@ record Hung(Casing casing, List<Tray> trays) {
     List<Double> between(Tray a, Tray b, Posture posture) {
         List<Joint> ofA = casing.path(a.id());
         List<Joint> ofB = casing.path(b.id());
-        return Stream.concat(
-                        ofA.stream().filter(j -> !ofB.contains(j)), ofB.stream().filter(j -> !ofA.contains(j)))
-                .map(posture::amount)
-                .toList();
+        List<Double> amounts = new ArrayList<>(2);
+        for (Joint joint : ofA) {
+            if (!ofB.contains(joint)) {
+                amounts.add(posture.amount(joint));
+            }
+        }
+        for (Joint joint : ofB) {
+            if (!ofA.contains(joint)) {
+                amounts.add(posture.amount(joint));
+            }
+        }
+        return amounts;
     }
 
     /** Height of the table in the frame of the tray that stands. */

@@ -36,12 +36,27 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
 
     /** All placed parts of a build, in the build's order. */
     public static List<Placed> all(Build build) {
+        return all(build, List.of());
+    }
+
+    /**
+     * All placed parts of a build, in the build's order.
+     *
+     * @param known some as they were: those that are as they were are kept
+     */
+    @SuppressWarnings("ReferenceEquality") // An edit shares what it did not change.
+    static List<Placed> all(Build build, List<Placed> known) {
         List<Placed> all = new ArrayList<>();
         for (Placement placement : build.layout().placements()) {
             Optional<Part> part = build.part(placement.part());
             Optional<Shell> shell = build.shell(placement.shell());
             if (part.isPresent() && shell.isPresent()) {
-                all.add(of(part.get(), placement, shell.get()));
+                Placed before = all.size() < known.size() ? known.get(all.size()) : null;
+                boolean same = before != null
+                        && before.placement == placement
+                        && before.part == part.get()
+                        && before.shell == shell.get();
+                all.add(same ? before : of(part.get(), placement, shell.get()));
             }
         }
         return all;

@@ -1,5 +1,6 @@
 package boldsatchel.fit;
 
+import boldsatchel.engine.Lazy;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Convex;
 import boldsatchel.geometry.Pose;
@@ -27,27 +28,34 @@ import java.util.function.DoubleUnaryOperator;
 final class Sweep {
 
     /** Degrees or mm of a smallest step; between two steps nothing deeper than what this moves is passed over. */
-    static final double LEAST_STEP = 0.1;
+    static final double LEAST_STEP = 0.25;
+
+    /** How exactly it is told where they meet, degrees or mm. */
+    private static final double EXACT = 0.01;
 
     private static final double DEEPEST_STEP = 1;
-    /** Distances worked out for a whole machine at most. */
-    private static final int MOST_STEPS = 100_000;
+    private static final double TOUCHING_MM = 1e-6;
+    private static final double TOUCHING_DEG = 1e-6;
+    /** Distances worked out for one pair of pieces at most. */
+    private static final int MOST_STEPS = 4_000;
 
     private final Hung hung;
+    private final Meetings meetings;
     private final Map<List<String>, FitResult.Hit> hits = new LinkedHashMap<>();
     private int steps;
 
-    Sweep(Hung hung) {
+    Sweep(Hung hung, Meetings meetings) {
         this.hung = hung;
+        this.meetings = meetings;
     }
 
-    /** The first hit of each pair on each way. */
-    List<FitResult.Hit> hits() {
+    /** Finds the first hit of each pair on each way. */
+    void look() {
         List<Posture> looks = hung.casing().looks();
         for (int i = 1; i < looks.size(); i++) {
             way(looks.get(i - 1), looks.get(i));
         }
-        return List.copyOf(hits.values());
+        hits.values().forEach(meetings::add);
     }
 
     private void way(Posture from, Posture to) {
@@ -92,11 +100,15 @@ final class Sweep {
             List<Body> moves = bodies(moving);
             for (Body a : moves) {
                 for (Body b : stays) {
-                    if (a.thing.concerns(b.thing, hung.nested(a.tray, b.tray)) && !a.thing.mayTouch(b.thing)) {
+                    if (meetings.isNew(a.thing.id(), b.thing.id())
+                            && a.thing.concerns(b.thing, hung.nested(a.tray, b.tray))
+                            && !a.thing.mayTouch(b.thing)) {
                         meet(a, b);
                     }
                 }
-                if (from.held() == Posture.Held.TABLE && to.held() == Posture.Held.TABLE) {
+                if (meetings.isNew(a.thing.id())
+                        && from.held() == Posture.Held.TABLE
+                        && to.held() == Posture.Held.TABLE) {
                     table(a);
                 }
             }
@@ -107,16 +119,20 @@ final class Sweep {
             for (Hung.Tray tray : trays) {
                 Pose pose = hung.pose(tray, before);
                 for (Hung.Thing thing : tray.things()) {
-                    List<Piece> pieces = new ArrayList<>();
-                    for (Solid solid : thing.solids()) {
-                        for (Convex piece : solid.pieces()) {
-                            pieces.add(piece(piece.posed(pose)));
-                        }
-                    }
-                    bodies.add(new Body(tray, thing, pieces));
+                    bodies.add(new Body(tray, thing, Lazy.of(() -> pieces(thing, pose))));
                 }
             }
             return bodies;
+        }
+
+        private List<Piece> pieces(Hung.Thing thing, Pose pose) {
+            List<Piece> pieces = new ArrayList<>();
+            for (Solid solid : thing.solids()) {
+                for (Convex piece : solid.pieces()) {
+                    pieces.add(piece(piece.posed(pose)));
+                }
+            }
+            return pieces;
         }
 
         private Piece piece(Convex convex) {
@@ -127,8 +143,8 @@ final class Sweep {
         }
 
         private void meet(Body a, Body b) {
-            for (Piece x : a.pieces) {
-                for (Piece y : b.pieces) {
+            for (Piece x : a.pieces.get()) {
+                for (Piece y : b.pieces.get()) {
                     if (mayMeet(x, y)) {
                         advance(a, b.thing.id(), t -> Separation.between(moved(x, t), y.convex), speed(x));
                     }
@@ -139,7 +155,7 @@ final class Sweep {
         /** On its way over the table. */
         private void table(Body a) {
             double tableZ = hung.tableZ();
-            for (Piece x : a.pieces) {
+            for (Piece x : a.pieces.get()) {
                 double reach = x.about.map(About::most).orElse(Double.POSITIVE_INFINITY);
                 double middle = outer.apply(joint.at()).z();
                 if (x.about.isEmpty() ? slideBelow(x, tableZ) : middle - reach < tableZ) {
@@ -181,17 +197,35 @@ final class Sweep {
             double sign = Math.signum(end - start);
             double length = Math.abs(end - start);
             double at = 0;
+            steps = 0;
             double mm = distance.applyAsDouble(start);
             boolean inAlready = mm < -FitEngine.CONTACT_MM;
             while (at < length && steps++ < MOST_STEPS) {
                 at = Math.min(length, at + Math.max(LEAST_STEP, speed > 0 ? mm / speed : length));
                 mm = distance.applyAsDouble(start + sign * at);
                 if (mm < -FitEngine.CONTACT_MM && !inAlready) {
-                    found(a.thing.id(), other, start + sign * at, deepest(distance, sign, at, length));
+                    double meets =
+                            meets(t -> distance.applyAsDouble(start + sign * t), Math.max(0, at - LEAST_STEP), at);
+                    found(a.thing.id(), other, start + sign * meets, deepest(distance, sign, at, length));
                     return;
                 }
                 inAlready &= mm < -FitEngine.CONTACT_MM;
             }
+        }
+
+        /** Where between a place that is free and one that is not they come into one another, by halves. */
+        private double meets(DoubleUnaryOperator distance, double free, double in) {
+            double low = free;
+            double high = in;
+            while (high - low > EXACT && steps++ < MOST_STEPS) {
+                double middle = (low + high) / 2;
+                if (distance.applyAsDouble(middle) < -FitEngine.CONTACT_MM) {
+                    high = middle;
+                } else {
+                    low = middle;
+                }
+            }
+            return high;
         }
 
         private double deepest(DoubleUnaryOperator distance, double sign, double from, double length) {
@@ -219,7 +253,8 @@ final class Sweep {
         }
     }
 
-    private record Body(Hung.Tray tray, Hung.Thing thing, List<Piece> pieces) {}
+    /** Something that moves or stays; its pieces are worked out when it comes to be looked at. */
+    private record Body(Hung.Tray tray, Hung.Thing thing, Lazy<List<Piece>> pieces) {}
 
     /** A convex piece where it is before a joint moves. */
     private record Piece(Convex convex, Box bounds, Optional<About> about) {}
@@ -263,13 +298,24 @@ final class Sweep {
                 Vec from = corner.minus(through);
                 double x = from.dot(across);
                 double y = from.dot(up);
+                if (Math.hypot(x, y) < TOUCHING_MM) {
+                    least = Math.min(least, 0);
+                    continue;
+                }
                 least = Math.min(least, x * Math.cos(middle) + y * Math.sin(middle));
                 double angle = Math.IEEEremainder(Math.atan2(y, x) - middle, 2 * Math.PI);
                 left = Math.min(left, angle);
                 right = Math.max(right, angle);
             }
-            return least > 0
-                    ? new About(low, high, least, most, Math.toDegrees(middle + left), Math.toDegrees(middle + right))
+            // What only touches the axis lies in a wedge from it.
+            return least > -TOUCHING_MM
+                    ? new About(
+                            low,
+                            high,
+                            Math.max(0, least),
+                            most,
+                            Math.toDegrees(middle + left),
+                            Math.toDegrees(middle + right))
                     : new About(low, high, 0, most, 0, 360);
         }
 
@@ -281,8 +327,8 @@ final class Sweep {
 
         /** Whether two ranges of angles share one, round about. */
         private static boolean overlaps(double from, double to, double from2, double to2) {
-            double turn = 360 * Math.ceil((from - to2) / 360);
-            return to - from >= 360 || from2 + turn < to;
+            double turn = 360 * Math.ceil((from - to2 + TOUCHING_DEG) / 360);
+            return to - from >= 360 || to2 - from2 >= 360 || from2 + turn < to - TOUCHING_DEG;
         }
     }
 }

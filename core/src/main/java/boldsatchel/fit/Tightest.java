@@ -52,6 +52,8 @@ final class Tightest {
     private final Map<String, List<MovedTray>> trays = new HashMap<>();
     private final List<Meeting> meetings = new ArrayList<>();
     private final Inputs inputs = new Inputs();
+    /** Of trays, by the name of the posture. */
+    private final Map<String, Map<String, Pose>> poses = new HashMap<>();
 
     Tightest(Build build, List<Placed> placed) {
         this.build = build;
@@ -239,11 +241,14 @@ final class Tightest {
     }
 
     private Pose pose(String shell, FitResult.Where where) {
-        return build.casing().looks().stream()
-                .filter(p -> p.name().equals(where.posture()))
-                .findFirst()
-                .map(p -> build.casing().pose(shell, p))
-                .orElse(Pose.NONE);
+        return poses.computeIfAbsent(where.posture(), posture -> new HashMap<>())
+                .computeIfAbsent(
+                        shell,
+                        id -> build.casing().looks().stream()
+                                .filter(p -> p.name().equals(where.posture()))
+                                .findFirst()
+                                .map(p -> build.casing().pose(id, p))
+                                .orElse(Pose.NONE));
     }
 
     /** Signed distance; negative for the depth of a clash, or for how far a part is through the walls of its tray. */

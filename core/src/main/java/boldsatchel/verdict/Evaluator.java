@@ -9,6 +9,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -175,7 +176,9 @@ public final class Evaluator {
             return unanswered(judge, build, read, seen, new CannotAnswer(missing.getFirst(), List.of()), false);
         }
         try {
-            R result = engine.work(build, new Results(needed));
+            R result = before.filter(Answer::worked)
+                    .map(b -> engine.again(build, new Results(needed), last(engine, b, build)))
+                    .orElseGet(() -> engine.work(build, new Results(needed)));
             R kept = before.filter(
                             b -> engine.keepsEqual() && b.worked() && b.result().equals(result))
                     .map(b -> engine.result().cast(b.result()))
@@ -184,6 +187,18 @@ public final class Evaluator {
         } catch (RuntimeException | StackOverflowError e) {
             return unanswered(judge, build, read, seen, reason(e), true);
         }
+    }
+
+    @SuppressWarnings("ReferenceEquality") // As in comparing what was read.
+    private static <R> Engine.Last<R> last(Engine<R> engine, Answer before, Build build) {
+        Set<Section> same = EnumSet.noneOf(Section.class);
+        int at = 0;
+        for (Section section : SECTIONS) {
+            if (engine.reads().contains(section) && before.read().get(at++) == section.of(build)) {
+                same.add(section);
+            }
+        }
+        return new Engine.Last<>(engine.result().cast(before.result()), same);
     }
 
     private static Answer answered(Engine<?> engine, Class<?> kind, Map<Class<?>, Lazy<Answer>> now) {
