@@ -60,12 +60,6 @@ public class BenchStageTest extends WindowHarness {
         return robot.lookup("#" + id).queryButton();
     }
 
-    private void press(String id) {
-        inSight("#" + id);
-        robot.clickOn("#" + id);
-        settle();
-    }
-
     /** A log of a pack that is a third less than its label, with a gap, a word among its numbers and a break in its clock. */
     private Path messyLog() throws Exception {
         Facet.Cells cells = cells();
@@ -103,10 +97,10 @@ public class BenchStageTest extends WindowHarness {
         assertThat(text("#says-pack-chargeAh")).contains("less: not as planned");
         assertThat(button("put-down").isDisabled()).as("hold points first").isTrue();
         assertThat(text("#bench-hint")).contains("Hold");
-        press("step-1");
-        press("step-2");
+        press("#step-1");
+        press("#step-2");
         assertThat(button("put-down").isDisabled()).isFalse();
-        press("put-down");
+        press("#put-down");
         Journal.Tested tested = build().journal().tests().getLast();
         assertThat(tested.test()).isEqualTo(DISCHARGE);
         assertThat(tested.readings())
@@ -116,12 +110,12 @@ public class BenchStageTest extends WindowHarness {
                 .anyMatch(f -> f.code().equals("bench.differs") && f.subjects().contains("battery"));
         assertThat(hours()).as("the plan is as it was").isEqualTo(before);
         assertThat(text("#bench-effect")).contains("Lasts");
-        press("take-over");
+        press("#take-over");
         assertThat(cells().capacityAh().basis()).isEqualTo(Basis.MEASURED);
         assertThat(hours()).isLessThan(0.75 * before);
         assertThat(evaluation().findings()).noneMatch(f -> f.code().equals("bench.differs"));
         assertThat(button("take-over").isDisabled()).isTrue();
-        press("undo");
+        press("#undo");
         assertThat(hours()).isEqualTo(before);
         assertThat(build().journal().tests()).hasSize(1);
     }
@@ -133,13 +127,13 @@ public class BenchStageTest extends WindowHarness {
         choose("weigh");
         write("#read-Part-massG", "1 kg");
         assertThat(text("#says-Part-massG")).contains("not as planned");
-        press("put-down");
+        press("#put-down");
         Journal.Tested tested = build().journal().tests().getLast();
         assertThat(tested.readings().getFirst().value().value()).isEqualTo(1000);
         assertThat(robot.lookup("#bench-done").queryParent().lookupAll("Label").stream()
                         .map(n -> ((Label) n).getText()))
                 .anyMatch(t -> t.contains("mass 1000 ± 20 g"));
-        press("take-over");
+        press("#take-over");
         assertThat(build().part(tested.part()).orElseThrow().massG().value()).isEqualTo(1000);
     }
 
@@ -169,11 +163,11 @@ public class BenchStageTest extends WindowHarness {
             open("bench");
             choose(DISCHARGE);
             assertThat(button("run-load").isDisabled()).isTrue();
-            press("step-1");
-            press("step-2");
+            press("#step-1");
+            press("#step-2");
             write("#load-address", server.addresses().getFirst().address());
             double before = hours();
-            press("run-load");
+            press("#run-load");
             WaitForAsyncUtils.waitFor(
                     20, TimeUnit.SECONDS, () -> text("#log-about").contains("moments"));
             server.cut();
@@ -190,8 +184,8 @@ public class BenchStageTest extends WindowHarness {
             choose(DISCHARGE);
             settle();
             assertThat(text("#load-words")).contains("At its cut-off");
-            press("put-down");
-            press("take-over");
+            press("#put-down");
+            press("#take-over");
             double truth = bench.truth()
                     .part("battery")
                     .flatMap(p -> p.facet(Facet.Cells.class))
@@ -211,14 +205,14 @@ public class BenchStageTest extends WindowHarness {
             choose("draw");
             assertThat(button("ask-DrawsPower-idleW").isDisabled()).isTrue();
             write("#bench-address", "127.0.0.1:1");
-            press("ask-DrawsPower-idleW");
+            press("#ask-DrawsPower-idleW");
             assertThat(text("#bench-hint")).contains("Nobody answers");
             ComboBox<Part> parts = robot.lookup("#bench-part").queryComboBox();
             String part = parts.getValue().id();
             write("#bench-address", server.addresses().get(3).address());
-            press("ask-DrawsPower-idleW");
-            press("ask-DrawsPower-busyW");
-            press("put-down");
+            press("#ask-DrawsPower-idleW");
+            press("#ask-DrawsPower-busyW");
+            press("#put-down");
             Journal.Tested tested = build().journal().tests().getLast();
             Facet.DrawsPower truth = bench.truth()
                     .part(part)
@@ -238,9 +232,9 @@ public class BenchStageTest extends WindowHarness {
     public void whereItIsOtherwiseThanPlannedIsWrittenDown() throws Exception {
         show("cave-survey");
         open("bench");
-        press("bench-built");
+        press("#bench-built");
         assertThat(robot.lookup("#as-built-asBuilt-add").tryQuery()).isPresent();
-        press("as-built-asBuilt-add");
+        press("#as-built-asBuilt-add");
         assertThat(build().journal().asBuilt()).hasSize(1);
     }
 
@@ -249,10 +243,10 @@ public class BenchStageTest extends WindowHarness {
         show("cave-survey");
         open("bench");
         choose(DISCHARGE);
-        press("step-1");
-        press("step-2");
+        press("#step-1");
+        press("#step-2");
         write("#load-address", "127.0.0.1:1");
-        press("run-load");
+        press("#run-load");
         WaitForAsyncUtils.waitFor(
                 20, TimeUnit.SECONDS, () -> text("#load-words").contains("Nobody answers"));
         assertThat(text("#run-load")).isEqualTo("Run");

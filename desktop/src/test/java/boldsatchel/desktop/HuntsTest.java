@@ -32,18 +32,12 @@ public class HuntsTest extends WindowHarness {
     private static final int MOST_CHECKS = 30;
     private final Knowledge knowledge = Knowledge.shipped();
 
-    private void press(String id) {
-        inSight("#" + id);
-        robot.clickOn("#" + id);
-        settle();
-    }
-
     private boolean isThere(String id) {
         return robot.lookup("#" + id).tryQuery().isPresent();
     }
 
     private void look(String symptom, String part) {
-        press("bench-find");
+        press("#bench-find");
         onFx(() -> {
             ComboBox<Symptom> symptoms = robot.lookup("#hunt-symptom").queryComboBox();
             symptoms.setValue(knowledge.symptom(symptom).orElseThrow());
@@ -72,7 +66,7 @@ public class HuntsTest extends WindowHarness {
         Part screen = Hunt.subjects(build(), knowledge.symptom("picture-drops").orElseThrow())
                 .getFirst();
         look("picture-drops", screen.id());
-        press("hunt-begin");
+        press("#hunt-begin");
         Hunt hunt = Hunt.begin(
                 knowledge, evaluation(), knowledge.symptom("picture-drops").orElseThrow(), screen);
         Cause planted = knowledge.cause("picture-cable-long").orElseThrow();
@@ -88,12 +82,12 @@ public class HuntsTest extends WindowHarness {
                 inSight("#hunt-value");
                 write("#hunt-value", String.valueOf(clue.value().get().value()));
             } else {
-                press("hunt-answer-" + clue.outcome());
+                press("#hunt-answer-" + clue.outcome());
             }
         }
         assertThat(standing()).contains("Nearly sure").contains(planted.title());
         int checks = hunted().clues().size();
-        press("hunt-found");
+        press("#hunt-found");
         assertThat(hunted().culprit()).isEqualTo(planted.id());
         assertThat(standing()).contains("It was: " + planted.title());
         undo();
@@ -115,11 +109,11 @@ public class HuntsTest extends WindowHarness {
         show("orchard-ledger");
         open("bench");
         look("screen-dark", "panel");
-        press("hunt-practise");
+        press("#hunt-practise");
         for (int n = 0; n < MOST_CHECKS && !isThere("hunt-found"); n++) {
-            press("hunt-do");
+            press("#hunt-do");
         }
-        press("hunt-found");
+        press("#hunt-found");
         assertThat(standing()).containsPattern("Right: |It is: ");
         assertThat(robot.lookup("#hunt-clues").<Parent>query().lookupAll(".label").stream()
                         .map(l -> ((Label) l).getText()))
@@ -132,10 +126,10 @@ public class HuntsTest extends WindowHarness {
         show("orchard-ledger");
         open("bench");
         look("hot", "mainboard");
-        press("hunt-begin");
+        press("#hunt-begin");
         ComboBox<Belief.Next> shown = robot.lookup("#hunt-check").queryComboBox();
         String first = shown.getValue().check().id();
-        press("hunt-skip");
+        press("#hunt-skip");
         assertThat(hunted().clues()).containsExactly(Journal.Clue.skipped(first));
         ComboBox<Belief.Next> now = robot.lookup("#hunt-check").queryComboBox();
         assertThat(now.getItems()).noneMatch(n -> n.check().id().equals(first));

@@ -41,12 +41,6 @@ import org.testng.annotations.Test;
 /** Parts and cases of one's own, what was done to them and what they cost, in the real window. */
 public class OwnThingsTest extends WindowHarness {
 
-    private void press(String button) {
-        inSight(button);
-        robot.clickOn(button);
-        settle();
-    }
-
     private void menu(String button, int item) {
         onFx(() -> {
             robot.lookup(button).<MenuButton>query().getItems().get(item).fire();

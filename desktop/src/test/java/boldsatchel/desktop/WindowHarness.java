@@ -152,6 +152,13 @@ abstract class WindowHarness {
         return node;
     }
 
+    /** Clicks a button, brought into sight first. */
+    void press(String button) {
+        inSight(button);
+        robot.clickOn(button);
+        settle();
+    }
+
     /** Chooses in a list. */
     <T> void choose(String combo, T value) {
         onFx(() -> {

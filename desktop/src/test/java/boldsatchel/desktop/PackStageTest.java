@@ -1,0 +1,121 @@
+package boldsatchel.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.drawing.Mark;
+import boldsatchel.drawing.PackView;
+import boldsatchel.geometry.Vec;
+import boldsatchel.verdict.Finding;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.geometry.Point2D;
+import javafx.geometry.VerticalDirection;
+import javafx.scene.input.KeyCode;
+import org.testng.annotations.Test;
+
+/** Looking at a case and working on it, in the real window. */
+public class PackStageTest extends WindowHarness {
+
+    private DrawingView view(String id) {
+        return robot.lookup(id).query();
+    }
+
+    private Set<String> subjects(String id) {
+        return view(id).drawing().marks().stream().map(Mark::subject).collect(Collectors.toSet());
+    }
+
+    @Test
+    public void twoViewsAreChosenAndFollowThePosture() throws Exception {
+        show("orchard-ledger");
+        open("pack");
+        choose("#view-second", PackView.SIDE);
+        settle();
+        double closed = view("#side").drawing().heightMm();
+        choose("#posture", "in use");
+        settle();
+        assertThat(view("#side").drawing().title()).isEqualTo("Side section of Orchard ledger laptop");
+        assertThat(view("#side").drawing().heightMm()).isGreaterThan(closed);
+        assertThat(subjects("#side")).contains("panel", "keyboard", "battery");
+        choose("#view-first", PackView.EXPLODED);
+        settle();
+        assertThat(subjects("#exploded")).contains("panel", "keyboard", "mainboard", "blower", "lid", "base");
+        choose("#view-first", PackView.PLAN);
+        choose("#view-second", PackView.FRONT);
+        settle();
+    }
+
+    /** What stands at the front is gone when the cut is behind it, and back when it is drawn back. */
+    @Test
+    public void theWheelCutsDeeperAndCtrlComesNearer() throws Exception {
+        show("cave-survey");
+        open("pack");
+        assertThat(subjects("#front")).contains("charger", "battery");
+        robot.moveTo("#front");
+        for (int i = 0; i < 12; i++) {
+            robot.scroll(VerticalDirection.UP);
+        }
+        settle();
+        Set<String> cut = subjects("#front");
+        for (int i = 0; i < 24; i++) {
+            robot.scroll(VerticalDirection.DOWN);
+        }
+        settle();
+        Set<String> back = subjects("#front");
+        assertThat(Set.of(cut.contains("charger"), back.contains("charger"))).containsExactlyInAnyOrder(true, false);
+        focus("#front");
+        robot.type(KeyCode.COMMA, 40);
+        settle();
+        assertThat(subjects("#front")).contains("charger");
+        double scale = view("#plan").scale();
+        select("board");
+        focus("#plan");
+        robot.type(KeyCode.Z);
+        settle();
+        assertThat(view("#plan").scale()).isGreaterThan(scale * 1.2);
+        robot.type(KeyCode.HOME);
+        settle();
+        assertThat(view("#plan").scale()).isCloseTo(scale, within(0.01));
+    }
+
+    @Test
+    public void inTheSideSectionAPartIsDraggedToTheBackAndUp() throws Exception {
+        show("harbour-watch");
+        open("pack");
+        choose("#view-second", PackView.SIDE);
+        settle();
+        Vec before = build().placement("ball").orElseThrow().at();
+        Point2D from = onScreen("#side", before.y() + 20, before.z() + 10);
+        Point2D to = onScreen("#side", before.y() + 30, before.z() + 10);
+        drag(from, to);
+        Vec after = build().placement("ball").orElseThrow().at();
+        assertThat(after.y()).isCloseTo(before.y() + 10, within(2.0));
+        assertThat(after.x()).isEqualTo(before.x());
+        choose("#view-second", PackView.FRONT);
+        settle();
+    }
+
+    /** A second tray becomes a drawer; opened, it is told that it meets the wall before it; taken off, it is no longer. */
+    @Test
+    public void aDrawerIsJoinedOpenedAndTakenOff() throws Exception {
+        show("cave-survey");
+        open("pack");
+        press("#case-figures");
+        press("#tray-add");
+        select("tray-2");
+        fire("#tray-join", "Slide it out as a drawer");
+        assertThat(build().casing().joints()).hasSize(1);
+        choose("#posture", "open");
+        settle();
+        assertThat(evaluation().findings()).extracting(Finding::code).contains("fit.sweep");
+        focus("#joint-drawer");
+        robot.type(KeyCode.HOME);
+        settle();
+        assertThat(build().casing().inUse().settings().getFirst().amount()).isZero();
+        assertThat(evaluation().findings()).extracting(Finding::code).doesNotContain("fit.sweep");
+        select("tray-2");
+        fire("#tray-join", "Take it off");
+        assertThat(build().casing().joints()).isEmpty();
+    }
+}
