@@ -6,6 +6,7 @@ import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.balance.BalanceResult;
+import boldsatchel.edit.Edit;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
 import boldsatchel.judge.Telling.Sheet;
@@ -14,6 +15,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
+import boldsatchel.plan.Steadying;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Finding;
@@ -288,13 +290,26 @@ public final class BalanceJudge implements Judge<BalanceResult> {
             return switch (f.code()) {
                 case "balance.tips" -> {
                     List<Remedy> remedies = new ArrayList<>();
+                    Steadying.stopDeg(build, balance)
+                            .ifPresent(stop ->
+                                    remedies.add(Remedy.by("Stop the lid at " + n(stop) + "°", Steadying.stop())));
                     double weight = f.number("counterweightG");
                     if (weight > 0) {
-                        remedies.add(Remedy.advice("Add " + Math.round(weight) + " g at the front edge of the base"));
+                        Optional<Build> weighted = Steadying.weighted(build);
+                        String words = "Add " + Math.round(weight) + " g at the front edge of the base";
+                        remedies.add(
+                                weighted.isPresent()
+                                        ? Remedy.by(
+                                                "Put a steel bar at the front, where there is room",
+                                                new Edit(
+                                                        "add a counterweight",
+                                                        now -> Steadying.weighted(now)
+                                                                .orElse(now)))
+                                        : Remedy.advice(words));
                     }
                     remedies.add(Remedy.advice("Move the battery to the front"));
                     if (lidded()) {
-                        remedies.add(Remedy.advice("Stop the lid at a smaller angle, or move the hinge forward"));
+                        remedies.add(Remedy.advice("Move the hinge forward"));
                     }
                     yield remedies;
                 }

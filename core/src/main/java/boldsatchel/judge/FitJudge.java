@@ -22,6 +22,7 @@ import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Signal;
 import boldsatchel.machine.Zone;
+import boldsatchel.plan.FreeMove;
 import boldsatchel.plan.LinkPlanner;
 import boldsatchel.quantity.Spread;
 import boldsatchel.shelf.Picks;
@@ -424,7 +425,8 @@ public final class FitJudge implements Judge<FitResult> {
             if (f.code().equals("fit.antenna-metal")) {
                 return outside(f.first());
             }
-            return advice(
+            List<Remedy> cures = new ArrayList<>(moves(f));
+            cures.addAll(advice(
                     switch (f.code()) {
                         case "fit.lid-clash" -> "Lower the part in the base or make the lid deeper by that much";
                         case "fit.sweep" -> "Move the axis of the joint, or what stands in the way, by that much";
@@ -441,7 +443,20 @@ public final class FitJudge implements Judge<FitResult> {
                         case "fit.vent-covered" -> "Move the part or the vent";
                         case "fit.on-the-table" -> "Place them in Pack";
                         default -> throw Telling.unknown(f);
-                    });
+                    }));
+            return cures;
+        }
+
+        /** The smallest move that frees one of those that are in the same place. */
+        private List<Remedy> moves(Noted f) {
+            boolean stuck = Set.of("fit.clash", "fit.lid-clash", "fit.outside", "fit.sweep")
+                    .contains(f.code());
+            return stuck
+                    ? FreeMove.of(build, f.subjects()).stream()
+                            .map(m -> Remedy.by(
+                                    m.words(), FreeMove.edit("move " + m.part().name(), f.subjects())))
+                            .toList()
+                    : List.of();
         }
 
         /** A part that is an antenna and nothing else gives its place to a socket in the wall for one outside. */

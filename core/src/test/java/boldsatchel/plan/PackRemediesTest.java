@@ -1,0 +1,103 @@
+package boldsatchel.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.edit.Edits;
+import boldsatchel.fit.FitResult;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Remedy;
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.Test;
+
+/** What the program can do itself about parts that do not fit and machines that tip. */
+public class PackRemediesTest {
+
+    private static Finding found(Evaluation evaluation, String code) {
+        return evaluation.findings().stream()
+                .filter(f -> f.code().equals(code))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Build done(Build build, Remedy remedy) {
+        return remedy.edit().orElseThrow().change().apply(build);
+    }
+
+    /** The trackball stands 3 mm into the screen of the closed lid: down by 3 mm and the wanted gap. */
+    @Test
+    public void aLidThatDoesNotCloseClosesAfterTheFirstRemedy() {
+        Build build = Library.demo("harbour-watch").orElseThrow();
+        Evaluation before = Evaluator.evaluate(build);
+        Remedy first = found(before, "fit.lid-clash").remedies().getFirst();
+        assertThat(first.words()).startsWith("Move ").contains("mm");
+        Build mended = done(build, first);
+        Evaluation after = Evaluator.evaluate(mended);
+        assertThat(after.findings())
+                .extracting(Finding::code)
+                .doesNotContain("fit.lid-clash", "fit.clash", "fit.outside");
+        assertThat(after.of(FitResult.class).tightest().orElseThrow().nominal())
+                .isGreaterThanOrEqualTo(build.brief().limits().gapMm() - 1e-6);
+    }
+
+    /** Two parts that overlap by 2 mm along one way and by much more along the others part along that one. */
+    @Test
+    public void theSmallestMoveIsTaken() {
+        Build build = Library.demo("cave-survey").orElseThrow();
+        Part protection = build.part("protection").orElseThrow();
+        Vec at = build.placement("protection").orElseThrow().at();
+        // The converter ends at y = 28, the protection board begins at 31.
+        Build pushed =
+                Edits.move(protection, new Vec(at.x(), 26, at.z())).change().apply(build);
+        FreeMove move = FreeMove.of(pushed, List.of("protection", "converter")).orElseThrow();
+        assertThat(move.mm()).isCloseTo(2 + build.brief().limits().gapMm(), within(0.15));
+        assertThat(move.way()).isIn(Face.BACK, Face.FRONT);
+        assertThat(Evaluator.evaluate(FreeMove.edit("move", List.of("protection", "converter"))
+                                .change()
+                                .apply(pushed))
+                        .of(FitResult.class)
+                        .clashes())
+                .isEmpty();
+        assertThat(FreeMove.of(pushed, List.of("nobody"))).isEmpty();
+    }
+
+    @Test
+    public void aLaptopThatTipsIsMendedInTwoWays() {
+        Build build = Library.demo("orchard-ledger").orElseThrow();
+        Evaluation before = Evaluator.evaluate(build);
+        List<Remedy> offered = found(before, "balance.tips").remedies().stream()
+                .filter(r -> r.edit().isPresent())
+                .toList();
+        assertThat(offered).isNotEmpty();
+        for (Remedy remedy : offered) {
+            Evaluation after = Evaluator.evaluate(done(build, remedy));
+            assertThat(after.findings())
+                    .as(remedy.words())
+                    .extracting(Finding::code)
+                    .doesNotContain("balance.tips");
+            assertThat(after.of(FitResult.class).clashes()).isEmpty();
+        }
+        assertThat(offered.getFirst().words()).startsWith("Stop the lid at ");
+    }
+
+    @Test
+    public void aWeightIsOnlyOfferedWhereItHelpsAndThereIsRoom() {
+        Build steady = Library.demo("harbour-watch").orElseThrow();
+        assertThat(Steadying.weighted(steady)).isEmpty();
+        Build laptop = Library.demo("orchard-ledger").orElseThrow();
+        Optional<Build> weighted = Steadying.weighted(laptop);
+        weighted.ifPresent(w -> {
+            Part bar = w.parts().list().getLast();
+            assertThat(bar.massG().value()).isGreaterThan(100);
+            assertThat(w.placement(bar.id())).isPresent();
+        });
+    }
+}
