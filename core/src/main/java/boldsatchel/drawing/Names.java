@@ -21,6 +21,9 @@ final class Names {
 
     private static final int MOST_LETTERS = 14;
     private static final int MOST_LINES = 3;
+    /** Height of what stands over the left column, in letters' sizes. */
+    private static final double CHOICE = 2.6;
+
     private static final int NOBODY = -1;
 
     private final double cell;
@@ -154,8 +157,24 @@ final class Names {
         while (taken(ofRight, letterMm) > height && taken(ofLeft, letterMm) < taken(ofRight, letterMm) - letterMm * 3) {
             ofLeft.add(ofRight.removeFirst());
         }
-        column(marks, ofLeft, letterMm, left - letterMm * 0.8, Align.RIGHT);
-        column(marks, ofRight, letterMm, right + letterMm * 0.8, Align.LEFT);
+        // At the top left is the choice of what is shown.
+        double choice = CHOICE * letterMm;
+        column(marks, fitting(ofLeft, height - choice, letterMm), letterMm, left - letterMm * 0.8, choice, Align.RIGHT);
+        column(marks, fitting(ofRight, height, letterMm), letterMm, right + letterMm * 0.8, 0, Align.LEFT);
+    }
+
+    /** Names on one line each where there is no room for more. */
+    private static List<Beside> fitting(List<Beside> side, double height, double letterMm) {
+        if (taken(side, letterMm) <= height) {
+            return side;
+        }
+        return new ArrayList<>(side.stream()
+                .map(b -> new Beside(b.name(), List.of(cut(b.name().text(), MOST_LETTERS)), b.at()))
+                .toList());
+    }
+
+    private static String cut(String text, int letters) {
+        return text.length() <= letters ? text : text.substring(0, letters - 1).strip() + "…";
     }
 
     private static double taken(List<Beside> side, double letterMm) {
@@ -167,17 +186,16 @@ final class Names {
     }
 
     /** As near to the height of its thing as the others let it, from above. */
-    private void column(List<Mark> marks, List<Beside> side, double letterMm, double x, Align align) {
+    private void column(List<Mark> marks, List<Beside> side, double letterMm, double x, double from, Align align) {
         side.sort(Comparator.comparingDouble(b -> b.at().y()));
         double[] tops = new double[side.size()];
-        // At the top left is the choice of what is shown.
-        double next = align == Align.RIGHT ? letterMm * 2.6 : 0;
+        double next = from;
         for (int i = 0; i < tops.length; i++) {
             double wanted = side.get(i).at().y() - high(side.get(i), letterMm) / 2;
             tops[i] = Math.max(next, wanted);
             next = tops[i] + high(side.get(i), letterMm);
         }
-        double end = Math.max(down * cell, taken(side, letterMm));
+        double end = Math.max(down * cell, from + taken(side, letterMm));
         for (int i = tops.length - 1; i >= 0; i--) {
             tops[i] = Math.min(tops[i], end - high(side.get(i), letterMm));
             end = tops[i];
@@ -229,7 +247,7 @@ final class Names {
             lines.add(line);
             rest = rest.substring(line.length()).strip();
         }
-        lines.add(rest.length() <= MOST_LETTERS ? rest : rest.substring(0, MOST_LETTERS - 1) + "…");
+        lines.add(cut(rest, MOST_LETTERS));
         return lines;
     }
 

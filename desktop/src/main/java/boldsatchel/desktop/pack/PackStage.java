@@ -149,6 +149,7 @@ public final class PackStage implements WorkStage {
         prepare(second);
         sample.setId("sample");
         sample.setPrefWidth(210);
+        sample.setMinWidth(210);
         sample.setOnMousePressed(e ->
                 sample.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
         HBox views = new HBox(6, linked, sample);
