@@ -51,9 +51,6 @@ public record Joint(
 
         /** What it does to the carried tray at an amount, in the frame of the tray it is fixed to. */
         Pose move(Vec at, double amount);
-
-        /** An amount with its unit. */
-        Quantity measure();
     }
 
     /**
@@ -96,11 +93,6 @@ public record Joint(
         @Override
         public Pose move(Vec at, double amount) {
             return Pose.about(at, axis, amount);
-        }
-
-        @Override
-        public Quantity measure() {
-            return Quantity.ANGLE;
         }
     }
 
@@ -153,11 +145,6 @@ public record Joint(
         public Pose move(Vec at, double amount) {
             return Pose.moved(way.times(amount / way.length()));
         }
-
-        @Override
-        public Quantity measure() {
-            return Quantity.LENGTH;
-        }
     }
 
     /**
@@ -208,11 +195,6 @@ public record Joint(
         @Override
         public Pose move(Vec at, double amount) {
             return Pose.NONE;
-        }
-
-        @Override
-        public Quantity measure() {
-            return Quantity.COUNT;
         }
     }
 

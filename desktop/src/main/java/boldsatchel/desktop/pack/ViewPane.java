@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import javafx.geometry.Point2D;
 import javafx.scene.control.ComboBox;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
@@ -135,11 +134,6 @@ final class ViewPane extends Region {
         zoom = next;
         changed.run();
         requestLayout();
-    }
-
-    /** Whether the mouse is on the ground, which the picture is drawn by. */
-    boolean isGround(MouseEvent e) {
-        return drawing.subjectAt(e.getX(), e.getY()).isEmpty();
     }
 
     @Override
