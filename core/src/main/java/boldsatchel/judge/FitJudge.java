@@ -91,21 +91,44 @@ public final class FitJudge implements Judge<FitResult> {
                 Lazy.of(() -> new Working(steps(build, fit), gap, METHOD)));
     }
 
+    /** What is told of the tightest place, whatever it is. */
     private static String sentence(Build build, FitResult fit) {
-        Optional<FitResult.Clash> clash = deepest(fit);
-        if (clash.isPresent()) {
-            return meeting(build, clash.get()) + " by " + n(clash.get().depthMm()) + " mm.";
-        }
-        if (!fit.outside().isEmpty()) {
-            FitResult.Outside out = fit.outside().getFirst();
-            return name(build, out.part()) + " goes through the wall of "
-                    + out.shell().name() + " by " + n(out.byMm()) + " mm.";
+        double depth = -fit.nearest().map(FitResult.Nearest::mm).orElse(0.0);
+        if (depth > 0) {
+            return stuck(build, fit, depth);
         }
         return fit.gaps().stream()
                 .findFirst()
                 .map(g -> "Tightest gap " + n(g.gapMm()) + " mm, " + name(build, g.a()) + " to " + name(build, g.b())
                         + where(g.where()) + ".")
                 .orElse(fit.tightest().isPresent() ? "Everything is far apart." : "Not known yet: nothing is packed.");
+    }
+
+    private static String stuck(Build build, FitResult fit, double depth) {
+        String by = " by " + n(depth) + " mm.";
+        Optional<FitResult.Clash> clash = deepest(fit).filter(c -> c.depthMm() == depth);
+        if (clash.isPresent()) {
+            return meeting(build, clash.get()) + by;
+        }
+        for (FitResult.Outside out : fit.outside()) {
+            if (out.byMm() == depth) {
+                return name(build, out.part()) + " goes through the wall of "
+                        + out.shell().name() + by;
+            }
+        }
+        for (FitResult.Hit hit : fit.hits()) {
+            if (hit.depthMm() == depth) {
+                return name(build, hit.a()) + " hits " + other(build, hit.b()) + " on the way from “" + hit.from()
+                        + "” to “" + hit.to() + "”" + by;
+            }
+        }
+        FitResult.Below below = fit.below().getFirst();
+        return name(build, below.subject()) + " reaches below the table " + in(below.posture()) + by;
+    }
+
+    /** What is hit; the table is neither part nor tray. */
+    private static String other(Build build, String id) {
+        return id.equals(FitResult.TABLE) ? "the table" : name(build, id);
     }
 
     private static String where(FitResult.Where where) {
@@ -343,11 +366,6 @@ public final class FitJudge implements Judge<FitResult> {
                     .orElseThrow();
         }
 
-        /** What is hit; the table is neither part nor tray. */
-        private String other(Noted f) {
-            return f.subjects().get(1).equals(FitResult.TABLE) ? "the table" : second(f);
-        }
-
         private String joint(FitResult.Hit hit) {
             return build.casing().joint(hit.joint()).map(Joint::name).orElse("the joint");
         }
@@ -386,7 +404,8 @@ public final class FitJudge implements Judge<FitResult> {
                             + " mm deep.";
                 case "fit.sweep" -> {
                     FitResult.Hit hit = hit(f);
-                    yield who + " hits " + other(f) + " on the way from “" + hit.from() + "” to “" + hit.to()
+                    yield who + " hits " + other(build, f.subjects().get(1)) + " on the way from “" + hit.from()
+                            + "” to “" + hit.to()
                             + "”, with " + joint(hit) + " open by " + amount(hit) + ", and would be " + f.n("depthMm")
                             + " mm deep in it.";
                 }

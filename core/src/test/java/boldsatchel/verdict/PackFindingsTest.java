@@ -99,6 +99,10 @@ public class PackFindingsTest {
                                 "folded back", Posture.Held.TABLE, true, List.of(new Posture.Setting("hinge", 230)))));
         Finding finding = found(packed(casing, 20), "fit.below-table").orElseThrow();
         assertThat(finding.message()).startsWith("lid reaches").contains("below the table", "“folded back”");
+        assertThat(Evaluator.evaluate(packed(casing, 20))
+                        .verdict(Verdict.Kind.PACKS)
+                        .sentence())
+                .contains("table");
         Casing held = casing.withPostures(List.of(
                 Posture.CLOSED,
                 new Posture("folded back", Posture.Held.HANDS, true, List.of(new Posture.Setting("hinge", 230)))));
