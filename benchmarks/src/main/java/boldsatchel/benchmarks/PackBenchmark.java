@@ -123,6 +123,7 @@ public class PackBenchmark {
     }
 
     private Drawing draw(PackView view) {
-        return PackDrawings.of(drawn, new PackDrawings.Look(view, "base", Posture.CLOSED), Room.window(780, 380));
+        return PackDrawings.of(drawn, new PackDrawings.Look(view, "base", Posture.CLOSED))
+                .in(Room.window(780, 380));
     }
 }

@@ -99,7 +99,8 @@ public final class Book {
     }
 
     private static Drawing pack(Evaluation evaluation, PackView view, Shell shell, Posture posture) {
-        return PackDrawings.of(evaluation, new PackDrawings.Look(view, shell.id(), posture), PACK_PAGE);
+        return PackDrawings.of(evaluation, new PackDrawings.Look(view, shell.id(), posture))
+                .in(PACK_PAGE);
     }
 
     private static void power(List<Drawing> drawings, Build build, ChainResult chain, Rung root) {

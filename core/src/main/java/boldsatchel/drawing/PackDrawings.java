@@ -5,6 +5,7 @@ import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Axis;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Flat;
@@ -64,33 +65,94 @@ public final class PackDrawings {
         }
     }
 
-    /** Draws. */
-    public static Drawing of(Evaluation evaluation, Look look, Room room) {
-        return new Sheet(evaluation, look, room).drawn();
+    /** What a look shows, made ready to be drawn in any room. */
+    public static Picture of(Evaluation evaluation, Look look) {
+        return new Picture(evaluation, look);
     }
 
-    /** How wide and how high what a look shows is, mm, without anything written. */
-    public static Flat extent(Evaluation evaluation, Look look) {
-        Sheet sheet = new Sheet(evaluation, look, Room.page(1, 1));
-        return new Flat(sheet.width(), sheet.height());
+    /** Two pictures drawn so that a millimetre is as long in both. */
+    public static List<Drawing> atOneScale(Picture first, Room one, Picture second, Room other) {
+        double most = Math.min(first.scale(one), second.scale(other));
+        return List.of(first.in(one.atMost(most)), second.in(other.atMost(most)));
     }
 
-    /** The plan of a tray without a word, to be told by its shape. */
-    public static Drawing small(Evaluation evaluation, String shell) {
-        Look look = new Look(PackView.PLAN, shell, Posture.CLOSED);
-        Sheet sheet = new Sheet(evaluation, look, Room.page(1, 1));
-        return sheet.bare();
+    /** What a look shows, ready to be drawn. */
+    public static final class Picture {
+        private final Evaluation evaluation;
+        private final Look look;
+        private final Scene scene;
+        private final Flat low;
+        private final Flat size;
+
+        private Picture(Evaluation evaluation, Look look) {
+            this.evaluation = evaluation;
+            this.look = look;
+            // Its extent is that of all, cut away or not: a cut that moves does not move the picture.
+            scene = uncut(evaluation, look);
+            List<Flat> seen = new ArrayList<>();
+            for (Scene.Thing thing : scene.things()) {
+                for (Vec corner : thing.solid().bounds().corners()) {
+                    seen.add(look.view().from().at(thing.pose().apply(corner)));
+                }
+            }
+            double left = seen.stream().mapToDouble(Flat::across).min().orElse(0);
+            double bottom = seen.stream().mapToDouble(Flat::up).min().orElse(0);
+            low = new Flat(left, bottom);
+            size = new Flat(
+                    seen.stream().mapToDouble(Flat::across).max().orElse(0) - left,
+                    seen.stream().mapToDouble(Flat::up).max().orElse(0) - bottom);
+            cut(evaluation, look, scene);
+        }
+
+        /** How wide and how high what is shown is, mm, without anything written. */
+        public Flat extent() {
+            return size;
+        }
+
+        /** Drawn, with all that is written on it. */
+        public Drawing in(Room room) {
+            return new Sheet(this, room).drawn();
+        }
+
+        /** Without a word, to be told by its shape. */
+        public Drawing bare() {
+            Sketch bare = new Sketch(low.across(), low.up() + size.up());
+            new ScenePainter(
+                            bare,
+                            new Names(size.across(), size.up()),
+                            look.view().from(),
+                            false)
+                    .paint(scene, "");
+            return bare.done(look.view().title() + look.shell(), size.across(), size.up());
+        }
+
+        /** Units a millimetre takes in a room. */
+        private double scale(Room room) {
+            return room.scale(size.across(), size.up(), columns(), ABOVE + below());
+        }
+
+        /** Width of what is written at both sides, in letter sizes. */
+        private static double columns() {
+            return 2 * (Names.columnLetters() + BESIDE);
+        }
+
+        /** Height of what is written below, in letter sizes. */
+        private double below() {
+            return BELOW + (look.legend() ? LEGEND : 0);
+        }
     }
 
     /** Solid things that a look shows, in the frame of its tray; those that a section cuts away are not among them. */
     static Scene scene(Evaluation evaluation, Look look) {
-        Scene scene = uncut(evaluation, look);
+        return of(evaluation, look).scene;
+    }
+
+    private static void cut(Evaluation evaluation, Look look, Scene scene) {
         Casing casing = evaluation.build().casing();
         Shell shell = casing.shell(look.shell()).orElseThrow();
         look.view()
                 .cut()
                 .ifPresent(from -> plane(casing, shell, look, scene, from).ifPresent(at -> scene.cut(from, at)));
-        return scene;
     }
 
     private static Scene uncut(Evaluation evaluation, Look look) {
@@ -169,46 +231,31 @@ public final class PackDrawings {
         private final Shell shell;
         private final Viewpoint from;
         private final Scene scene;
-        private final double[] extent = {
-            Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY
-        };
+        private final double[] extent;
         private final double letter;
         private final double column;
         private final double below;
         private final Sketch s;
 
-        Sheet(Evaluation evaluation, Look look, Room room) {
-            this.evaluation = evaluation;
+        Sheet(Picture picture, Room room) {
+            this.evaluation = picture.evaluation;
             this.build = evaluation.build();
             this.casing = build.casing();
             this.fit = evaluation.of(FitResult.class);
-            this.look = look;
+            this.look = picture.look;
             this.shell = build.shell(look.shell()).orElseThrow();
             this.from = look.view().from();
-            this.scene = scene(evaluation, look);
-            // All of it, cut away or not: a cut that moves does not move the picture.
-            for (Scene.Thing thing : uncut(evaluation, look).things()) {
-                for (Vec corner : thing.solid().bounds().corners()) {
-                    reach(thing.pose().apply(corner));
-                }
-            }
-            if (scene.things().isEmpty()) {
-                reach(Vec.ZERO);
-            }
-            double columns = 2 * (Names.columnLetters() + BESIDE);
-            below = BELOW + (look.legend() ? LEGEND : 0);
-            double scale = room.scale(width(), height(), columns, ABOVE + below);
-            letter = room.letter() / scale;
-            column = (Names.columnLetters() + BESIDE) * letter;
+            this.scene = picture.scene;
+            extent = new double[] {
+                picture.low.across(),
+                picture.low.up(),
+                picture.low.across() + picture.size.across(),
+                picture.low.up() + picture.size.up()
+            };
+            below = picture.below();
+            letter = room.letter() / picture.scale(room);
+            column = Picture.columns() / 2 * letter;
             s = new Sketch(extent[0] - column, extent[3] + ABOVE * letter);
-        }
-
-        private void reach(Vec corner) {
-            Flat at = from.at(corner);
-            extent[0] = Math.min(extent[0], at.across());
-            extent[1] = Math.min(extent[1], at.up());
-            extent[2] = Math.max(extent[2], at.across());
-            extent[3] = Math.max(extent[3], at.up());
         }
 
         private double width() {
@@ -223,7 +270,7 @@ public final class PackDrawings {
             double wide = width() + 2 * column;
             double high = height() + (ABOVE + below) * letter;
             Names names = new Names(wide, high - (look.legend() ? LEGEND * letter : 0));
-            boolean square = look.view() != PackView.EXPLODED;
+            boolean square = look.view().isSquare();
             table();
             new ScenePainter(s, names, from, !square).paint(scene, look.selected());
             if (square) {
@@ -245,19 +292,12 @@ public final class PackDrawings {
             return s.done(what, wide, high);
         }
 
-        Drawing bare() {
-            Sketch bare = new Sketch(extent[0], extent[3]);
-            new ScenePainter(bare, new Names(width(), height()), from, false).paint(scene, "");
-            return bare.done(look.view().title() + shell.name(), width(), height());
-        }
-
         /** What it stands on, where the machine is seen as it stands. */
         private void table() {
             if (look.view() == PackView.PLAN || look.view() == PackView.EXPLODED || !whole(casing, look)) {
                 return;
             }
-            double z = shell.outside().z()
-                    - casing.feet().map(Casing.Feet::heightMm).orElse(0.0);
+            double z = casing.tableZ();
             boolean stands = look.posture().held().stands();
             if (stands) {
                 double more = 1.6 * letter;
@@ -344,9 +384,7 @@ public final class PackDrawings {
             Box flat = vent.box();
             Vec out = Vec.on(vent.wall().axis(), vent.wall().sign() * wall);
             Box b = pose.around(flat.around(flat.moved(out)));
-            int through = pose.turned(
-                            boldsatchel.geometry.Axis.ALL.get(vent.wall().axis()))
-                    .ordinal();
+            int through = pose.turned(Axis.ALL.get(vent.wall().axis())).ordinal();
             if (through == across() || through == up()) {
                 slots(b.low(across()), b.low(up()), b.size(across()), b.size(up()));
             }
@@ -434,8 +472,7 @@ public final class PackDrawings {
                         .posture(look.posture().name())
                         .map(BalanceResult.InPosture::centre)
                         .orElse(evaluation.of(BalanceResult.class).centre());
-                double z = shell.outside().z()
-                        - casing.feet().map(Casing.Feet::heightMm).orElse(0.0);
+                double z = casing.tableZ();
                 s.line(centre.along(across()), centre.z(), centre.along(across()), z, Sketch.NARROW, true, Ink.INK, "");
             } else {
                 return;

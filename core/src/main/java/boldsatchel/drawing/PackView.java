@@ -51,6 +51,16 @@ public enum PackView {
         return cut;
     }
 
+    /** Whether it is square to the axes. */
+    public boolean isSquare() {
+        return this != EXPLODED;
+    }
+
+    /** Whether the same runs to the right in both, so that one below the other can be compared. */
+    public boolean isInLineWith(PackView other) {
+        return isSquare() && other.isSquare() && across() == other.across();
+    }
+
     /** Axis that runs to the right; only of a view square to the axes. */
     public int across() {
         return this == SIDE ? 1 : 0;

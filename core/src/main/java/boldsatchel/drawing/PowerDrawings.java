@@ -6,6 +6,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.power.Breach;
+import boldsatchel.power.Copper;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.quantity.Units;
 import java.util.List;
@@ -153,7 +154,7 @@ public final class PowerDrawings {
         /** Share of the current limit that is used. */
         private Optional<Double> fullness(Rung rung, OperatingPoint.RungState state) {
             return switch (rung.stage()) {
-                case Rung.Wire w -> Optional.of(state.ampsIn() / boldsatchel.power.Copper.closedCaseAmps(w.awg()));
+                case Rung.Wire w -> Optional.of(state.ampsIn() / Copper.closedCaseAmps(w.awg()));
                 case Rung.Contact c -> Optional.of(state.ampsIn() / c.ratedA());
                 case Rung.Diode d -> Optional.of(state.ampsIn() / d.ratedA());
                 case Rung.OfPart of -> build.part(of.part()).flatMap(p -> limitA(p, state));

@@ -30,7 +30,12 @@ final class Scene {
      * @param cut the side on which a section has cut it
      */
     record Thing(
-            String subject, Optional<Part> part, Solid solid, Pose pose, List<Look.Decal> decals, Optional<Face> cut) {}
+            String subject,
+            Optional<Part> part,
+            Solid solid,
+            Pose pose,
+            List<Decals.Decal> decals,
+            Optional<Face> cut) {}
 
     private final List<Thing> things = new ArrayList<>();
 
@@ -71,9 +76,9 @@ final class Scene {
         Part part = placed.part();
         Pose own = placed.placement().pose(part.body().bounds()).within(pose);
         List<Solid> solids = part.body().whole();
-        List<List<Look.Decal>> decals = new ArrayList<>();
+        List<List<Decals.Decal>> decals = new ArrayList<>();
         solids.forEach(s -> decals.add(new ArrayList<>()));
-        for (Look.Decal decal : Look.of(part)) {
+        for (Decals.Decal decal : Decals.of(part)) {
             int on = under(decal, solids);
             decals.get(on).add(lying(decal, solids.get(on).bounds()));
         }
@@ -91,7 +96,7 @@ final class Scene {
     }
 
     /** The solid that is outermost under the middle of something drawn on a side; the largest where there is none. */
-    private static int under(Look.Decal decal, List<Solid> solids) {
+    private static int under(Decals.Decal decal, List<Solid> solids) {
         Vec middle = Vec.ZERO;
         for (Vec point : decal.points()) {
             middle = middle.plus(point.times(1.0 / decal.points().size()));
@@ -121,12 +126,12 @@ final class Scene {
     }
 
     /** Moved on to the side of the solid that it is on. */
-    private static Look.Decal lying(Look.Decal decal, Box on) {
+    private static Decals.Decal lying(Decals.Decal decal, Box on) {
         int axis = decal.face().axis();
         List<Vec> points = decal.points().stream()
                 .map(p -> p.plus(Vec.on(axis, on.end(decal.face()) - p.along(axis))))
                 .toList();
-        return new Look.Decal(decal.face(), points, decal.fill(), decal.open(), decal.ink(), decal.opacity());
+        return new Decals.Decal(decal.face(), points, decal.fill(), decal.open(), decal.ink(), decal.opacity());
     }
 
     /**
@@ -165,7 +170,7 @@ final class Scene {
         Vec low = box.lowCorner();
         Vec high = box.highCorner();
         Vec on = Vec.on(face.axis(), near);
-        List<Look.Decal> kept =
+        List<Decals.Decal> kept =
                 thing.decals().stream().filter(d -> d.face() != face).toList();
         return Optional.of(new Thing(
                 thing.subject(),

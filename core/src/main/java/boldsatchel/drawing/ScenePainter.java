@@ -4,7 +4,7 @@ import boldsatchel.drawing.Mark.Point;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Flat;
 import boldsatchel.geometry.PaintOrder;
-import boldsatchel.geometry.Polygon;
+import boldsatchel.geometry.Side;
 import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Viewpoint;
@@ -88,9 +88,9 @@ final class ScenePainter {
     }
 
     private void thing(Scene.Thing thing, Solid piece, boolean lastPiece, boolean selected) {
-        List<Polygon> sides = Polygon.of(piece, thing.pose());
+        List<Side> sides = Side.of(piece, thing.pose());
         Optional<Vec> cut = thing.cut().map(f -> thing.pose().direction(Vec.on(f.axis(), f.sign())));
-        for (Polygon side : sides) {
+        for (Side side : sides) {
             if (side.faces(from)) {
                 boolean isCut = cut.filter(c -> c.dot(side.outward()) > 0.999).isPresent();
                 side(thing, side, isCut);
@@ -102,7 +102,7 @@ final class ScenePainter {
         edges(thing, piece, sides, cut, selected);
     }
 
-    private void side(Scene.Thing thing, Polygon side, boolean isCut) {
+    private void side(Scene.Thing thing, Side side, boolean isCut) {
         List<Point> points = points(side.corners());
         Ink tint = thing.part().map(p -> FamilyStyle.of(p.family()).tint()).orElse(Ink.WALL);
         s.polygon(points, tint, 1, thing.subject());
@@ -128,7 +128,7 @@ final class ScenePainter {
         }
     }
 
-    private double shade(Polygon side) {
+    private double shade(Side side) {
         double light = aside ? Math.max(0, side.outward().dot(LIGHT)) : 1;
         double depth = 0;
         for (Vec corner : side.corners()) {
@@ -139,7 +139,7 @@ final class ScenePainter {
         return aside ? SIDE_SHADE * (1 - light) : FAR_SHADE * Math.clamp(depth, 0, 1);
     }
 
-    private void decal(Scene.Thing thing, Look.Decal decal) {
+    private void decal(Scene.Thing thing, Decals.Decal decal) {
         Vec outward =
                 thing.pose().direction(Vec.on(decal.face().axis(), decal.face().sign()));
         if (outward.dot(from.toward()) <= 1e-9) {
@@ -159,16 +159,16 @@ final class ScenePainter {
     }
 
     /** Lines round each side that is seen; of what is round only those that part what is seen from what is not. */
-    private void edges(Scene.Thing thing, Solid piece, List<Polygon> sides, Optional<Vec> cut, boolean selected) {
+    private void edges(Scene.Thing thing, Solid piece, List<Side> sides, Optional<Vec> cut, boolean selected) {
         Ink ink = selected ? Ink.ACCENT : Ink.INK;
         for (int i = 0; i < sides.size(); i++) {
-            Polygon side = sides.get(i);
+            Side side = sides.get(i);
             boolean isCut = cut.filter(c -> c.dot(side.outward()) > 0.999).isPresent();
             double pen = selected ? SELECTED_PEN : isCut ? CUT_PEN : EDGE_PEN;
             if (side.edge() && side.faces(from)) {
                 outline(thing, piece, side, pen, ink);
             } else if (!side.edge()) {
-                Polygon next = i + 1 < sides.size() ? sides.get(i + 1) : sides.get(2);
+                Side next = i + 1 < sides.size() ? sides.get(i + 1) : sides.get(2);
                 if (side.faces(from) != next.faces(from)) {
                     s.curve(points(List.of(side.corners().get(1), side.corners().get(2))), pen, ink, thing.subject());
                 }
@@ -177,7 +177,7 @@ final class ScenePainter {
     }
 
     /** Where the painter cut a box to get the order right, there is no edge. */
-    private void outline(Scene.Thing thing, Solid piece, Polygon side, double pen, Ink ink) {
+    private void outline(Scene.Thing thing, Solid piece, Side side, double pen, Ink ink) {
         if (piece.equals(thing.solid())) {
             s.outline(points(side.corners()), pen, false, ink, thing.subject());
             return;

@@ -49,7 +49,7 @@ final class BetweenTrays {
 
     private void table(Hung.Tray tray, Posture posture) {
         Pose pose = hung.pose(tray, posture);
-        double tableZ = hung.tableZ();
+        double tableZ = hung.casing().tableZ();
         if (pose.around(tray.reach()).z() > tableZ - FitEngine.CONTACT_MM) {
             return;
         }
@@ -81,7 +81,7 @@ final class BetweenTrays {
             return;
         }
         FitResult.Where where = new FitResult.Where(posture.name());
-        boolean nested = hung.nested(a, b);
+        boolean nested = a.isNested(b);
         List<Seen> ofOther = seen(b, ofB, reachA);
         for (Seen x : seen(a, ofA, reachB)) {
             for (Seen y : ofOther) {

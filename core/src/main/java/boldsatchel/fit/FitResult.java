@@ -38,6 +38,9 @@ public record FitResult(
         List<Below> below,
         Optional<Spread> tightest) {
 
+    /** What stands for the table beside the ids of parts and trays: no id, since those have no spaces. */
+    public static final String TABLE = "the table";
+
     /**
      * Where a meeting happens.
      *
@@ -155,9 +158,6 @@ public record FitResult(
         gaps.stream().limit(1).forEach(g -> all.add(new Nearest(g.a(), g.b(), g.where(), g.gapMm())));
         return all.stream().min(Comparator.comparingDouble(Nearest::mm));
     }
-
-    /** What stands for the table beside the ids of parts and trays. */
-    public static final String TABLE = "table";
 
     /** The part where it lies, if it is placed. */
     public Optional<Placed> placed(String part) {

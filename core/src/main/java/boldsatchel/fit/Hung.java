@@ -25,9 +25,10 @@ record Hung(Casing casing, List<Tray> trays) {
      * @param parts that lie in it
      * @param things all of it that can be hit: its parts, then its walls, floor and ribs
      * @param reach a box around all of it
+     * @param closed where it is when all is closed, in the frame of the one that stands
      */
-    record Tray(Shell shell, List<Placed> parts, List<Thing> things, Box reach) {
-        static Tray of(Shell shell, List<Placed> parts) {
+    record Tray(Shell shell, List<Placed> parts, List<Thing> things, Box reach, Box closed) {
+        static Tray of(Shell shell, List<Placed> parts, Pose closed) {
             List<Thing> things = new ArrayList<>();
             Box reach = shell.outside();
             for (Placed part : parts) {
@@ -41,7 +42,7 @@ record Hung(Casing casing, List<Tray> trays) {
             List<Solid> inside = new ArrayList<>(Trays.solidsWithFloor(shell));
             things.add(new Thing(shell.id(), inside, Optional.empty(), Kind.FLOOR));
             things.add(new Thing(shell.id(), List.copyOf(Trays.walls(shell)), Optional.empty(), Kind.WALLS));
-            return new Tray(shell, parts, things, reach);
+            return new Tray(shell, parts, things, reach, closed.around(shell.outside()));
         }
 
         private static boolean standsOut(Placed part, Shell shell) {
@@ -50,6 +51,11 @@ record Hung(Casing casing, List<Tray> trays) {
 
         String id() {
             return shell.id();
+        }
+
+        /** Whether one of two is inside the other when all is closed. */
+        boolean isNested(Tray other) {
+            return closed.signedDistance(other.closed) < -FitEngine.CONTACT_MM;
         }
     }
 
@@ -106,17 +112,10 @@ record Hung(Casing casing, List<Tray> trays) {
         List<Tray> trays = new ArrayList<>();
         for (Shell shell : casing.shells()) {
             if (casing.belongs(shell.id())) {
-                trays.add(Tray.of(shell, Placed.in(shell, placed)));
+                trays.add(Tray.of(shell, Placed.in(shell, placed), casing.pose(shell.id(), Posture.CLOSED)));
             }
         }
         return new Hung(casing, trays);
-    }
-
-    /** Whether one of two trays is inside the other when all is closed. */
-    boolean nested(Tray a, Tray b) {
-        Box first = pose(a, Posture.CLOSED).around(a.shell().outside());
-        Box second = pose(b, Posture.CLOSED).around(b.shell().outside());
-        return first.signedDistance(second) < -FitEngine.CONTACT_MM;
     }
 
     /** How a tray lies in the frame of the one that stands. */
@@ -140,11 +139,5 @@ record Hung(Casing casing, List<Tray> trays) {
             }
         }
         return amounts;
-    }
-
-    /** Height of the table in the frame of the tray that stands. */
-    double tableZ() {
-        double floor = casing.standing().map(s -> s.outside().z()).orElse(0.0);
-        return floor - casing.feet().map(Casing.Feet::heightMm).orElse(0.0);
     }
 }

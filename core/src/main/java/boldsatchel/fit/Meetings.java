@@ -122,6 +122,7 @@ final class Meetings {
         hits.sort(Comparator.comparingDouble((FitResult.Hit h) -> -h.depthMm())
                 .thenComparing(FitResult.Hit::from)
                 .thenComparing(FitResult.Hit::to)
+                .thenComparing(FitResult.Hit::joint)
                 .thenComparing(FitResult.Hit::a)
                 .thenComparing(FitResult.Hit::b));
         return List.copyOf(hits);

@@ -101,7 +101,7 @@ final class Sweep {
             for (Body a : moves) {
                 for (Body b : stays) {
                     if (meetings.isNew(a.thing.id(), b.thing.id())
-                            && a.thing.concerns(b.thing, hung.nested(a.tray, b.tray))
+                            && a.thing.concerns(b.thing, a.tray.isNested(b.tray))
                             && !a.thing.mayTouch(b.thing)) {
                         meet(a, b);
                     }
@@ -154,7 +154,7 @@ final class Sweep {
 
         /** On its way over the table. */
         private void table(Body a) {
-            double tableZ = hung.tableZ();
+            double tableZ = hung.casing().tableZ();
             for (Piece x : a.pieces.get()) {
                 double reach = x.about.map(About::most).orElse(Double.POSITIVE_INFINITY);
                 double middle = outer.apply(joint.at()).z();
@@ -239,7 +239,7 @@ final class Sweep {
         /** Of several pieces of one pair, the first hit counts, and the deepest depth. */
         private void found(String a, String b, double amount, double depth) {
             FitResult.Hit hit = new FitResult.Hit(a, b, from.name(), to.name(), joint.id(), amount, depth);
-            hits.merge(List.of(a, b, from.name(), to.name()), hit, (known, other) -> {
+            hits.merge(List.of(a, b, from.name(), to.name(), joint.id()), hit, (known, other) -> {
                 boolean sooner = Math.abs(other.amount() - start) < Math.abs(known.amount() - start);
                 return new FitResult.Hit(
                         a,

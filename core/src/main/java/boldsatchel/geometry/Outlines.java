@@ -127,14 +127,14 @@ public final class Outlines {
 
     /** Joins pieces over shared sides while they stay convex; each side is looked at once. */
     private static List<List<Flat>> joined(List<List<Flat>> pieces) {
-        record Side(Flat from, Flat to) {}
-        Map<Side, Integer> owners = new HashMap<>();
+        record Edge(Flat from, Flat to) {}
+        Map<Edge, Integer> owners = new HashMap<>();
         List<List<Flat>> done = new ArrayList<>();
         for (List<Flat> next : pieces) {
             List<Flat> piece = next;
             int place = done.size();
             for (int i = 0; i < next.size(); i++) {
-                Integer owner = owners.get(new Side(next.get((i + 1) % next.size()), next.get(i)));
+                Integer owner = owners.get(new Edge(next.get((i + 1) % next.size()), next.get(i)));
                 if (owner == null || owner == place) {
                     continue;
                 }
@@ -151,7 +151,7 @@ public final class Outlines {
                 done.set(place, piece);
             }
             for (int i = 0; i < piece.size(); i++) {
-                owners.put(new Side(piece.get(i), piece.get((i + 1) % piece.size())), place);
+                owners.put(new Edge(piece.get(i), piece.get((i + 1) % piece.size())), place);
             }
         }
         return done;

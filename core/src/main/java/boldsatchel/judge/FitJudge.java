@@ -128,7 +128,7 @@ public final class FitJudge implements Judge<FitResult> {
 
     /** What is hit; the table is neither part nor tray. */
     private static String other(Build build, String id) {
-        return id.equals(FitResult.TABLE) ? "the table" : name(build, id);
+        return id.equals(FitResult.TABLE) ? id : name(build, id);
     }
 
     private static String where(FitResult.Where where) {

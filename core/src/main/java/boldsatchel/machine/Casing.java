@@ -48,11 +48,11 @@ public record Casing(
     /** No case. */
     public static final Casing NONE = of(List.of(), Figure.guess(0));
 
-    /** Copies the lists. */
+    /** Copies the lists; each posture has a name of its own. */
     public Casing {
         shells = List.copyOf(shells);
         joints = List.copyOf(joints);
-        postures = List.copyOf(postures);
+        postures = Posture.named(postures);
     }
 
     /** Trays that nothing joins, on their floors. */
@@ -147,6 +147,12 @@ public record Casing(
     public boolean belongs(String shell) {
         String root = path(shell).isEmpty() ? shell : path(shell).getLast().on();
         return standing().filter(s -> s.id().equals(root)).isPresent();
+    }
+
+    /** Height of the table in the frame of the tray that stands, mm. */
+    public double tableZ() {
+        double floor = standing().map(s -> s.outside().z()).orElse(0.0);
+        return floor - feet.map(Feet::heightMm).orElse(0.0);
     }
 
     /** How a tray's frame lies in that of the tray that stands. */

@@ -2,7 +2,9 @@ package boldsatchel.machine;
 
 import boldsatchel.quantity.Label;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A named way in which the machine is held and opened.
@@ -61,6 +63,24 @@ public record Posture(
     public record Setting(
             @Label(value = "joint", needed = true) String joint,
             @Label("open by, degrees or mm") double amount) {}
+
+    /** The same, each with a name of its own: it is told by it. */
+    static List<Posture> named(List<Posture> postures) {
+        Set<String> taken = new HashSet<>();
+        List<Posture> named = new ArrayList<>(postures.size());
+        for (Posture posture : postures) {
+            String wish = posture.name.isBlank() ? "posture" : posture.name;
+            String name = wish;
+            for (int n = 2; !taken.add(name); n++) {
+                name = wish + " " + n;
+            }
+            named.add(
+                    name.equals(posture.name)
+                            ? posture
+                            : new Posture(name, posture.held, posture.used, posture.settings));
+        }
+        return List.copyOf(named);
+    }
 
     /** Copies the list. */
     public Posture {

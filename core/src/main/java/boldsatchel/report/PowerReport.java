@@ -4,6 +4,7 @@ import static boldsatchel.report.Report.number;
 
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Rung;
+import boldsatchel.power.Breach;
 import boldsatchel.power.Charge;
 import boldsatchel.power.OperatingPoint;
 import boldsatchel.power.Points;
@@ -58,7 +59,7 @@ final class PowerReport {
         sockets(node.putArray("sockets"), build, chain);
     }
 
-    private static void profile(ObjectNode node, String name, double hours, boldsatchel.power.Breach end) {
+    private static void profile(ObjectNode node, String name, double hours, Breach end) {
         node.put("profile", name);
         number(node, "hours", hours);
         node.put("end", Double.isInfinite(hours) ? "goes on" : end.kind().words());

@@ -49,15 +49,15 @@ public class DrawingsTest {
         build.casing().shells().forEach(s -> {
             for (PackView view : PackView.values()) {
                 all.add(PackDrawings.of(
-                        e,
-                        new PackDrawings.Look(
-                                view,
-                                s.id(),
-                                build.casing().inUse(),
-                                OptionalDouble.empty(),
-                                build.parts().list().getFirst().id(),
-                                true),
-                        Room.window(800, 500)));
+                                e,
+                                new PackDrawings.Look(
+                                        view,
+                                        s.id(),
+                                        build.casing().inUse(),
+                                        OptionalDouble.empty(),
+                                        build.parts().list().getFirst().id(),
+                                        true))
+                        .in(Room.window(800, 500)));
             }
         });
         ChainResult chain = e.of(PowerResult.class).chains().getFirst();
@@ -91,7 +91,8 @@ public class DrawingsTest {
     }
 
     private static Drawing of(Evaluation e, PackView view, String shell) {
-        return PackDrawings.of(e, new PackDrawings.Look(view, shell, Posture.CLOSED), Room.window(700, 500));
+        return PackDrawings.of(e, new PackDrawings.Look(view, shell, Posture.CLOSED))
+                .in(Room.window(700, 500));
     }
 
     private static List<Mark.Point> points(Mark mark) {

@@ -133,10 +133,10 @@ public class NamesTest {
         Build build = Library.demo(demo).orElseThrow();
         Evaluation evaluation = Evaluator.evaluate(build);
         Drawing drawing = PackDrawings.of(
-                evaluation,
-                new PackDrawings.Look(
-                        view, build.casing().standing().orElseThrow().id(), Posture.CLOSED),
-                Room.window(780, 420));
+                        evaluation,
+                        new PackDrawings.Look(
+                                view, build.casing().standing().orElseThrow().id(), Posture.CLOSED))
+                .in(Room.window(780, 420));
         Set<String> parts = build.parts().list().stream().map(Part::id).collect(Collectors.toCollection(TreeSet::new));
         List<Box> taken = new ArrayList<>();
         for (Mark.Text t : texts(drawing.marks())) {
@@ -162,7 +162,7 @@ public class NamesTest {
         int drawn = 0;
         for (Part part : Library.shipped().parts()) {
             Box bounds = part.body().bounds();
-            for (Look.Decal decal : Look.of(part)) {
+            for (Decals.Decal decal : Decals.of(part)) {
                 drawn++;
                 if (decal.face() == Face.TOP
                         && part.body().ports().isEmpty()

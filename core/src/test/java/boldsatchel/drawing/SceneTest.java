@@ -8,8 +8,8 @@ import boldsatchel.geometry.Cylinder;
 import boldsatchel.geometry.Flat;
 import boldsatchel.geometry.Outlines;
 import boldsatchel.geometry.PaintOrder;
-import boldsatchel.geometry.Polygon;
 import boldsatchel.geometry.Pose;
+import boldsatchel.geometry.Side;
 import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Viewpoint;
@@ -128,7 +128,7 @@ public class SceneTest {
         List<List<List<Flat>>> sides = new ArrayList<>();
         for (PaintOrder.Item<String> item : order) {
             List<List<Flat>> seen = new ArrayList<>();
-            for (Polygon side : Polygon.of(item.solid(), item.pose())) {
+            for (Side side : Side.of(item.solid(), item.pose())) {
                 if (side.faces(from)) {
                     seen.add(side.corners().stream().map(from::at).toList());
                 }

@@ -177,6 +177,16 @@ public class JointsTest {
     }
 
     @Test
+    public void everyPostureHasANameOfItsOwn() {
+        Posture used = new Posture("used", Posture.Held.TABLE, true, List.of());
+        Posture nameless = new Posture("", Posture.Held.TABLE, false, List.of());
+        assertThat(winged().withPostures(List.of(used, nameless, used, nameless))
+                        .postures())
+                .extracting(Posture::name)
+                .containsExactly("used", "posture", "used 2", "posture 2");
+    }
+
+    @Test
     public void anAmountBeyondAStopIsTheStop() {
         Joint hinge = winged().joint("hinge").orElseThrow();
         Posture wide = Posture.CLOSED.with("hinge", 400);

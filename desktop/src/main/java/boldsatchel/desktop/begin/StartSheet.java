@@ -10,11 +10,13 @@ import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.document.Recents;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.PackDrawings;
+import boldsatchel.drawing.PackView;
 import boldsatchel.edit.Edit;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Posture;
 import boldsatchel.plan.Starter;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.shelf.Library;
@@ -267,7 +269,12 @@ public final class StartSheet extends HBox {
 
     /** The plan of the tray that stands. */
     private static Optional<Drawing> small(Evaluation evaluation) {
-        return evaluation.build().casing().standing().map(s -> PackDrawings.small(evaluation, s.id()));
+        return evaluation
+                .build()
+                .casing()
+                .standing()
+                .map(s -> PackDrawings.of(evaluation, new PackDrawings.Look(PackView.PLAN, s.id(), Posture.CLOSED))
+                        .bare());
     }
 
     private Starter.Wish wish() {

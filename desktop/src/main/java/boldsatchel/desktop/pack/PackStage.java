@@ -247,25 +247,12 @@ public final class PackStage implements WorkStage {
             Optional<Point2D> probe) {
 
         Pictures pictures() {
-            Drawing a = PackDrawings.of(evaluation, first, firstRoom);
-            Drawing b = PackDrawings.of(evaluation, second, secondRoom);
-            double ofA = scale(a, firstRoom);
-            double ofB = scale(b, secondRoom);
-            if (oneScale && Math.abs(ofA - ofB) > 0.01 * ofA) {
-                double least = Math.min(ofA, ofB);
-                a = PackDrawings.of(evaluation, first, firstRoom.atMost(least));
-                b = PackDrawings.of(evaluation, second, secondRoom.atMost(least));
-            }
-            return new Pictures(
-                    a,
-                    b,
-                    PackDrawings.extent(evaluation, first),
-                    PackDrawings.extent(evaluation, second),
-                    probe.map(this::core));
-        }
-
-        private static double scale(Drawing drawing, Room room) {
-            return Math.min(room.width() / drawing.widthMm(), room.height() / drawing.heightMm());
+            PackDrawings.Picture a = PackDrawings.of(evaluation, first);
+            PackDrawings.Picture b = PackDrawings.of(evaluation, second);
+            List<Drawing> drawn = oneScale
+                    ? PackDrawings.atOneScale(a, firstRoom, b, secondRoom)
+                    : List.of(a.in(firstRoom), b.in(secondRoom));
+            return new Pictures(drawn.getFirst(), drawn.getLast(), a.extent(), b.extent(), probe.map(this::core));
         }
 
         private Drawing core(Point2D at) {
@@ -292,12 +279,10 @@ public final class PackStage implements WorkStage {
                 first.room(),
                 look(second),
                 second.room(),
-                first.view().across() == second.view().across()
-                        && first.view() != PackView.EXPLODED
-                        && second.view() != PackView.EXPLODED
-                        && first.getWidth() == second.getWidth()
-                        && first.room().equals(Room.window(first.getWidth(), first.getHeight()))
-                        && second.room().equals(Room.window(second.getWidth(), second.getHeight())),
+                first.view().isInLineWith(second.view())
+                        && first.isFitted()
+                        && second.isFitted()
+                        && first.getWidth() == second.getWidth(),
                 core.isSelected() ? Optional.of(probe) : Optional.empty());
         drawn.ask(asked::pictures, this::show);
     }
@@ -467,7 +452,7 @@ public final class PackStage implements WorkStage {
                 view.subjectAt(e.getX(), e.getY()).filter(id -> build.part(id).isPresent());
         desk.session().selection().set(subject.orElse(""));
         panned = subject.isPresent() ? Optional.empty() : Optional.of(new Point2D(e.getScreenX(), e.getScreenY()));
-        grab = pane.view() == PackView.EXPLODED
+        grab = !pane.view().isSquare()
                 ? Optional.empty()
                 : subject.flatMap(build::placement)
                         .map(p -> new Grab(p.part(), p.at(), at, pane.view(), back(pane, p.shell())));
@@ -540,7 +525,7 @@ public final class PackStage implements WorkStage {
     private void nearer(ViewPane pane) {
         Optional<Placed> at = part().flatMap(p ->
                 desk.session().evaluation().get().of(FitResult.class).placed(p.id()));
-        at.filter(p -> pane.view() != PackView.EXPLODED).ifPresent(p -> {
+        at.filter(p -> pane.view().isSquare()).ifPresent(p -> {
             Box b = back(pane, p.shell().id()).back().around(p.bounds());
             int across = pane.view().across();
             int up = pane.view().up();

@@ -80,6 +80,11 @@ final class ViewPane extends Region {
         requestLayout();
     }
 
+    /** Whether all of the picture is shown. */
+    boolean isFitted() {
+        return zoom == 1;
+    }
+
     /** As large as the pane. */
     void fit() {
         zoom = 1;

@@ -18,7 +18,7 @@ import java.util.List;
  * pack, the rotor of a fan, sockets, holes and buttons. All of it in the part's frame and from its own figures, so that every view shows the
  * same.
  */
-final class Look {
+final class Decals {
 
     /**
      * One thing drawn on a side.
@@ -44,7 +44,7 @@ final class Look {
     private final Box bounds;
     private final List<Decal> decals = new ArrayList<>();
 
-    private Look(Part part) {
+    private Decals(Part part) {
         body = part.body();
         bounds = body.bounds();
         switch (part.family()) {
@@ -72,7 +72,7 @@ final class Look {
 
     /** What is drawn on a part. */
     static List<Decal> of(Part part) {
-        return List.copyOf(new Look(part).decals);
+        return List.copyOf(new Decals(part).decals);
     }
 
     private void add(Face face, List<Vec> points, boolean fill, Ink ink, double opacity) {

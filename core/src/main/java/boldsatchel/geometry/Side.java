@@ -10,19 +10,19 @@ import java.util.List;
  * @param outward which way it looks, of length one
  * @param edge whether it begins a side of its own: the many narrow sides of what is round do not, and have no lines between them
  */
-public record Polygon(List<Vec> corners, Vec outward, boolean edge) {
+public record Side(List<Vec> corners, Vec outward, boolean edge) {
 
     /** Sides of what is round. */
     private static final int ROUND = 32;
 
     /** Copies the list. */
-    public Polygon {
+    public Side {
         corners = List.copyOf(corners);
     }
 
     /** The sides of a solid, in a frame that has it posed so. */
-    public static List<Polygon> of(Solid solid, Pose pose) {
-        List<Polygon> all = new ArrayList<>();
+    public static List<Side> of(Solid solid, Pose pose) {
+        List<Side> all = new ArrayList<>();
         switch (solid) {
             case Box box -> box(box, pose, all);
             case Cylinder round -> {
@@ -52,14 +52,14 @@ public record Polygon(List<Vec> corners, Vec outward, boolean edge) {
         return all;
     }
 
-    private static void box(Box box, Pose pose, List<Polygon> all) {
+    private static void box(Box box, Pose pose, List<Side> all) {
         for (Face face : Face.ALL) {
-            all.add(side(box, face).posed(pose));
+            all.add(of(box, face).posed(pose));
         }
     }
 
     /** One side of a box, anticlockwise as seen from outside. */
-    public static Polygon side(Box box, Face face) {
+    public static Side of(Box box, Face face) {
         int u = (face.axis() + 1) % 3;
         int v = (face.axis() + 2) % 3;
         Vec from =
@@ -68,14 +68,14 @@ public record Polygon(List<Vec> corners, Vec outward, boolean edge) {
         Vec dv = Vec.on(v, box.size(v));
         Vec second = face.sign() > 0 ? du : dv;
         Vec last = face.sign() > 0 ? dv : du;
-        return new Polygon(
+        return new Side(
                 List.of(from, from.plus(second), from.plus(du).plus(dv), from.plus(last)),
                 Vec.on(face.axis(), face.sign()),
                 true);
     }
 
     private static void prism(
-            Axis along, List<Flat> outline, double low, double high, boolean edges, Pose pose, List<Polygon> all) {
+            Axis along, List<Flat> outline, double low, double high, boolean edges, Pose pose, List<Side> all) {
         List<Vec> below = new ArrayList<>(outline.size());
         List<Vec> above = new ArrayList<>(outline.size());
         for (Flat corner : outline) {
@@ -83,8 +83,8 @@ public record Polygon(List<Vec> corners, Vec outward, boolean edge) {
             above.add(Prism.at(along, corner, high));
         }
         Vec way = Vec.on(along.ordinal(), 1);
-        all.add(new Polygon(below, way.times(-1), true).posed(pose));
-        all.add(new Polygon(above, way, true).posed(pose));
+        all.add(new Side(below, way.times(-1), true).posed(pose));
+        all.add(new Side(above, way, true).posed(pose));
         double turn = Outlines.signedArea(outline) > 0 ? 1 : -1;
         for (int i = 0; i < outline.size(); i++) {
             int next = (i + 1) % outline.size();
@@ -93,14 +93,14 @@ public record Polygon(List<Vec> corners, Vec outward, boolean edge) {
             Vec out = side.cross(way).times(along == Axis.Y ? -turn : turn);
             if (out.length() > 0) {
                 List<Vec> corners = List.of(below.get(i), below.get(next), above.get(next), above.get(i));
-                all.add(new Polygon(corners, out.times(1 / out.length()), edges).posed(pose));
+                all.add(new Side(corners, out.times(1 / out.length()), edges).posed(pose));
             }
         }
     }
 
     /** The same in another frame. */
-    public Polygon posed(Pose pose) {
-        return new Polygon(corners.stream().map(pose::apply).toList(), pose.direction(outward), edge);
+    public Side posed(Pose pose) {
+        return new Side(corners.stream().map(pose::apply).toList(), pose.direction(outward), edge);
     }
 
     /** Whether it can be seen from there. */
