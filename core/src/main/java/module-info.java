@@ -17,6 +17,7 @@ module boldsatchel.core {
     exports boldsatchel.bench;
     exports boldsatchel.fit;
     exports boldsatchel.balance;
+    exports boldsatchel.hands;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
     exports boldsatchel.links;
@@ -59,6 +60,7 @@ module boldsatchel.core {
             boldsatchel.judge.PowerJudge,
             boldsatchel.judge.HeatJudge,
             boldsatchel.judge.BalanceJudge,
+            boldsatchel.judge.HandsJudge,
             boldsatchel.judge.CostJudge,
             boldsatchel.judge.LinksJudge,
             boldsatchel.judge.MeansJudge,

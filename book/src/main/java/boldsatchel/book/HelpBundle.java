@@ -34,7 +34,7 @@ public final class HelpBundle {
         Build build = evaluation.build();
         Flow flow = new Flow(title);
         HuntSheet.of(evaluation, hunt, hunted).forEach(t -> Tables.put(flow, t));
-        Sheets.all(evaluation).forEach(t -> Tables.put(flow, t));
+        Sheets.wired(evaluation).forEach(t -> Tables.put(flow, t));
         List<Drawing> pages = new ArrayList<>(flow.done());
         for (PowerResult.ChainResult chain : evaluation.of(PowerResult.class).chains()) {
             build.rung(chain.source())

@@ -29,7 +29,7 @@ import java.util.Set;
 public final class BalanceEngine implements Engine<BalanceResult> {
 
     /** Standard acceleration of gravity, m/s² (3rd CGPM, 1901). */
-    static final double GRAVITY = 9.80665;
+    public static final double GRAVITY = 9.80665;
 
     /** Degrees or mm between two amounts that are looked at. */
     private static final double SWEEP_STEP = 5;
@@ -129,6 +129,7 @@ public final class BalanceEngine implements Engine<BalanceResult> {
             boolean stands = posture.held().stands() && support.isPresent();
             return new BalanceResult.InPosture(
                     posture,
+                    all.g(),
                     all.at(),
                     stands ? support.get().marginDeg(all.at()) : Double.NaN,
                     stands ? push(posture, all) : Optional.empty());

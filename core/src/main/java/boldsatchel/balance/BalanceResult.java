@@ -63,12 +63,18 @@ public record BalanceResult(
     /**
      * One posture.
      *
+     * @param massG of what hangs together
      * @param centre of mass
      * @param marginDeg angle before it tips; not a number where it need not stand
      * @param pushN horizontal push at the upper edge of what carries the screen that tips it backwards; absent where nothing stands up or it
      *     need not stand
      */
-    public record InPosture(Posture posture, Vec centre, double marginDeg, Optional<Double> pushN) {}
+    public record InPosture(Posture posture, double massG, Vec centre, double marginDeg, Optional<Double> pushN) {
+        /** What it presses with, N. */
+        public double weightN() {
+            return massG * 1e-3 * BalanceEngine.GRAVITY;
+        }
+    }
 
     /**
      * One hinge.

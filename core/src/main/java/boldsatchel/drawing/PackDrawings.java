@@ -12,11 +12,13 @@ import boldsatchel.geometry.Flat;
 import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Viewpoint;
+import boldsatchel.hands.Held;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
+import boldsatchel.machine.User;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Units;
@@ -35,6 +37,8 @@ public final class PackDrawings {
     private static final int MOST_BARS = 200;
 
     private static final int MOST_GAPS = 3;
+    /** Strokes and gaps of a dashed circle. */
+    private static final int ARC_STEPS = 96;
     /** Walls of several trays this near behind one another are cut together, mm. */
     private static final double SAME_WALL_MM = 20;
 
@@ -275,6 +279,7 @@ public final class PackDrawings {
             new ScenePainter(s, names, from, !square).paint(scene, look.selected());
             if (square) {
                 vents();
+                thumbs();
                 zones();
                 clashes();
                 centre();
@@ -450,6 +455,42 @@ public final class PackDrawings {
                         when + "clash " + Units.format(c.depthMm()) + " mm",
                         c.a());
             }
+        }
+
+        /** Where two hands hold it, and how far their thumbs work. */
+        private void thumbs() {
+            Posture posture = look.posture();
+            boolean isHeld = posture.held() == Posture.Held.HANDS
+                    && look.view() == PackView.PLAN
+                    && casing.standing().filter(shell::equals).isPresent();
+            Optional<Vec> hold = Held.at(casing, posture).filter(h -> isHeld);
+            if (hold.isEmpty()) {
+                return;
+            }
+            double reach = Held.thumbMm(build.brief().user().orElse(User.USUAL));
+            Box out = shell.outside();
+            for (Vec thumb : Held.thumbs(casing, hold.get())) {
+                for (int i = 0; i < ARC_STEPS; i += 2) {
+                    Vec from = around(thumb, reach, i);
+                    Vec to = around(thumb, reach, i + 1);
+                    if (isWithin(out, from) && isWithin(out, to)) {
+                        s.line(from.x(), from.y(), to.x(), to.y(), Sketch.WIDE, false, Ink.ACCENT, "");
+                    }
+                }
+                double palm = letter * 0.7;
+                s.fill(thumb.x() - palm / 2, thumb.y() - palm * 2, palm, palm * 4, Ink.ACCENT, 0.8, "");
+            }
+            Vec top = around(hold.get(), reach * 0.97, ARC_STEPS / 3);
+            s.text(top.x(), top.y(), letter * 0.9, Align.CENTRE, false, Ink.ACCENT, "thumbs reach", "");
+        }
+
+        private static boolean isWithin(Box out, Vec at) {
+            return at.x() >= out.x() && at.x() <= out.high(0) && at.y() >= out.y() && at.y() <= out.high(1);
+        }
+
+        private static Vec around(Vec middle, double radius, int step) {
+            double angle = 2 * Math.PI * step / ARC_STEPS;
+            return middle.plus(new Vec(radius * Math.cos(angle), radius * Math.sin(angle), 0));
         }
 
         private void note(double x, double y, String text, String subject) {

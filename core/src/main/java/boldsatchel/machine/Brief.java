@@ -20,6 +20,7 @@ import java.util.TreeSet;
  * @param profiles ways of use; the first is the one verdicts are about
  * @param workshop tools at hand, if they were said
  * @param software what it has to run, if that was said
+ * @param user who uses it, if that was said
  */
 public record Brief(
         @Label("purpose") String purpose,
@@ -28,7 +29,8 @@ public record Brief(
         @Label("surroundings") Surroundings surroundings,
         @Label(value = "use profiles", absent = 1) List<UseProfile> profiles,
         @Label("tools at hand") Optional<Workshop> workshop,
-        @Label("what it has to run") Optional<Software> software) {
+        @Label("what it has to run") Optional<Software> software,
+        @Label("who uses it") Optional<User> user) {
 
     /**
      * The limits.
@@ -269,7 +271,7 @@ public record Brief(
 
     /** Without a word on tools and programs. */
     public Brief(String purpose, String currency, Limits limits, Surroundings surroundings, List<UseProfile> profiles) {
-        this(purpose, currency, limits, surroundings, profiles, Optional.empty(), Optional.empty());
+        this(purpose, currency, limits, surroundings, profiles, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** Whether the machine does without something on purpose. */
@@ -294,26 +296,31 @@ public record Brief(
 
     /** The same brief for another purpose. */
     public Brief withPurpose(String newPurpose) {
-        return new Brief(newPurpose, currency, limits, surroundings, profiles, workshop, software);
+        return new Brief(newPurpose, currency, limits, surroundings, profiles, workshop, software, user);
     }
 
     /** The same brief with other limits. */
     public Brief withLimits(Limits newLimits) {
-        return new Brief(purpose, currency, newLimits, surroundings, profiles, workshop, software);
+        return new Brief(purpose, currency, newLimits, surroundings, profiles, workshop, software, user);
     }
 
     /** The same brief with other surroundings. */
     public Brief withSurroundings(Surroundings newSurroundings) {
-        return new Brief(purpose, currency, limits, newSurroundings, profiles, workshop, software);
+        return new Brief(purpose, currency, limits, newSurroundings, profiles, workshop, software, user);
     }
 
     /** The same brief with another word on programs. */
     public Brief withSoftware(Software newSoftware) {
-        return new Brief(purpose, currency, limits, surroundings, profiles, workshop, Optional.of(newSoftware));
+        return new Brief(purpose, currency, limits, surroundings, profiles, workshop, Optional.of(newSoftware), user);
+    }
+
+    /** The same brief for another user. */
+    public Brief withUser(User newUser) {
+        return new Brief(purpose, currency, limits, surroundings, profiles, workshop, software, Optional.of(newUser));
     }
 
     /** The same brief with other profiles. */
     public Brief withProfiles(List<UseProfile> newProfiles) {
-        return new Brief(purpose, currency, limits, surroundings, newProfiles, workshop, software);
+        return new Brief(purpose, currency, limits, surroundings, newProfiles, workshop, software, user);
     }
 }

@@ -1,9 +1,11 @@
 package boldsatchel.machine;
 
+import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Label;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -13,12 +15,15 @@ import java.util.Set;
  * @param held what carries it
  * @param used whether it is what it is made for: of several the first is shown when nothing else is asked
  * @param settings how far each joint is open; one that is not named is closed
+ * @param at where it is held, in the frame of the tray that stands: by the right hand (the left holds it on the other side), at the handle, or
+ *     against the body
  */
 public record Posture(
         @Label("name") String name,
         @Label("carried by") Held held,
         @Label("how it is used") boolean used,
-        @Label("joints") List<Setting> settings) {
+        @Label("joints") List<Setting> settings,
+        @Label("held at") Optional<Vec> at) {
 
     /** What carries a machine. */
     public enum Held {
@@ -30,8 +35,12 @@ public record Posture(
         HANDS("two hands", false),
         /** One hand at its handle. */
         HANDLE("its handle", false),
-        /** Head, arm or belt. */
+        /** Belt, back or chest. */
         WORN("the body", false),
+        /** A band about the head, before the eyes. */
+        HEAD("the head", false),
+        /** A forearm, held before the body. */
+        ARM("the forearm", false),
         /** A bag or a hook: nothing is asked of it but that it fits. */
         STOWED("a bag", false);
 
@@ -77,9 +86,14 @@ public record Posture(
             named.add(
                     name.equals(posture.name)
                             ? posture
-                            : new Posture(name, posture.held, posture.used, posture.settings));
+                            : new Posture(name, posture.held, posture.used, posture.settings, posture.at));
         }
         return List.copyOf(named);
+    }
+
+    /** Held where such machines usually are. */
+    public Posture(String name, Held held, boolean used, List<Setting> settings) {
+        this(name, held, used, settings, Optional.empty());
     }
 
     /** Copies the list. */
@@ -108,13 +122,22 @@ public record Posture(
     /** The same with a joint opened by another amount. */
     public Posture with(String joint, double amount) {
         return new Posture(
-                name, held, used, Section.replaced(settings, s -> s.joint().equals(joint), new Setting(joint, amount)));
+                name,
+                held,
+                used,
+                Section.replaced(settings, s -> s.joint().equals(joint), new Setting(joint, amount)),
+                at);
+    }
+
+    /** The same held elsewhere. */
+    public Posture heldAt(Vec newAt) {
+        return new Posture(name, held, used, settings, Optional.of(newAt));
     }
 
     /** The same without a joint that is no more. */
     Posture without(String joint) {
         List<Setting> left = new ArrayList<>(settings);
         left.removeIf(s -> s.joint().equals(joint));
-        return new Posture(name, held, used, left);
+        return new Posture(name, held, used, left, at);
     }
 }

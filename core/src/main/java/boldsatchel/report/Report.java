@@ -6,6 +6,7 @@ import boldsatchel.bench.BenchResult;
 import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
+import boldsatchel.hands.HandsResult;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.links.LinksResult;
 import boldsatchel.power.Points;
@@ -42,6 +43,7 @@ public final class Report {
                 evaluation.of(Points.class));
         HeatReport.write(root.putObject("heat"), evaluation.of(HeatResult.class));
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
+        HandsReport.write(root.putArray("hands"), evaluation.of(HandsResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
         LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));

@@ -1,6 +1,7 @@
 package boldsatchel.sheet;
 
 import boldsatchel.abilities.Abilities;
+import boldsatchel.hands.HandsResult;
 import boldsatchel.links.LinksResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Link;
@@ -19,8 +20,9 @@ public final class Sheets {
      * @param build itself
      * @param links what talks to what
      * @param abilities what it does for its user
+     * @param hands how it meets a body
      */
-    record Source(Build build, LinksResult links, Abilities abilities) {
+    record Source(Build build, LinksResult links, Abilities abilities, HandsResult hands) {
 
         String name(String part) {
             return build.part(part).map(Part::name).orElse(part);
@@ -39,22 +41,25 @@ public final class Sheets {
      *
      * @param id as files call it
      * @param title for people
+     * @param wired whether it is about what is connected
      * @param make makes it
      */
-    private record Kind(String id, String title, Function<Source, Table> make) {}
+    private record Kind(String id, String title, boolean wired, Function<Source, Table> make) {}
 
     private static final List<Kind> KINDS = List.of(
-            new Kind(WireList.ID, WireList.TITLE, WireList::of),
-            new Kind(PinSheet.ID, PinSheet.TITLE, PinSheet::of),
-            new Kind(AddressSheet.ID, AddressSheet.TITLE, AddressSheet::of),
-            new Kind(SettingsSheet.ID, SettingsSheet.TITLE, SettingsSheet::of),
-            new Kind(PowerStateSheet.ID, PowerStateSheet.TITLE, PowerStateSheet::of),
-            new Kind(DriveSheet.ID, DriveSheet.TITLE, DriveSheet::of),
-            new Kind(SupportSheet.ID, SupportSheet.TITLE, SupportSheet::of),
-            new Kind(AsBuiltSheet.ID, AsBuiltSheet.TITLE, AsBuiltSheet::of));
+            new Kind(WireList.ID, WireList.TITLE, true, WireList::of),
+            new Kind(PinSheet.ID, PinSheet.TITLE, true, PinSheet::of),
+            new Kind(AddressSheet.ID, AddressSheet.TITLE, true, AddressSheet::of),
+            new Kind(SettingsSheet.ID, SettingsSheet.TITLE, true, SettingsSheet::of),
+            new Kind(PowerStateSheet.ID, PowerStateSheet.TITLE, true, PowerStateSheet::of),
+            new Kind(DriveSheet.ID, DriveSheet.TITLE, true, DriveSheet::of),
+            new Kind(SupportSheet.ID, SupportSheet.TITLE, true, SupportSheet::of),
+            new Kind(HandsSheet.ID, HandsSheet.TITLE, false, HandsSheet::of),
+            new Kind(AsBuiltSheet.ID, AsBuiltSheet.TITLE, true, AsBuiltSheet::of));
 
-    /** What tables there are. */
-    public static final List<String> IDS = KINDS.stream().map(Kind::id).toList();
+    /** The tables about what is connected. */
+    public static final List<String> WIRED =
+            KINDS.stream().filter(Kind::wired).map(Kind::id).toList();
 
     private Sheets() {}
 
@@ -69,11 +74,32 @@ public final class Sheets {
 
     /** The tables that have anything in them. */
     public static List<Table> all(Evaluation evaluation) {
-        Source source =
-                new Source(evaluation.build(), evaluation.of(LinksResult.class), evaluation.of(Abilities.class));
-        return KINDS.stream()
+        return made(evaluation, KINDS);
+    }
+
+    /** Those of them that are about what is connected. */
+    public static List<Table> wired(Evaluation evaluation) {
+        return made(evaluation, KINDS.stream().filter(Kind::wired).toList());
+    }
+
+    /** How it meets hands and eyes in one posture. */
+    public static Table hands(Evaluation evaluation, String posture) {
+        return HandsSheet.of(source(evaluation), posture);
+    }
+
+    private static List<Table> made(Evaluation evaluation, List<Kind> kinds) {
+        Source source = source(evaluation);
+        return kinds.stream()
                 .map(k -> k.make().apply(source))
                 .filter(t -> !t.rows().isEmpty())
                 .toList();
+    }
+
+    private static Source source(Evaluation evaluation) {
+        return new Source(
+                evaluation.build(),
+                evaluation.of(LinksResult.class),
+                evaluation.of(Abilities.class),
+                evaluation.of(HandsResult.class));
     }
 }

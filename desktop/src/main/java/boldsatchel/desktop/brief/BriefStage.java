@@ -293,7 +293,7 @@ public final class BriefStage implements WorkStage {
                 });
     }
 
-    private static final Set<String> MEANS = Set.of("currency", "workshop", "software");
+    private static final Set<String> MEANS = Set.of("currency", "workshop", "software", "user");
 
     private VBox profile(int index) {
         UseProfile profile = brief().profiles().get(index);

@@ -140,7 +140,7 @@ public final class LinksStage implements WorkStage {
         content.getChildren().addAll(tools, harness);
         views.setAccessibleText("Harness or a table to print");
         views.getItems().add(Optional.empty());
-        Sheets.IDS.forEach(id -> views.getItems().add(Optional.of(id)));
+        Sheets.WIRED.forEach(id -> views.getItems().add(Optional.of(id)));
         views.setValue(Optional.empty());
         views.setOnAction(e -> {
             content.getChildren().set(1, views.getValue().isPresent() ? sheet : harness);

@@ -32,7 +32,7 @@ final class SheetPane extends VBox {
     private final Label about = Ui.label("", "soft");
     private final Button print;
     private final Latest latest;
-    private volatile String chosen = Sheets.IDS.getFirst();
+    private volatile String chosen = Sheets.WIRED.getFirst();
     private Shown shown = new Shown(Optional.empty(), List.of());
 
     SheetPane(Desk desk, Consumer<Table> print) {

@@ -31,6 +31,8 @@ import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
+import boldsatchel.sheet.Sheets;
+import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
@@ -82,6 +84,8 @@ public final class PackStage implements WorkStage {
     private final HBox position = new HBox(6);
     private final HBox joints = new HBox(8);
     private final ToggleButton core = new ToggleButton("Core sample");
+    private final ToggleButton hands = new ToggleButton("Hands");
+    private final HandsPane handsPane = new HandsPane();
     private final Label empty = Ui.words(
             "There is no case yet. Take one on the Shelf (“Take another case”), then place parts here.", "soft");
     private final Latest drawn = Latest.following();
@@ -121,6 +125,10 @@ public final class PackStage implements WorkStage {
         core.setId("core-sample");
         core.setMinWidth(Region.USE_PREF_SIZE);
         core.setOnAction(e -> show());
+        hands.setId("hands");
+        hands.setMinWidth(Region.USE_PREF_SIZE);
+        hands.setTooltip(new Tooltip("How it meets hands and eyes in this posture"));
+        hands.setOnAction(e -> show());
         joints.setAlignment(Pos.CENTER_LEFT);
         Button figures = Ui.button(
                 "case-figures",
@@ -128,7 +136,7 @@ public final class PackStage implements WorkStage {
                 "Sizes, walls, vents and joints of this tray, and the postures",
                 () -> shell().map(Shell::id).ifPresent(desk.session().selection()::set));
         figures.setMinWidth(Region.USE_PREF_SIZE);
-        HBox top = new HBox(8, shells, figures, place, Ui.spring(), posture, joints, core);
+        HBox top = new HBox(8, shells, figures, place, Ui.spring(), posture, joints, hands, core);
         top.setAlignment(Pos.CENTER_LEFT);
         position.getChildren()
                 .addAll(
@@ -152,7 +160,7 @@ public final class PackStage implements WorkStage {
         sample.setMinWidth(210);
         sample.setOnMousePressed(e ->
                 sample.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
-        HBox views = new HBox(6, linked, sample);
+        HBox views = new HBox(6, linked, sample, handsPane);
         HBox.setHgrow(linked, Priority.ALWAYS);
         VBox.setVgrow(views, Priority.ALWAYS);
         content.getChildren().addAll(top, position, empty, views);
@@ -226,6 +234,8 @@ public final class PackStage implements WorkStage {
         linked.setVisible(cased);
         sample.setVisible(cased && core.isSelected());
         sample.setManaged(core.isSelected());
+        handsPane.setVisible(cased && hands.isSelected());
+        handsPane.setManaged(hands.isSelected());
         empty.setVisible(!cased);
         empty.setManaged(!cased);
         fillPlace(build);
@@ -244,7 +254,8 @@ public final class PackStage implements WorkStage {
             PackDrawings.Look second,
             Room secondRoom,
             boolean oneScale,
-            Optional<Point2D> probe) {
+            Optional<Point2D> probe,
+            boolean hands) {
 
         Pictures pictures() {
             PackDrawings.Picture a = PackDrawings.of(evaluation, first);
@@ -252,7 +263,12 @@ public final class PackStage implements WorkStage {
             List<Drawing> drawn = oneScale
                     ? PackDrawings.atOneScale(a, firstRoom, b, secondRoom)
                     : List.of(a.in(firstRoom), b.in(secondRoom));
-            return new Pictures(drawn.getFirst(), drawn.getLast(), a.extent(), b.extent(), probe.map(this::core));
+            return new Pictures(
+                    drawn.getFirst(), drawn.getLast(), a.extent(), b.extent(), probe.map(this::core), table());
+        }
+
+        private Optional<Table> table() {
+            return hands ? Optional.of(Sheets.hands(evaluation, first.posture().name())) : Optional.empty();
         }
 
         private Drawing core(Point2D at) {
@@ -263,7 +279,13 @@ public final class PackStage implements WorkStage {
         }
     }
 
-    private record Pictures(Drawing first, Drawing second, Flat ofFirst, Flat ofSecond, Optional<Drawing> core) {}
+    private record Pictures(
+            Drawing first,
+            Drawing second,
+            Flat ofFirst,
+            Flat ofSecond,
+            Optional<Drawing> core,
+            Optional<Table> hands) {}
 
     private void draw() {
         if (filling || shell().isEmpty() || content.getScene() == null) {
@@ -283,7 +305,8 @@ public final class PackStage implements WorkStage {
                         && first.isFitted()
                         && second.isFitted()
                         && first.getWidth() == second.getWidth(),
-                core.isSelected() ? Optional.of(probe) : Optional.empty());
+                core.isSelected() ? Optional.of(probe) : Optional.empty(),
+                hands.isSelected());
         drawn.ask(asked::pictures, this::show);
     }
 
@@ -299,6 +322,7 @@ public final class PackStage implements WorkStage {
         first.show(pictures.first(), dark);
         second.show(pictures.second(), dark);
         pictures.core().ifPresent(c -> sample.show(c, dark));
+        pictures.hands().ifPresent(handsPane::show);
     }
 
     private void fillPlace(Build build) {

@@ -1,0 +1,93 @@
+package boldsatchel.plan;
+
+import boldsatchel.balance.BalanceEngine;
+import boldsatchel.balance.BalanceResult;
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
+import boldsatchel.hands.HandsEngine;
+import boldsatchel.hands.HandsResult;
+import boldsatchel.hands.Held;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Posture;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.User;
+import java.util.Optional;
+
+/** Where a machine is better held, and how large letters want to be. */
+public final class Holding {
+
+    /** Places along the side that are tried. */
+    private static final int PLACES = 24;
+    /** Text is read with ease at this height of capitals, minutes of arc (ISO 9241-303, 5.5.4: 20 to 22). */
+    private static final double EASY_ARCMIN = 20;
+
+    private Holding() {}
+
+    /** Puts the handle, or the band, over the centre of mass. */
+    public static Edit overTheCentre(String posture) {
+        return new Edit("hold it over its weight", b -> {
+            Optional<BalanceResult.InPosture> in = BalanceEngine.evaluate(b).posture(posture);
+            Optional<Shell> standing = b.casing().standing();
+            return in.isPresent() && standing.isPresent()
+                    ? heldAt(b, in.get().posture(), over(in.get(), standing.get()))
+                    : b;
+        });
+    }
+
+    private static Vec over(BalanceResult.InPosture in, Shell standing) {
+        return new Vec(in.centre().x(), in.centre().y(), standing.outside().high(2));
+    }
+
+    private static Build heldAt(Build build, Posture posture, Vec at) {
+        return build.with(build.casing().withPosture(posture.heldAt(at)));
+    }
+
+    /** The build held along its sides where the control that is farthest from the thumbs is nearest; nothing where that is no nearer than now. */
+    public static Optional<Build> nearer(Build build, String posture) {
+        Optional<Posture> held = build.casing().looks().stream()
+                .filter(p -> p.name().equals(posture))
+                .findFirst();
+        Optional<Vec> now = held.flatMap(p -> Held.at(build.casing(), p));
+        if (now.isEmpty()) {
+            return Optional.empty();
+        }
+        BalanceResult balance = BalanceEngine.evaluate(build);
+        Box out = build.casing().standing().orElseThrow().outside();
+        double least = farthest(build, balance, posture);
+        Optional<Build> best = Optional.empty();
+        for (int i = 0; i <= PLACES; i++) {
+            Vec at = new Vec(
+                    now.get().x(), out.y() + out.dy() * i / PLACES, now.get().z());
+            Build moved = heldAt(build, held.orElseThrow(), at);
+            double far = farthest(moved, balance, posture);
+            if (far < least - 1) {
+                least = far;
+                best = Optional.of(moved);
+            }
+        }
+        return best;
+    }
+
+    private static double farthest(Build build, BalanceResult balance, String posture) {
+        return HandsEngine.evaluate(build, balance)
+                .posture(posture)
+                .map(HandsResult.InPosture::reaches)
+                .flatMap(all -> all.stream().map(HandsResult.Reach::beyondMm).max(Double::compare))
+                .orElse(Double.NEGATIVE_INFINITY);
+    }
+
+    /** Letters so large that those of a screen are read with ease. */
+    public static double capitalsPx(Build build, HandsResult.Sight sight) {
+        double now = build.brief().user().orElse(User.USUAL).capitalsPx();
+        return Math.ceil(now * EASY_ARCMIN / sight.capitalsArcmin());
+    }
+
+    /** Draws letters of a height. */
+    public static Edit drawing(double capitalsPx) {
+        return Edits.brief(
+                "draw letters larger",
+                b -> b.withUser(b.user().orElse(User.USUAL).drawing(capitalsPx)));
+    }
+}
