@@ -480,8 +480,21 @@ public final class PackDrawings {
                 double palm = letter * 0.7;
                 s.fill(thumb.x() - palm / 2, thumb.y() - palm * 2, palm, palm * 4, Ink.ACCENT, 0.8, "");
             }
-            Vec top = around(hold.get(), reach * 0.97, ARC_STEPS / 3);
-            s.text(top.x(), top.y(), letter * 0.9, Align.CENTRE, false, Ink.ACCENT, "thumbs reach", "");
+            double x = extent[2] - letter * 13;
+            double y = extent[1] - BELOW * letter + letter * 0.65;
+            for (int i = 0; i < 3; i++) {
+                double dash = x + i * letter * 0.7;
+                s.line(dash, y, dash + letter * 0.4, y, Sketch.WIDE, false, Ink.ACCENT, "");
+            }
+            s.text(
+                    x + letter * 2.6,
+                    y - letter * 0.3,
+                    letter * 0.9,
+                    Align.LEFT,
+                    false,
+                    Ink.SOFT,
+                    "reach of the thumbs",
+                    "");
         }
 
         private static boolean isWithin(Box out, Vec at) {

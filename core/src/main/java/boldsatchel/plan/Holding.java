@@ -53,15 +53,14 @@ public final class Holding {
         if (now.isEmpty()) {
             return Optional.empty();
         }
-        BalanceResult balance = BalanceEngine.evaluate(build);
         Box out = build.casing().standing().orElseThrow().outside();
-        double least = farthest(build, balance, posture);
+        double least = farthest(build, posture);
         Optional<Build> best = Optional.empty();
         for (int i = 0; i <= PLACES; i++) {
             Vec at = new Vec(
                     now.get().x(), out.y() + out.dy() * i / PLACES, now.get().z());
             Build moved = heldAt(build, held.orElseThrow(), at);
-            double far = farthest(moved, balance, posture);
+            double far = farthest(moved, posture);
             if (far < least - 1) {
                 least = far;
                 best = Optional.of(moved);
@@ -70,8 +69,8 @@ public final class Holding {
         return best;
     }
 
-    private static double farthest(Build build, BalanceResult balance, String posture) {
-        return HandsEngine.evaluate(build, balance)
+    private static double farthest(Build build, String posture) {
+        return HandsEngine.evaluate(build, BalanceEngine.evaluate(build))
                 .posture(posture)
                 .map(HandsResult.InPosture::reaches)
                 .flatMap(all -> all.stream().map(HandsResult.Reach::beyondMm).max(Double::compare))

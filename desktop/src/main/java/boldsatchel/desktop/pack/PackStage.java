@@ -121,7 +121,8 @@ public final class PackStage implements WorkStage {
         place.setMinWidth(Region.USE_PREF_SIZE);
         shells.setPrefWidth(170);
         shells.setMinWidth(90);
-        posture.setPrefWidth(100);
+        posture.setPrefWidth(140);
+        posture.setMinWidth(90);
         core.setId("core-sample");
         core.setMinWidth(Region.USE_PREF_SIZE);
         core.setOnAction(e -> show());
