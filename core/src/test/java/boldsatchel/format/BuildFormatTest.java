@@ -9,6 +9,7 @@ import boldsatchel.edit.Edits;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Joint;
@@ -277,8 +278,11 @@ public class BuildFormatTest {
         assertThat(document.extras()).isEqualTo(Extras.NONE);
         Build now = Library.demo(demo).orElseThrow();
         assertThat(document.build().parts()).isEqualTo(now.parts());
-        assertThat(document.build().casing().inUse()).isEqualTo(now.casing().inUse());
-        assertThat(document.build().casing().looks()).isEqualTo(now.casing().looks());
+        // A case in one piece had no postures then; the demo has some now.
+        Casing then =
+                now.casing().lid().isPresent() ? now.casing() : now.casing().withPostures(List.of());
+        assertThat(document.build().casing().inUse()).isEqualTo(then.inUse());
+        assertThat(document.build().casing().looks()).isEqualTo(then.looks());
         document.build().casing().lid().ifPresent(lid -> {
             Joint known = now.casing().lid().orElseThrow();
             assertThat(lid.withFriction(known.hinge().orElseThrow().frictionNm())
