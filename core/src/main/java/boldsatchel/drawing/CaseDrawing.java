@@ -2,6 +2,7 @@ package boldsatchel.drawing;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.machine.Opening;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Units;
@@ -47,7 +48,10 @@ public final class CaseDrawing {
             s.frame(solid.x(), low + solid.low(up), solid.dx(), solid.size(up), 0.2, false, Ink.SOFT, "");
         }
         for (Vent vent : shell.vents()) {
-            vent(s, shell, vent, up, low);
+            hole(s, shell, vent.wall(), vent.box(), up, low);
+        }
+        for (Opening opening : shell.openings()) {
+            hole(s, shell, opening.wall(), opening.through(shell), up, low);
         }
     }
 
@@ -55,10 +59,8 @@ public final class CaseDrawing {
         s.fill(b.x(), low + b.low(up), b.dx(), b.size(up), ink, opacity, "");
     }
 
-    /** A vent through a wall that is cut, or as a frame on one that is looked at. */
-    private static void vent(Sketch s, Shell shell, Vent vent, int up, double low) {
-        Box b = vent.box();
-        Face wall = vent.wall();
+    /** A vent or opening through a wall that is cut, or as a frame on one that is looked at. */
+    private static void hole(Sketch s, Shell shell, Face wall, Box b, int up, double low) {
         double thick = shell.wall(wall).value();
         double end = shell.cavity().end(wall);
         if (wall.axis() == 0) {

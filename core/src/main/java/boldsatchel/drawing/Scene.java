@@ -10,6 +10,7 @@ import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Boss;
+import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
@@ -50,14 +51,16 @@ final class Scene {
         Box in = shell.cavity();
         Box out = shell.outside();
         double top = in.dz();
-        add(shell.id(), new Box(out.x(), out.y(), out.z(), out.dx(), out.dy(), floor), pose);
-        add(shell.id(), new Box(out.x(), out.y(), 0, wall, out.dy(), top), pose);
-        add(shell.id(), new Box(in.dx(), out.y(), 0, wall, out.dy(), top), pose);
-        add(shell.id(), new Box(0, out.y(), 0, in.dx(), wall, top), pose);
-        add(shell.id(), new Box(0, in.dy(), 0, in.dx(), wall, top), pose);
+        List<Box> walls = new ArrayList<>(List.of(
+                new Box(out.x(), out.y(), out.z(), out.dx(), out.dy(), floor),
+                new Box(out.x(), out.y(), 0, wall, out.dy(), top),
+                new Box(in.dx(), out.y(), 0, wall, out.dy(), top),
+                new Box(0, out.y(), 0, in.dx(), wall, top),
+                new Box(0, in.dy(), 0, in.dx(), wall, top)));
         if (!shell.openTop()) {
-            add(shell.id(), new Box(out.x(), out.y(), top, out.dx(), out.dy(), wall), pose);
+            walls.add(new Box(out.x(), out.y(), top, out.dx(), out.dy(), wall));
         }
+        Opening.cut(walls, shell).forEach(w -> add(shell.id(), w, pose));
         List<Box> posts = shell.bosses().stream().map(Boss::post).toList();
         for (Box solid : shell.solids()) {
             add(shell.id(), posts.contains(solid) ? new Cylinder(Axis.Z, solid) : solid, pose);

@@ -15,6 +15,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Spread;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -67,6 +68,8 @@ public final class FitEngine implements Engine<FitResult> {
     @Override
     public FitResult nothing() {
         return new FitResult(
+                List.of(),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -149,10 +152,20 @@ public final class FitEngine implements Engine<FitResult> {
                 meetings.outside(),
                 meetings.intrusions(),
                 meetings.stranded(),
+                meetings.mouths(),
+                webs(build),
                 meetings.covered(),
                 meetings.hits(),
                 meetings.below(),
                 tightest.range().or(() -> placed.size() > 1 ? Optional.of(Spread.exact(NEAR_MM)) : Optional.empty()));
+    }
+
+    private static List<FitResult.Web> webs(Build build) {
+        List<FitResult.Web> webs = new ArrayList<>();
+        for (Shell shell : build.casing().shells()) {
+            webs.addAll(Mouths.webs(shell));
+        }
+        return List.copyOf(webs);
     }
 
     /** What is found inside one tray, whatever the posture. */
@@ -247,6 +260,8 @@ public final class FitEngine implements Engine<FitResult> {
                 double by = Math.abs(shell.cavity().end(face) - mouth.along(face.axis()));
                 if (by > PORT_REACH_MM) {
                     meetings.add(new FitResult.Stranded(p.id(), port, by));
+                } else if (face != Face.TOP || !shell.openTop()) {
+                    meetings.add(Mouths.of(shell, p, port));
                 }
             }
         }

@@ -21,6 +21,8 @@ import java.util.Optional;
  * @param intrusions solids in space that must stay free
  * @param stranded sockets that do not reach their wall
  * @param covered vents with something in front
+ * @param mouths sockets that reach their wall, and what lets a plug in
+ * @param webs what openings leave of their walls, where it is little
  * @param hits what hits something on the way from one posture to the next
  * @param below what reaches below the table in a posture
  * @param tightest the least gap anywhere, mm; minus the deepest clash when there is one; absent with nothing to compare
@@ -33,6 +35,8 @@ public record FitResult(
         List<Outside> outside,
         List<Intrusion> intrusions,
         List<Stranded> stranded,
+        List<Mouth> mouths,
+        List<Web> webs,
         List<Covered> covered,
         List<Hit> hits,
         List<Below> below,
@@ -105,6 +109,33 @@ public record FitResult(
      * @param byMm distance from its mouth to the inside of the wall
      */
     public record Stranded(String part, Port port, double byMm) {}
+
+    /**
+     * A socket that reaches the wall it is used through.
+     *
+     * @param part its id
+     * @param port the socket
+     * @param opening name of the one that lets a plug in; absent where there is none
+     * @param behindMm of its mouth from the outside of the wall
+     * @param lacksMm by how much that opening is too small or too far aside; negative for the room that is left; not a number without one
+     */
+    public record Mouth(String part, Port port, Optional<String> opening, double behindMm, double lacksMm) {
+        /** Whether what has to go through goes through. */
+        public boolean letsIn() {
+            return lacksMm <= FitEngine.CONTACT_MM;
+        }
+    }
+
+    /**
+     * A narrow place between two openings, or beside one.
+     *
+     * @param shell its id
+     * @param opening name of one
+     * @param other name of the other; empty for the free edge of the wall
+     * @param mm what is left
+     * @param wantedMm what should be
+     */
+    public record Web(String shell, String opening, String other, double mm, double wantedMm) {}
 
     /**
      * A vent with something in front.

@@ -26,6 +26,7 @@ final class Meetings {
     private final List<FitResult.Intrusion> intrusions;
     private final List<FitResult.Outside> outside;
     private final List<FitResult.Stranded> stranded;
+    private final List<FitResult.Mouth> mouths;
     private final List<FitResult.Covered> covered;
     private final List<FitResult.Hit> hits;
     private final List<FitResult.Below> below;
@@ -49,6 +50,7 @@ final class Meetings {
         intrusions = kept(before, FitResult::intrusions, i -> isNew(i.owner(), i.by()));
         outside = kept(before, FitResult::outside, o -> isNew(o.part()));
         stranded = kept(before, FitResult::stranded, s -> isNew(s.part()));
+        mouths = kept(before, FitResult::mouths, m -> isNew(m.part()));
         covered = kept(before, FitResult::covered, c -> isNew(c.by()));
         hits = kept(before, FitResult::hits, h -> isNew(h.a(), h.b()));
         below = kept(before, FitResult::below, b -> isNew(b.subject()));
@@ -111,6 +113,12 @@ final class Meetings {
         return List.copyOf(stranded);
     }
 
+    List<FitResult.Mouth> mouths() {
+        mouths.sort(Comparator.comparing(FitResult.Mouth::part)
+                .thenComparing(m -> m.port().id()));
+        return List.copyOf(mouths);
+    }
+
     List<FitResult.Covered> covered() {
         covered.sort(Comparator.comparing(FitResult.Covered::shell)
                 .thenComparing(FitResult.Covered::vent)
@@ -141,6 +149,10 @@ final class Meetings {
 
     void add(FitResult.Stranded found) {
         stranded.add(found);
+    }
+
+    void add(FitResult.Mouth found) {
+        mouths.add(found);
     }
 
     void add(FitResult.Covered found) {

@@ -3,6 +3,7 @@ package boldsatchel.fit;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Solid;
+import boldsatchel.machine.Opening;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -70,13 +71,13 @@ final class Trays {
         if (!shell.openTop()) {
             walls.add(new Box(-wall, -wall, h, w + 2 * wall, d + 2 * wall, wall));
         }
-        return walls;
+        return Opening.cut(walls, shell);
     }
 
     /** Ribs and the floor plate: what a part of another tray can hit from above. */
     static List<Box> solidsWithFloor(Shell shell) {
         List<Box> solids = new ArrayList<>(shell.solids());
-        solids.add(floor(shell));
+        solids.addAll(Opening.cut(List.of(floor(shell)), shell));
         return solids;
     }
 
@@ -109,9 +110,30 @@ final class Trays {
                     continue;
                 }
                 double beyond = face.sign() * (bounds.end(face) - cavity.end(face));
-                most = Math.max(most, beyond);
+                if (beyond > most && !looksThrough(bounds, face, shell)) {
+                    most = beyond;
+                }
             }
         }
         return most;
+    }
+
+    /** Whether a solid goes through a wall where there is an opening for it. */
+    private static boolean looksThrough(Box bounds, Face face, Shell shell) {
+        for (Opening opening : shell.openings()) {
+            if (opening.wall() == face) {
+                Box hole = opening.through(shell);
+                boolean within = true;
+                for (int axis = 0; axis < 3; axis++) {
+                    within &= axis == face.axis()
+                            || (bounds.low(axis) >= hole.low(axis) - FitEngine.CONTACT_MM
+                                    && bounds.high(axis) <= hole.high(axis) + FitEngine.CONTACT_MM);
+                }
+                if (within) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 }

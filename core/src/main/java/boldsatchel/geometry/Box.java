@@ -101,6 +101,29 @@ public record Box(
         return new Box(x + by.x(), y + by.y(), z + by.z(), dx, dy, dz);
     }
 
+    /** What is left of it where another is taken out: up to six boxes; itself where they share nothing. */
+    public List<Box> without(Box hole) {
+        if (signedDistance(hole) >= 0) {
+            return List.of(this);
+        }
+        List<Box> left = new ArrayList<>(4);
+        Box rest = this;
+        for (int axis = 0; axis < 3; axis++) {
+            double from = Math.max(rest.low(axis), hole.low(axis));
+            double to = Math.min(rest.high(axis), hole.high(axis));
+            left.add(rest.slice(axis, rest.low(axis), from));
+            left.add(rest.slice(axis, to, rest.high(axis)));
+            rest = rest.slice(axis, from, to);
+        }
+        left.removeIf(b -> b.volume() == 0);
+        return left;
+    }
+
+    private Box slice(int axis, double from, double to) {
+        return between(
+                lowCorner().plus(Vec.on(axis, from - low(axis))), highCorner().plus(Vec.on(axis, to - high(axis))));
+    }
+
     /** Smallest box around both. */
     public Box around(Box other) {
         return between(

@@ -17,6 +17,7 @@ import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
@@ -24,6 +25,7 @@ import boldsatchel.machine.Signal;
 import boldsatchel.machine.Zone;
 import boldsatchel.plan.FreeMove;
 import boldsatchel.plan.LinkPlanner;
+import boldsatchel.plan.Openings;
 import boldsatchel.quantity.Spread;
 import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Finding;
@@ -278,6 +280,7 @@ public final class FitJudge implements Judge<FitResult> {
         fit.stranded()
                 .forEach(
                         s -> sheet.add("fit.port-short", Severity.WATCH, List.of(s.part()), numbers("byMm", s.byMm())));
+        openings(fit, sheet);
         fit.covered()
                 .forEach(c -> sheet.add(
                         "fit.vent-covered", Severity.WATCH, List.of(c.by(), c.shell()), numbers("gapMm", c.gapMm())));
@@ -297,6 +300,24 @@ public final class FitJudge implements Judge<FitResult> {
                     numbers("count", fit.onTheTable().size()));
         }
         return sheet.findings();
+    }
+
+    private static void openings(FitResult fit, Sheet sheet) {
+        for (FitResult.Mouth m : fit.mouths()) {
+            if (m.opening().isEmpty()) {
+                sheet.add("fit.no-opening", Severity.WATCH, List.of(m.part()), numbers("behindMm", m.behindMm()));
+            } else if (!m.letsIn()) {
+                sheet.add(
+                        "fit.opening-off",
+                        Severity.STOP,
+                        List.of(m.part()),
+                        numbers("lacksMm", m.lacksMm(), "behindMm", m.behindMm()));
+            }
+        }
+        for (FitResult.Web w : fit.webs()) {
+            sheet.add(
+                    "fit.web", Severity.WATCH, List.of(w.shell()), numbers("leftMm", w.mm(), "wantedMm", w.wantedMm()));
+        }
     }
 
     /** Tells of what does not go in. */
@@ -329,6 +350,26 @@ public final class FitJudge implements Judge<FitResult> {
                     .map(s -> s.port().name())
                     .findFirst()
                     .orElseThrow();
+        }
+
+        /** The socket that a finding about an opening is about. */
+        private FitResult.Mouth mouth(Noted f) {
+            boolean none = f.code().equals("fit.no-opening");
+            return fit.mouths().stream()
+                    .filter(m -> m.part().equals(f.first())
+                            && m.opening().isEmpty() == none
+                            && m.behindMm() == f.number("behindMm")
+                            && (none || m.lacksMm() == f.number("lacksMm")))
+                    .findFirst()
+                    .orElseThrow();
+        }
+
+        private String web(Noted f) {
+            FitResult.Web web = fit.webs().stream()
+                    .filter(w -> w.shell().equals(f.first()) && w.mm() == f.number("leftMm"))
+                    .findFirst()
+                    .orElseThrow();
+            return "“" + web.opening() + "”" + (web.other().isEmpty() ? " and the rim" : " and “" + web.other() + "”");
         }
 
         private String vent(Noted f) {
@@ -420,6 +461,20 @@ public final class FitJudge implements Judge<FitResult> {
                             + f.n("limitMm") + " mm is wanted.";
                 case "fit.port-short" ->
                     port(f) + " of " + who + " should open through the wall and ends " + f.n("byMm") + " mm before it.";
+                case "fit.no-opening" ->
+                    mouth(f).port().words() + " of " + who + " goes through the wall, and there is no opening for it.";
+                case "fit.opening-off" -> {
+                    FitResult.Mouth mouth = mouth(f);
+                    yield "The opening “" + mouth.opening().orElse("") + "” is too small or too far aside for "
+                            + mouth.port().words() + " of " + who + " by " + f.n("lacksMm") + " mm"
+                            + (mouth.behindMm() > Port.FLUSH_MM
+                                    ? ": the socket lies " + n(mouth.behindMm())
+                                            + " mm deep, so the handle of the plug has to go in too."
+                                    : ".");
+                }
+                case "fit.web" ->
+                    "Only " + f.n("leftMm") + " mm of wall are left between " + web(f) + " in " + who + "; "
+                            + f.n("wantedMm") + " mm hold.";
                 case "fit.vent-covered" -> who + " stands " + f.n("gapMm") + " mm before the vent “" + vent(f) + "”.";
                 case "fit.antenna-metal" ->
                     who + " sits inside "
@@ -441,6 +496,9 @@ public final class FitJudge implements Judge<FitResult> {
                                 ? "Use a right-angle plug, turn the part, or move what is in the way"
                                 : "Move what is in the way");
             }
+            if (Set.of("fit.no-opening", "fit.opening-off").contains(f.code())) {
+                return cuts(f);
+            }
             if (f.code().equals("fit.antenna-metal")) {
                 return outside(f.first());
             }
@@ -459,10 +517,31 @@ public final class FitJudge implements Judge<FitResult> {
                                     ? "Move it against the wall, or further away from it"
                                     : "Move them apart, or mark them as touching if they are meant to";
                         case "fit.port-short" -> "Move the part to the wall or use a panel extension";
+                        case "fit.web" ->
+                            "Move one of them, take one opening for both, or glue a brace behind the place";
                         case "fit.vent-covered" -> "Move the part or the vent";
                         case "fit.on-the-table" -> "Place them in Pack";
                         default -> throw Telling.unknown(f);
                     }));
+            return cures;
+        }
+
+        /** An opening for one socket, and for all that have none. */
+        private List<Remedy> cuts(Noted f) {
+            List<Remedy> cures = new ArrayList<>();
+            Port port = mouth(f).port();
+            String words =
+                    f.code().equals("fit.no-opening") ? "Cut an opening for it" : "Cut the opening anew, where it is";
+            cures.add(Remedy.by(words, Openings.cut(f.first(), port.id())));
+            long without =
+                    fit.mouths().stream().filter(m -> m.opening().isEmpty()).count();
+            if (f.code().equals("fit.no-opening") && without > 1) {
+                cures.add(Remedy.by("Cut openings for all " + without + " that have none", Openings.cutAll()));
+            }
+            cures.add(Remedy.advice(
+                    f.code().equals("fit.no-opening")
+                            ? "Say that nothing is plugged in there, if that is so"
+                            : "Move the part in line with it, or nearer to the wall"));
             return cures;
         }
 

@@ -32,6 +32,11 @@ public record Build(
         @Label("journal") Journal journal,
         @Label("money") Money money) {
 
+    /** Openings that move with a socket are where it is. */
+    public Build {
+        casing = Opening.following(casing, layout, parts);
+    }
+
     /** A build with nothing in it. */
     public static Build empty(String name) {
         return new Build(

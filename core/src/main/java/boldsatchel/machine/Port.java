@@ -150,6 +150,27 @@ public record Port(
         return with(id, newAt, use);
     }
 
+    /**
+     * What has to go through a wall before a socket.
+     *
+     * @param wideMm along its wider side
+     * @param highMm along its other side
+     */
+    public record Room(double wideMm, double highMm, boolean round) {}
+
+    /** A socket this far behind the outside of a wall still takes a plug whose handle stays outside, mm. */
+    public static final double FLUSH_MM = 1;
+
+    /** What has to go through the wall when something is plugged in: the metal of the plug, or its handle too where the socket lies deep. */
+    public Room room(double behindMm) {
+        return behindMm <= FLUSH_MM
+                ? new Room(connector.mouthWidthMm(), connector.mouthHeightMm(), connector.isRound())
+                : new Room(
+                        Math.max(connector.plugWidthMm(), connector.mouthWidthMm()),
+                        Math.max(connector.plugHeightMm(), connector.mouthHeightMm()),
+                        connector.isRound() && connector.plugWidthMm() == connector.plugHeightMm());
+    }
+
     /** The room a plug takes in front of the socket, in the part's frame; flat when none is needed. */
     public Box plugRoom() {
         double room = connector.roomMm(use);

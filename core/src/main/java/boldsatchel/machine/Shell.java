@@ -30,6 +30,7 @@ import java.util.function.BiFunction;
  * @param taperMm how much narrower it is at the floor than at the top, from each side
  * @param bosses posts for screws
  * @param vents openings for air
+ * @param openings holes for sockets, cards, drawers and buttons
  * @param weighedG if it has been weighed; computed from its walls otherwise
  * @param price in the currency of the brief
  * @param standing whether it is still to be bought
@@ -77,6 +78,7 @@ public record Shell(
 
         @Label("bosses") List<Boss> bosses,
         @Label("vents") List<Vent> vents,
+        @Label("openings") List<Opening> openings,
         @Label(value = "weighed mass", in = Quantity.MASS) Optional<Figure> weighedG,
         @Label(value = "price", in = Quantity.MONEY) Figure price,
         @Label("to be had") Part.Standing standing) {
@@ -116,6 +118,7 @@ public record Shell(
         ribs = List.copyOf(ribs);
         bosses = List.copyOf(bosses);
         vents = List.copyOf(vents);
+        openings = List.copyOf(openings);
     }
 
     /** A plain box: walls and floor alike, of a material from the table, without a taper and bosses. */
@@ -135,6 +138,7 @@ public record Shell(
                 openTop,
                 List.of(),
                 0,
+                List.of(),
                 List.of(),
                 List.of(),
                 Optional.empty(),
@@ -265,6 +269,11 @@ public record Shell(
         return Form.of(Shell.class).field("vents").with(this, newVents);
     }
 
+    /** The same shell with other openings. */
+    public Shell withOpenings(List<Opening> newOpenings) {
+        return Form.of(Shell.class).field("openings").with(this, newOpenings);
+    }
+
     /** The same shell with another price. */
     public Shell priced(Figure newPrice) {
         return Form.of(Shell.class).field("price").with(this, newPrice);
@@ -295,6 +304,7 @@ public record Shell(
                 taperMm,
                 bosses,
                 vents,
+                openings,
                 weighedG,
                 price,
                 standing);

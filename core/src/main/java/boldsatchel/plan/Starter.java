@@ -106,7 +106,7 @@ public final class Starter {
                 .map(e -> e.change().apply(powered))
                 .orElse(powered);
         Build cased = cased(linked, wish);
-        return wish.kind() == Kind.FOUND_BOX ? cased : aired(cased);
+        return Openings.all(wish.kind() == Kind.FOUND_BOX ? cased : aired(cased));
     }
 
     /** A case that is made gets two vents where it would get too warm without. */

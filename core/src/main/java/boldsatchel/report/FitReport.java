@@ -67,6 +67,24 @@ final class FitReport {
             at.put("kind", i.kind().name().toLowerCase(java.util.Locale.ROOT));
             number(at, "depthMm", i.depthMm());
         });
+        ArrayNode mouths = node.putArray("sockets");
+        fit.mouths().forEach(m -> {
+            ObjectNode at = mouths.addObject();
+            at.put("part", m.part());
+            at.put("socket", m.port().id());
+            at.put("opening", m.opening().orElse(null));
+            number(at, "behindMm", m.behindMm());
+            number(at, "lacksMm", m.lacksMm());
+        });
+        ArrayNode webs = node.putArray("webs");
+        fit.webs().forEach(w -> {
+            ObjectNode at = webs.addObject();
+            at.put("shell", w.shell());
+            at.put("opening", w.opening());
+            at.put("other", w.other());
+            number(at, "leftMm", w.mm());
+            number(at, "wantedMm", w.wantedMm());
+        });
         ArrayNode covered = node.putArray("coveredVents");
         fit.covered().forEach(c -> {
             ObjectNode at = covered.addObject();

@@ -8,11 +8,13 @@ import boldsatchel.drawing.CaseDrawing;
 import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Shell;
+import boldsatchel.plan.Openings;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +39,7 @@ final class CaseDetails extends VBox {
 
     private final RecordForm sundries;
     private final VBox jointBox;
+    private final MenuButton opening = new MenuButton("Opening …");
     private final MenuButton joining = new MenuButton("Join it …");
     private Optional<RecordForm> wayForm = Optional.empty();
     private final DrawingView drawing = new DrawingView().atMost(2.2);
@@ -79,6 +82,9 @@ final class CaseDetails extends VBox {
                 vent.getItems().add(item);
             }
         }
+        opening.setId("tray-opening");
+        opening.setOnShowing(e -> fillOpenings());
+        opening.getItems().add(new MenuItem());
         FlowPane trays = new FlowPane(
                 6,
                 6,
@@ -99,12 +105,31 @@ final class CaseDetails extends VBox {
                 .addAll(
                         title,
                         drawing,
-                        vent,
+                        new FlowPane(6, 6, vent, opening),
                         shellForm,
                         jointBox,
                         Ui.label("Small things", "section"),
                         sundries,
                         trays);
+    }
+
+    /** For each socket that has none, and plain ones. */
+    private void fillOpenings() {
+        opening.getItems().clear();
+        FitResult fit = desk.session().evaluation().get().of(FitResult.class);
+        shell().ifPresent(s -> {
+            Openings.without(desk.session().build(), fit, s)
+                    .forEach(m -> opens(
+                            "for " + m.port().words(),
+                            Openings.cut(m.part(), m.port().id())));
+            Face.ALL.forEach(wall -> opens("plain, " + wall.words(), Openings.plain(s, wall)));
+        });
+    }
+
+    private void opens(String words, Edit edit) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(e -> desk.session().does(edit));
+        opening.getItems().add(item);
     }
 
     private Optional<Shell> shell() {

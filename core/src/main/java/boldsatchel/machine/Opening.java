@@ -1,0 +1,146 @@
+package boldsatchel.machine;
+
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
+import boldsatchel.quantity.Label;
+import boldsatchel.quantity.Quantity;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A hole through a wall of a tray: for a socket, a card, a drawer, a button.
+ *
+ * @param name for people
+ * @param wall it is in
+ * @param at its middle in the tray's frame; along the wall's axis it is in the wall, whatever is said
+ * @param wideMm along the wall: to the right, or to the back in the walls at the sides
+ * @param highMm upwards; to the back in floor and cover
+ * @param round whether it is as round as its sides allow
+ * @param serves the socket it is for, if it is for one
+ */
+public record Opening(
+        @Label("name") String name,
+        @Label("wall") Face wall,
+        @Label("its middle") Vec at,
+
+        @Label(value = "wide", in = Quantity.LENGTH, absent = 10, least = 0.1, most = 2000)
+        double wideMm,
+
+        @Label(value = "high", in = Quantity.LENGTH, absent = 4, least = 0.1, most = 2000)
+        double highMm,
+
+        @Label("round") boolean round,
+        @Label("for a socket") Optional<Serves> serves) {
+
+    /** Left round a plug or socket on each side, mm. */
+    private static final double CLEAR_MM = 0.5;
+
+    /**
+     * The socket that an opening is for.
+     *
+     * @param part its id
+     * @param port id of the socket
+     * @param follows whether it is where the socket is; one that was found is where it was found
+     */
+    public record Serves(
+            @Label(value = "part", needed = true) String part,
+            @Label(value = "socket", needed = true) String port,
+            @Label(value = "moves with it", absent = 1) boolean follows) {}
+
+    /** Axis that runs along a wall. */
+    public static int across(Face wall) {
+        return wall.axis() == 0 ? 1 : 0;
+    }
+
+    /** Axis that runs up a wall. */
+    public static int up(Face wall) {
+        return wall.axis() == 2 ? 1 : 2;
+    }
+
+    /**
+     * An opening for a socket of a part where it lies, large enough for what has to go in: the plug's metal where the socket ends with the wall,
+     * its whole handle where it lies behind.
+     */
+    public static Opening of(Shell shell, Part part, Port port, Placement lies) {
+        Face wall = lies.orientation().turn(port.face());
+        Vec mouth = lies.place(port.at(), part.body().bounds());
+        Port.Room room = port.room(shell.outside().end(wall) * wall.sign() - mouth.along(wall.axis()) * wall.sign());
+        boolean swapped = isSwapped(port.face(), lies);
+        return new Opening(
+                port.words() + " of " + part.name(),
+                wall,
+                mouth,
+                (swapped ? room.highMm() : room.wideMm()) + 2 * CLEAR_MM,
+                (swapped ? room.wideMm() : room.highMm()) + 2 * CLEAR_MM,
+                room.round(),
+                Optional.of(new Serves(part.id(), port.id(), shell.making() != Shell.Making.FOUND)));
+    }
+
+    /** Whether what is wide on a side of a part stands upright in the wall that it is turned to. */
+    public static boolean isSwapped(Face face, Placement lies) {
+        return lies.orientation().axis(across(face))
+                != across(lies.orientation().turn(face));
+    }
+
+    /** What it takes out of its wall. */
+    public Box through(Shell shell) {
+        double[] low = new double[3];
+        double[] size = new double[3];
+        double inside = shell.cavity().end(wall);
+        double outside = inside + wall.sign() * Math.max(shell.wall(wall).value(), 1e-3);
+        for (int axis = 0; axis < 3; axis++) {
+            boolean along = axis == wall.axis();
+            size[axis] = along ? Math.abs(outside - inside) : axis == across(wall) ? wideMm : highMm;
+            low[axis] = along ? Math.min(inside, outside) : at.along(axis) - size[axis] / 2;
+        }
+        return new Box(low[0], low[1], low[2], size[0], size[1], size[2]);
+    }
+
+    /** Walls without what openings take out of them. */
+    public static List<Box> cut(List<Box> walls, Shell shell) {
+        List<Box> left = walls;
+        for (Opening opening : shell.openings()) {
+            Box hole = opening.through(shell);
+            List<Box> next = new ArrayList<>(left.size() + 3);
+            left.forEach(w -> next.addAll(w.without(hole)));
+            left = next;
+        }
+        return left;
+    }
+
+    /** The same case, with every opening that moves with a socket where that socket is. */
+    static Casing following(Casing casing, Layout layout, Parts parts) {
+        Casing now = casing;
+        for (Shell shell : casing.shells()) {
+            for (int i = 0; i < shell.openings().size(); i++) {
+                Opening is = shell.openings().get(i);
+                Opening should = is.followed(shell, layout, parts);
+                if (!should.equals(is)) {
+                    Shell known = now.shell(shell.id()).orElseThrow();
+                    List<Opening> all = new ArrayList<>(known.openings());
+                    all.set(i, should);
+                    now = now.withShell(known.withOpenings(all));
+                }
+            }
+        }
+        return now;
+    }
+
+    private Opening followed(Shell shell, Layout layout, Parts parts) {
+        if (serves.isEmpty() || !serves.get().follows()) {
+            return this;
+        }
+        Optional<Placement> lies =
+                layout.of(serves.get().part()).filter(p -> p.shell().equals(shell.id()));
+        Optional<Part> part = parts.part(serves.get().part());
+        Optional<Port> port = part.flatMap(p -> p.port(serves.get().port()));
+        if (lies.isEmpty() || port.isEmpty()) {
+            return this;
+        }
+        Face face = lies.get().orientation().turn(port.get().face());
+        Vec mouth = lies.get().place(port.get().at(), part.get().body().bounds());
+        return new Opening(name, face, mouth, wideMm, highMm, round, serves);
+    }
+}
