@@ -18,6 +18,7 @@ module boldsatchel.core {
     exports boldsatchel.fit;
     exports boldsatchel.balance;
     exports boldsatchel.hands;
+    exports boldsatchel.hold;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
     exports boldsatchel.links;
@@ -61,6 +62,7 @@ module boldsatchel.core {
             boldsatchel.judge.HeatJudge,
             boldsatchel.judge.BalanceJudge,
             boldsatchel.judge.HandsJudge,
+            boldsatchel.judge.HoldJudge,
             boldsatchel.judge.CostJudge,
             boldsatchel.judge.LinksJudge,
             boldsatchel.judge.MeansJudge,

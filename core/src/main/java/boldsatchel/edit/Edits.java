@@ -92,27 +92,24 @@ public final class Edits {
 
     /** Lays a part somewhere. */
     public static Edit move(Part part, Vec to) {
-        return new Edit(
-                "move " + part.name(),
-                b -> b.placement(part.id()).map(p -> b.with(p.at(to))).orElse(b));
+        return lying("move ", part, p -> p.at(to));
     }
 
     /** Moves a part from where it lies then. */
     public static Edit move(Part part, UnaryOperator<Vec> change) {
-        return new Edit(
-                "move " + part.name(),
-                b -> b.placement(part.id())
-                        .map(p -> b.with(p.at(change.apply(p.at()))))
-                        .orElse(b));
+        return lying("move ", part, p -> p.at(change.apply(p.at())));
     }
 
     /** Turns a part from how it lies then; its low corner stays. */
     public static Edit turn(Part part, UnaryOperator<Orientation> change) {
+        return lying("turn ", part, p -> p.turned(change.apply(p.orientation())));
+    }
+
+    /** Changes how a part lies, from how it lies then; its name is said behind the name of the edit. */
+    public static Edit lying(String name, Part part, UnaryOperator<Placement> change) {
         return new Edit(
-                "turn " + part.name(),
-                b -> b.placement(part.id())
-                        .map(p -> b.with(p.turned(change.apply(p.orientation()))))
-                        .orElse(b));
+                name + part.name(),
+                b -> b.placement(part.id()).map(p -> b.with(change.apply(p))).orElse(b));
     }
 
     /** Takes a part from the table into a shell, where there is room; into its corner when there is none. */

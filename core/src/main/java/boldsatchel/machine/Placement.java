@@ -5,6 +5,7 @@ import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Label;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -16,34 +17,46 @@ import java.util.TreeSet;
  * @param at low corner of its turned bounding box in the shell's frame
  * @param orientation how it is turned
  * @param touches ids of parts it is meant to touch: stuck, screwed or plugged to them
+ * @param fixing what holds it, if that was said
  */
 public record Placement(
         @Label(value = "part", needed = true) String part,
         @Label(value = "shell", needed = true) String shell,
         @Label("low corner") Vec at,
         @Label("turned") Orientation orientation,
-        @Label("meant to touch") Set<String> touches) {
+        @Label("meant to touch") Set<String> touches,
+        @Label("held") Optional<Fixing> fixing) {
 
     /** Copies the set, in a stable order. */
     public Placement {
         touches = java.util.Collections.unmodifiableSortedSet(new TreeSet<>(touches));
     }
 
+    /** A part of which nobody said what holds it. */
+    public Placement(String part, String shell, Vec at, Orientation orientation, Set<String> touches) {
+        this(part, shell, at, orientation, touches, Optional.empty());
+    }
+
+    /** The same place, held by something else. */
+    public Placement held(Optional<Fixing> newFixing) {
+        return new Placement(part, shell, at, orientation, touches, newFixing);
+    }
+
     /** The same part elsewhere in its shell. */
     public Placement at(Vec newAt) {
-        return new Placement(part, shell, newAt, orientation, touches);
+        return new Placement(part, shell, newAt, orientation, touches, fixing);
     }
 
     /** The same part turned. */
     public Placement turned(Orientation newOrientation) {
-        return new Placement(part, shell, at, newOrientation, touches);
+        return new Placement(part, shell, at, newOrientation, touches, fixing);
     }
 
     /** The same place, meant to touch another part or not. */
     public Placement touching(String otherPart, boolean meant) {
         Set<String> all = new TreeSet<>(touches);
         if (meant ? all.add(otherPart) : all.remove(otherPart)) {
-            return new Placement(part, shell, at, orientation, all);
+            return new Placement(part, shell, at, orientation, all, fixing);
         }
         return this;
     }

@@ -8,6 +8,7 @@ import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.hands.HandsResult;
 import boldsatchel.heat.HeatResult;
+import boldsatchel.hold.HoldResult;
 import boldsatchel.links.LinksResult;
 import boldsatchel.power.Points;
 import boldsatchel.power.PowerResult;
@@ -44,6 +45,7 @@ public final class Report {
         HeatReport.write(root.putObject("heat"), evaluation.of(HeatResult.class));
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
         HandsReport.write(root.putArray("hands"), evaluation.of(HandsResult.class));
+        HoldReport.write(root.putObject("hold"), evaluation.of(HoldResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
         LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));

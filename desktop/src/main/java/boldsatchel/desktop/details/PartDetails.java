@@ -9,6 +9,7 @@ import boldsatchel.edit.Edits;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Purchase;
 import boldsatchel.quantity.Form;
@@ -55,6 +56,8 @@ final class PartDetails extends VBox {
     private final RecordForm body;
     private final RecordForm purchase;
     private final AlterBox altered;
+    private final RecordForm lies;
+    private final Label fixing = Ui.label("In its place", "section");
     private final VBox sockets = new VBox(6);
     private final VBox abilities = new VBox(8);
     private final Map<Class<?>, RecordForm> forms = new HashMap<>();
@@ -89,6 +92,12 @@ final class PartDetails extends VBox {
                         (what, f) -> change(what, p -> p.standing(p.standing(), (Purchase) f.apply(p.purchase()))))
                 .in(desk.session().shown().brief().currency());
         altered = new AlterBox(desk);
+        lies = new RecordForm(
+                        "lies",
+                        Placement.class,
+                        (what, f) -> desk.session()
+                                .does(Edits.lying("change what holds ", this.part, at -> (Placement) f.apply(at))))
+                .only(f -> f.name().equals("fixing"));
         getChildren()
                 .addAll(
                         title,
@@ -99,6 +108,8 @@ final class PartDetails extends VBox {
                         purchase,
                         Ui.label("Body", "section"),
                         body,
+                        fixing,
+                        lies,
                         sockets,
                         abilities,
                         altered,
@@ -122,6 +133,12 @@ final class PartDetails extends VBox {
         body.show(now.body());
         purchase.show(now.purchase());
         altered.show(now);
+        Optional<Placement> at = desk.session().shown().placement(now.id());
+        List.of(fixing, lies).forEach(n -> {
+            n.setVisible(at.isPresent());
+            n.setManaged(at.isPresent());
+        });
+        at.ifPresent(lies::show);
         showSockets(now.body().ports());
         List<Class<?>> kinds =
                 now.facets().stream().<Class<?>>map(Object::getClass).toList();

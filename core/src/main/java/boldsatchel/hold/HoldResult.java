@@ -1,0 +1,101 @@
+package boldsatchel.hold;
+
+import boldsatchel.machine.ScrewThread;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What holds the parts.
+ *
+ * @param loose ids of parts that nothing holds
+ * @param unsaid ids of parts of which nobody said what holds them
+ * @param holes what each mounting hole of a part held by screws meets
+ * @param unscrewable ids of parts held by screws that have no hole in the right direction, or lie on no boss
+ * @param tapes parts on foam tape that is too small for their weight
+ * @param glued ids of parts that wear out and are glued in
+ * @param closed joints of glue and what wears out behind each
+ */
+public record HoldResult(
+        List<String> loose,
+        List<String> unsaid,
+        List<Screwed> holes,
+        List<String> unscrewable,
+        List<Taped> tapes,
+        List<String> glued,
+        List<Closed> closed) {
+
+    /** Nothing is known. */
+    public static final HoldResult NOTHING =
+            new HoldResult(List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+
+    /** Copies the lists. */
+    public HoldResult {
+        loose = List.copyOf(loose);
+        unsaid = List.copyOf(unsaid);
+        holes = List.copyOf(holes);
+        unscrewable = List.copyOf(unscrewable);
+        tapes = List.copyOf(tapes);
+        glued = List.copyOf(glued);
+        closed = List.copyOf(closed);
+    }
+
+    /**
+     * A mounting hole over a boss.
+     *
+     * @param part its id
+     * @param hole its place among the holes of the part
+     * @param thread of the boss
+     * @param asideMm between their middles
+     * @param mayMm that the hole leaves
+     * @param clampedMm from under the head to the top of the boss
+     * @param boredMm depth that the boss and the floor below it have
+     * @param lengthMm of the screw, where one was chosen
+     */
+    public record Screwed(
+            String part,
+            int hole,
+            ScrewThread thread,
+            double asideMm,
+            double mayMm,
+            double clampedMm,
+            double boredMm,
+            Optional<Double> lengthMm) {
+
+        /** Thread that should hold, mm: one and a half diameters in plastic or in an insert (a rule of thumb of VDI 2230 for soft material). */
+        public double wantedMm() {
+            return 1.5 * thread.diameterMm();
+        }
+
+        /** Thread that holds, mm; not a number while no screw was chosen. */
+        public double engagedMm() {
+            return lengthMm.map(l -> Math.min(l - clampedMm, boredMm)).orElse(Double.NaN);
+        }
+
+        /** How far the tip comes out under the floor, mm; not a number while no screw was chosen. */
+        public double throughMm() {
+            return lengthMm.map(l -> l - clampedMm - boredMm).orElse(Double.NaN);
+        }
+
+        /** Whether the screw meets its boss. */
+        public boolean meets() {
+            return asideMm <= mayMm;
+        }
+    }
+
+    /**
+     * A part on foam tape.
+     *
+     * @param part its id
+     * @param massG its mass
+     * @param bearsG what its footprint bears for long
+     */
+    public record Taped(String part, double massG, double bearsG) {}
+
+    /**
+     * A joint of glue.
+     *
+     * @param joint its id
+     * @param parts ids of what wears out behind it
+     */
+    public record Closed(String joint, List<String> parts) {}
+}

@@ -1,0 +1,119 @@
+package boldsatchel.plan;
+
+import boldsatchel.edit.Edit;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
+import boldsatchel.hold.HoldEngine;
+import boldsatchel.hold.HoldResult;
+import boldsatchel.machine.Boss;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Hole;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Screw;
+import boldsatchel.machine.Shell;
+import boldsatchel.quantity.Form;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What parts are usually held by, bosses under their holes, and screws that are long enough. */
+public final class Fixings {
+
+    /** A boss is so many diameters of its screw thick; with an insert a little more is left. */
+    private static final double BOSS_DIAMETERS = 2.4;
+
+    private Fixings() {}
+
+    /** Holds a part by something. */
+    public static Edit hold(String part, Fixing.By by) {
+        return new Edit("hold it by " + by.words(), b -> held(b, part, Fixing.by(by)));
+    }
+
+    private static Build held(Build build, String part, Fixing fixing) {
+        return build.placement(part)
+                .map(p -> build.with(p.held(Optional.of(fixing))))
+                .orElse(build);
+    }
+
+    /** Holds every part of which nobody said it by what is usual for it. */
+    public static Edit usual() {
+        return new Edit("hold parts as usual", b -> {
+            Build said = b;
+            for (String id : HoldEngine.evaluate(b).unsaid()) {
+                said = held(said, id, usual(said, id));
+            }
+            return said;
+        });
+    }
+
+    private static Fixing usual(Build build, String id) {
+        Part part = build.part(id).orElseThrow();
+        Fixing screwed = Fixing.by(Fixing.By.SCREWS);
+        Build tried = held(build, id, screwed);
+        if (!part.body().holes().isEmpty()
+                && !HoldEngine.evaluate(tried).unscrewable().contains(id)) {
+            return screwed;
+        }
+        if (part.family() == Family.BATTERY) {
+            return Fixing.by(Fixing.By.STRAP);
+        }
+        Fixing taped = Fixing.by(Fixing.By.TAPE);
+        boolean bears = HoldEngine.evaluate(held(build, id, taped)).tapes().stream()
+                .noneMatch(t -> t.part().equals(id));
+        boolean light = part.family() == Family.CABLE || part.family() == Family.RADIO || part.family() == Family.SOUND;
+        return bears && light ? taped : Fixing.by(Fixing.By.CLIPS);
+    }
+
+    /** Puts a boss under each hole of a part that is bored downwards, as high as the part lies; bosses near them go. */
+    public static Edit bosses(String partId) {
+        return new Edit("put bosses under it", b -> {
+            Optional<Part> part = b.part(partId);
+            Optional<Placement> lies = b.placement(partId);
+            Optional<Shell> shell = lies.flatMap(p -> b.shell(p.shell()));
+            if (part.isEmpty() || shell.isEmpty()) {
+                return b;
+            }
+            Box bounds = part.get().body().bounds();
+            List<Boss> bosses = new ArrayList<>(shell.get().bosses());
+            for (Hole hole : part.get().body().holes()) {
+                Vec at = lies.get().place(hole.at(), bounds);
+                if (lies.get().orientation().turn(hole.face()).axis() == 2 && !hole.tapped()) {
+                    double thick = BOSS_DIAMETERS * hole.thread().diameterMm();
+                    bosses.removeIf(o -> Math.hypot(o.xMm() - at.x(), o.yMm() - at.y()) < thick);
+                    bosses.add(new Boss(at.x(), at.y(), under(part.get(), lies.get(), at), thick, hole.thread()));
+                }
+            }
+            return b.with(
+                    b.casing().withShell(Form.of(Shell.class).field("bosses").with(shell.get(), bosses)));
+        });
+    }
+
+    /** Height of the underside of what a hole goes through. */
+    private static double under(Part part, Placement lies, Vec hole) {
+        Box bounds = part.body().bounds();
+        return part.body().whole().stream()
+                .map(s -> lies.place(s.bounds(), bounds))
+                .filter(b -> b.x() <= hole.x() && hole.x() <= b.high(0) && b.y() <= hole.y() && hole.y() <= b.high(1))
+                .mapToDouble(Box::z)
+                .min()
+                .orElse(lies.at().z());
+    }
+
+    /** The shortest screw to be had that holds and does not come through; nothing where there is none. */
+    public static Optional<Screw> screw(HoldResult.Screwed hole) {
+        return Screw.LENGTHS.stream()
+                .map(l -> new Screw(hole.thread(), l))
+                .filter(s -> s.lengthMm() - hole.clampedMm() >= Math.min(hole.wantedMm(), hole.boredMm() - 1)
+                        && s.lengthMm() - hole.clampedMm() <= hole.boredMm())
+                .findFirst();
+    }
+
+    /** Takes other screws for a part. */
+    public static Edit screws(String part, Screw screw) {
+        return new Edit(
+                "take screws " + screw.words(), b -> held(b, part, new Fixing(Fixing.By.SCREWS, Optional.of(screw))));
+    }
+}
