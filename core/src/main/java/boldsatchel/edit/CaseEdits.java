@@ -149,18 +149,23 @@ public final class CaseEdits {
                     Joint made = joint.apply(base, casing.freeJoint(wish));
                     return Edits.casing("join " + shell.name() + " to " + base.name(), c -> {
                         Casing with = c.withJoint(made);
-                        return made.way().most() > 0 && with.postures().size() < 2
-                                ? with.withPostures(List.of(
-                                        Posture.CLOSED,
-                                        new Posture(
-                                                "open",
-                                                Posture.Held.TABLE,
-                                                true,
-                                                List.of(new Posture.Setting(
-                                                        made.id(), made.way().most())))))
-                                : with;
+                        boolean opened = with.postures().stream()
+                                .anyMatch(p -> p.settings().stream()
+                                        .anyMatch(t -> t.joint().equals(made.id())));
+                        return made.way().most() > 0 && !opened ? opened(with, made) : with;
                     });
                 });
+    }
+
+    /** With a posture in which a joint is open; it is what the machine is made for where there was none. */
+    private static Casing opened(Casing casing, Joint joint) {
+        List<Posture> all = new ArrayList<>(casing.looks());
+        all.add(new Posture(
+                "open",
+                Posture.Held.TABLE,
+                casing.postures().isEmpty(),
+                List.of(new Posture.Setting(joint.id(), joint.way().most()))));
+        return casing.withPostures(all);
     }
 
     /** Takes the joint away that carries a tray: it lies beside the machine then. */

@@ -112,7 +112,8 @@ public class PackStageTest extends WindowHarness {
         focus("#joint-drawer");
         robot.type(KeyCode.HOME);
         settle();
-        assertThat(build().casing().inUse().settings().getFirst().amount()).isZero();
+        assertThat(build().casing().postures().getLast().settings().getFirst().amount())
+                .isZero();
         assertThat(evaluation().findings()).extracting(Finding::code).doesNotContain("fit.sweep");
         select("tray-2");
         fire("#tray-join", "Take it off");
