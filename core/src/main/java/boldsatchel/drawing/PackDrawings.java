@@ -60,9 +60,28 @@ public final class PackDrawings {
      * @param depth where a section is cut, as a share of the way through, 0 to 1; inside the nearest walls where it is not said
      * @param selected id of the part to point out; empty for none
      * @param legend whether it says which tint and hatch is which kind of part
+     * @param hidden ids of parts that are left out
      */
     public record Look(
-            PackView view, String shell, Posture posture, OptionalDouble depth, String selected, boolean legend) {
+            PackView view,
+            String shell,
+            Posture posture,
+            OptionalDouble depth,
+            String selected,
+            boolean legend,
+            Set<String> hidden) {
+
+        /** Copies the set. */
+        public Look {
+            hidden = Set.copyOf(hidden);
+        }
+
+        /** A view in which nothing is hidden. */
+        public Look(
+                PackView view, String shell, Posture posture, OptionalDouble depth, String selected, boolean legend) {
+            this(view, shell, posture, depth, selected, legend, Set.of());
+        }
+
         /** A view of a tray as it is usually looked at. */
         public Look(PackView view, String shell, Posture posture) {
             this(view, shell, posture, OptionalDouble.empty(), "", true);
@@ -171,7 +190,7 @@ public final class PackDrawings {
                 }
             }
             for (Placed placed : fit.placed()) {
-                if (explosion.has(placed.shell())) {
+                if (explosion.has(placed.shell()) && !look.hidden().contains(placed.id())) {
                     scene.part(placed, explosion.part(placed).pose());
                 }
             }
@@ -180,7 +199,10 @@ public final class PackDrawings {
         for (Shell tray : shown(casing, look)) {
             Pose pose = pose(casing, look, tray);
             scene.tray(tray, pose);
-            scene.parts(fit, tray, pose);
+            fit.placed().stream()
+                    .filter(p ->
+                            p.shell().id().equals(tray.id()) && !look.hidden().contains(p.id()))
+                    .forEach(p -> scene.part(p, pose));
         }
         return scene;
     }
@@ -282,6 +304,7 @@ public final class PackDrawings {
                 thumbs();
                 zones();
                 clashes();
+                sizes();
                 centre();
                 gaps();
                 overall();
@@ -416,7 +439,8 @@ public final class PackDrawings {
                 Pose pose = pose(casing, look, tray);
                 if (pose.isSquare()) {
                     fit.placed().stream()
-                            .filter(p -> p.shell().id().equals(tray.id()))
+                            .filter(p -> p.shell().id().equals(tray.id())
+                                    && !look.hidden().contains(p.id()))
                             .forEach(p -> seen.add(p.posed(pose)));
                 }
             }
@@ -511,6 +535,29 @@ public final class PackDrawings {
             double at = Math.clamp(x, extent[0] + w / 2 - column * 0.5, extent[2] - w / 2 + column * 0.5);
             s.fill(at - w / 2 - letter * 0.2, y - letter * 0.25, w + letter * 0.4, letter * 1.3, Ink.PAPER, 0.95, "");
             s.text(at, y, letter, Align.CENTRE, true, Ink.STOP, text, subject);
+        }
+
+        /** The sides of the selected part, along its edges. */
+        private void sizes() {
+            seen().stream()
+                    .filter(p -> p.id().equals(look.selected()))
+                    .findFirst()
+                    .ifPresent(p -> {
+                        Box b = p.bounds();
+                        double size = letter * 0.85;
+                        double y = b.low(up()) - letter * 0.5;
+                        s.dimension(
+                                b.low(across()),
+                                y,
+                                b.high(across()),
+                                y,
+                                Units.format(b.size(across()), 1, ""),
+                                size,
+                                Ink.ACCENT);
+                        double x = b.high(across()) + letter * 0.5;
+                        s.dimension(
+                                x, b.low(up()), x, b.high(up()), Units.format(b.size(up()), 1, ""), size, Ink.ACCENT);
+                    });
         }
 
         private void centre() {

@@ -1,6 +1,5 @@
 package boldsatchel.drawing;
 
-import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Axis;
 import boldsatchel.geometry.Box;
@@ -89,12 +88,6 @@ final class Scene {
             things.add(new Thing(
                     placed.id(), Optional.of(part), solids.get(i), own, List.copyOf(decals.get(i)), Optional.empty()));
         }
-        return this;
-    }
-
-    /** All parts of a tray. */
-    Scene parts(FitResult fit, Shell shell, Pose pose) {
-        fit.placed().stream().filter(p -> p.shell().id().equals(shell.id())).forEach(p -> part(p, pose));
         return this;
     }
 

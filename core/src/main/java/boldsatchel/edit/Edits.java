@@ -90,19 +90,19 @@ public final class Edits {
                 b -> b.part(part.id()).map(p -> b.with(change.apply(p))).orElse(b));
     }
 
-    /** Lays a part somewhere. */
+    /** Lays a part somewhere; one that is locked stays. */
     public static Edit move(Part part, Vec to) {
-        return lying("move ", part, p -> p.at(to));
+        return lying("move ", part, p -> p.locked() ? p : p.at(to));
     }
 
     /** Moves a part from where it lies then. */
     public static Edit move(Part part, UnaryOperator<Vec> change) {
-        return lying("move ", part, p -> p.at(change.apply(p.at())));
+        return lying("move ", part, p -> p.locked() ? p : p.at(change.apply(p.at())));
     }
 
     /** Turns a part from how it lies then; its low corner stays. */
     public static Edit turn(Part part, UnaryOperator<Orientation> change) {
-        return lying("turn ", part, p -> p.turned(change.apply(p.orientation())));
+        return lying("turn ", part, p -> p.locked() ? p : p.turned(change.apply(p.orientation())));
     }
 
     /** Changes how a part lies, from how it lies then; its name is said behind the name of the edit. */

@@ -265,7 +265,7 @@ public final class FitJudge implements Judge<FitResult> {
         }
         double least = build.brief().limits().gapMm();
         fit.gaps().stream()
-                .filter(g -> g.gapMm() < least)
+                .filter(g -> !Verdict.isEnough(g.gapMm(), least))
                 .forEach(g -> sheet.add(
                         "fit.gap",
                         Severity.WATCH,

@@ -18,6 +18,7 @@ import java.util.TreeSet;
  * @param orientation how it is turned
  * @param touches ids of parts it is meant to touch: stuck, screwed or plugged to them
  * @param fixing what holds it, if that was said
+ * @param locked whether it stays where it is, whatever is dragged
  */
 public record Placement(
         @Label(value = "part", needed = true) String part,
@@ -25,7 +26,8 @@ public record Placement(
         @Label("low corner") Vec at,
         @Label("turned") Orientation orientation,
         @Label("meant to touch") Set<String> touches,
-        @Label("held") Optional<Fixing> fixing) {
+        @Label("held") Optional<Fixing> fixing,
+        @Label("locked") boolean locked) {
 
     /** Copies the set, in a stable order. */
     public Placement {
@@ -34,29 +36,34 @@ public record Placement(
 
     /** A part of which nobody said what holds it. */
     public Placement(String part, String shell, Vec at, Orientation orientation, Set<String> touches) {
-        this(part, shell, at, orientation, touches, Optional.empty());
+        this(part, shell, at, orientation, touches, Optional.empty(), false);
     }
 
     /** The same place, held by something else. */
     public Placement held(Optional<Fixing> newFixing) {
-        return new Placement(part, shell, at, orientation, touches, newFixing);
+        return new Placement(part, shell, at, orientation, touches, newFixing, locked);
+    }
+
+    /** The same place, locked or not. */
+    public Placement locked(boolean lock) {
+        return new Placement(part, shell, at, orientation, touches, fixing, lock);
     }
 
     /** The same part elsewhere in its shell. */
     public Placement at(Vec newAt) {
-        return new Placement(part, shell, newAt, orientation, touches, fixing);
+        return new Placement(part, shell, newAt, orientation, touches, fixing, locked);
     }
 
     /** The same part turned. */
     public Placement turned(Orientation newOrientation) {
-        return new Placement(part, shell, at, newOrientation, touches, fixing);
+        return new Placement(part, shell, at, newOrientation, touches, fixing, locked);
     }
 
     /** The same place, meant to touch another part or not. */
     public Placement touching(String otherPart, boolean meant) {
         Set<String> all = new TreeSet<>(touches);
         if (meant ? all.add(otherPart) : all.remove(otherPart)) {
-            return new Placement(part, shell, at, orientation, all, fixing);
+            return new Placement(part, shell, at, orientation, all, fixing, locked);
         }
         return this;
     }

@@ -26,6 +26,8 @@ public record Verdict(
         String sentence,
         Lazy<Working> worked) {
 
+    private static final double ROUNDING = 1e-9;
+
     /** How it came about. */
     public Working working() {
         return worked.get();
@@ -90,6 +92,11 @@ public record Verdict(
 
     /** A margin: stop below zero, watch below the wanted one or when its range reaches below zero or is not known. */
     public static State margin(double value, double low, double wanted) {
-        return !(value >= 0) ? State.STOP : value >= wanted && low >= 0 ? State.FINE : State.WATCH;
+        return !(value >= 0) ? State.STOP : isEnough(value, wanted) && low >= 0 ? State.FINE : State.WATCH;
+    }
+
+    /** Whether a margin is as large as wanted; what sums of figures lose in rounding is no lack. */
+    public static boolean isEnough(double value, double wanted) {
+        return value >= wanted - ROUNDING;
     }
 }

@@ -58,7 +58,7 @@ public final class HoldTest {
         return Build.empty("h")
                 .with(Casing.of(List.of(tray("base")), exact(0)))
                 .with(part)
-                .with(new Placement(part.id(), "base", at, Orientation.AS_DRAWN, Set.of(), Optional.of(fixing)));
+                .with(new Placement(part.id(), "base", at, Orientation.AS_DRAWN, Set.of()).held(Optional.of(fixing)));
     }
 
     private static Build screwed(double x, double length) {

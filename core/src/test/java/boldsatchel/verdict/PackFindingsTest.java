@@ -135,4 +135,23 @@ public class PackFindingsTest {
         assertThat(none.state()).isEqualTo(State.FINE);
         assertThat(none.sentence()).isEqualTo("Not asked: no posture of it stands by itself.");
     }
+
+    /** Three parts put at the wanted gap from one another: 0.8 mm are 0.8 mm, whatever the sums lose in rounding. */
+    @Test
+    public void aGapAsWideAsWantedIsWideEnough() {
+        Part a = Samples.part("a", Family.MECHANICS, 20.1, 10, 10, 5);
+        Part b = Samples.part("b", Family.MECHANICS, 20.3, 10, 10, 5);
+        double at = 62.3 + 20.1 + 0.8 - 1e-12;
+        Build build = Build.empty("gap")
+                .with(Casing.of(List.of(tray("base", 30)), exact(0)))
+                .with(a)
+                .with(b)
+                .with(new Placement("a", "base", new Vec(62.3, 0, 0), Orientation.AS_DRAWN, Set.of()))
+                .with(new Placement("b", "base", new Vec(at, 0, 0), Orientation.AS_DRAWN, Set.of()));
+        assertThat(found(build, "fit.gap")).isEmpty();
+        assertThat(Evaluator.evaluate(build).verdict(Verdict.Kind.PACKS).state())
+                .isEqualTo(State.FINE);
+        Placement nearer = new Placement("b", "base", new Vec(at - 0.01, 0, 0), Orientation.AS_DRAWN, Set.of());
+        assertThat(found(build.with(nearer), "fit.gap")).isPresent();
+    }
 }

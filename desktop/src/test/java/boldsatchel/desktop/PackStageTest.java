@@ -7,11 +7,18 @@ import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.drawing.Mark;
 import boldsatchel.drawing.PackView;
 import boldsatchel.geometry.Vec;
-import boldsatchel.verdict.Finding;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Layout;
+import boldsatchel.machine.Part;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.geometry.VerticalDirection;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
 
@@ -108,15 +115,90 @@ public class PackStageTest extends WindowHarness {
         assertThat(build().casing().joints()).hasSize(1);
         choose("#posture", "open");
         settle();
-        assertThat(evaluation().findings()).extracting(Finding::code).contains("fit.sweep");
+        assertThat(codes()).contains("fit.sweep");
         focus("#joint-drawer");
         robot.type(KeyCode.HOME);
         settle();
         assertThat(build().casing().postures().getLast().settings().getFirst().amount())
                 .isZero();
-        assertThat(evaluation().findings()).extracting(Finding::code).doesNotContain("fit.sweep");
+        assertThat(codes()).doesNotContain("fit.sweep");
         select("tray-2");
         fire("#tray-join", "Take it off");
         assertThat(build().casing().joints()).isEmpty();
+    }
+
+    /** Keys do what the menu does: to the other side and back, locked in place, another of it, out of sight. */
+    @Test
+    public void aPartIsMirroredLockedCopiedAndHidden() throws Exception {
+        show("cave-survey");
+        open("pack");
+        select("charger");
+        focus("#plan");
+        Vec before = build().placement("charger").orElseThrow().at();
+        robot.type(KeyCode.M);
+        settle();
+        assertThat(build().placement("charger").orElseThrow().at().x()).isNotCloseTo(before.x(), within(1.0));
+        robot.type(KeyCode.M, KeyCode.L);
+        robot.type(KeyCode.RIGHT);
+        settle();
+        assertThat(build().placement("charger").orElseThrow().at()).isEqualTo(before);
+        robot.type(KeyCode.L, KeyCode.D);
+        settle();
+        assertThat(build().part("charger-2")).isPresent();
+        assertThat(subjects("#plan")).contains("charger");
+        select("charger");
+        focus("#plan");
+        robot.type(KeyCode.H);
+        settle();
+        assertThat(subjects("#plan")).doesNotContain("charger");
+        keys(KeyCode.SHIFT, KeyCode.H);
+        settle();
+        assertThat(subjects("#plan")).contains("charger");
+    }
+
+    /** In each posture its own: eyes and wrists at a table, thumbs and arms in the hands. */
+    @Test
+    public void handsAndEyesAreShownForThePosture() throws Exception {
+        show("cave-survey");
+        open("pack");
+        press("#hands");
+        assertThat(words("#hands-pane")).contains("each wrist", "each elbow");
+        choose("#posture", "on a table");
+        settle();
+        assertThat(words("#hands-pane")).doesNotContain("each wrist").anyMatch(w -> w.contains("from the eyes, eyes"));
+        press("#hands");
+    }
+
+    private List<String> words(String pane) {
+        return robot.from(robot.lookup(pane)).lookup(".label").queryAllAs(Label.class).stream()
+                .map(Label::getText)
+                .toList();
+    }
+
+    /** The trackball under the closed screen: the first remedy frees it. */
+    @Test
+    public void aLidThatDoesNotCloseIsMendedByItsRemedy() throws Exception {
+        show("harbour-watch");
+        assertThat(codes()).contains("fit.lid-clash");
+        press("#try-fit-lid-clash-0");
+        press("#take");
+        assertThat(codes()).doesNotContain("fit.lid-clash", "fit.clash", "fit.outside");
+        press("#undo");
+        assertThat(codes()).contains("fit.lid-clash");
+    }
+
+    /** All of a handheld on the table, and back into its case where there is room, until Packs is fine. */
+    @Test
+    public void anEmptyHandheldIsPacked() throws Exception {
+        Build full = Library.demo("cave-survey").orElseThrow();
+        show(full.with(Layout.NONE));
+        open("pack");
+        for (Part part : full.parts().list()) {
+            if (build().loose().stream().anyMatch(p -> p.id().equals(part.id()))) {
+                fire("#place", part.name());
+            }
+        }
+        assertThat(build().loose()).isEmpty();
+        assertThat(state(Verdict.Kind.PACKS)).isEqualTo(State.FINE);
     }
 }

@@ -15,6 +15,7 @@ import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
+import boldsatchel.fit.Ruler;
 import boldsatchel.fit.Snap;
 import boldsatchel.fit.Stack;
 import boldsatchel.geometry.Box;
@@ -85,6 +86,7 @@ public final class PackStage implements WorkStage {
     private final HBox joints = new HBox(8);
     private final ToggleButton core = new ToggleButton("Core sample");
     private final ToggleButton hands = new ToggleButton("Hands");
+    private final PartMenu more;
     private final HandsPane handsPane = new HandsPane();
     private final Label empty = Ui.words(
             "There is no case yet. Take one on the Shelf (“Take another case”), then place parts here.", "soft");
@@ -111,6 +113,7 @@ public final class PackStage implements WorkStage {
     public PackStage(Desk desk) {
         this.desk = desk;
         content.getStyleClass().add("stage");
+        more = new PartMenu(desk, this::show);
         first = new ViewPane(Ui.choice("view-first", PackView::words), PackView.PLAN, this::draw);
         second = new ViewPane(Ui.choice("view-second", PackView::words), PackView.FRONT, this::draw);
         linked = new LinkedViews(first, second);
@@ -151,7 +154,8 @@ public final class PackStage implements WorkStage {
                         z,
                         Ui.button("turn", "Turn", "A quarter turn seen from above (R)", this::turn),
                         Ui.button("tumble", "Tumble", "The next face up (T)", this::tumble),
-                        Ui.button("unplace", "Take out", "Back on the table", this::takeOut));
+                        Ui.button("unplace", "Take out", "Back on the table", this::takeOut),
+                        more.button());
         position.setAlignment(Pos.TOP_LEFT);
         position.setMinHeight(34);
         prepare(first);
@@ -314,7 +318,13 @@ public final class PackStage implements WorkStage {
     private PackDrawings.Look look(ViewPane pane) {
         String selected = part().map(Part::id).orElse("");
         return new PackDrawings.Look(
-                pane.view(), shell().orElseThrow().id(), posture(), pane.depth(), selected, pane == first);
+                pane.view(),
+                shell().orElseThrow().id(),
+                posture(),
+                pane.depth(),
+                selected,
+                pane == first,
+                more.hidden());
     }
 
     private void show(Pictures pictures) {
@@ -422,7 +432,9 @@ public final class PackStage implements WorkStage {
         });
         chosen.setText(
                 part().map(p -> p.name()
-                                + at.map(a -> ", " + a.orientation().words()).orElse(", on the table"))
+                                + at.map(a -> ", " + a.orientation().words() + (a.locked() ? ", locked" : ""))
+                                        .orElse(", on the table")
+                                + ruler(p))
                         .orElse(
                                 "Drag a part, or select one and use the arrow keys; the wheel cuts deeper, with Ctrl it comes nearer."));
         at.ifPresent(a -> {
@@ -430,6 +442,21 @@ public final class PackStage implements WorkStage {
             y.show(a.at().y());
             z.show(a.at().z());
         });
+    }
+
+    /** How far it is from the part that was selected before it. */
+    private String ruler(Part part) {
+        return more.before()
+                .flatMap(b -> Ruler.between(
+                                desk.session().shown().casing(),
+                                desk.session().evaluation().get().of(FitResult.class),
+                                posture(),
+                                part.id(),
+                                b.id())
+                        .map(r -> ". To " + b.name() + " " + Units.format(r.straight(), 1, "mm") + " (x "
+                                + Units.format(r.x(), 1, "") + ", y " + Units.format(r.y(), 1, "") + ", z "
+                                + Units.format(r.z(), 1, "") + ")"))
+                .orElse("");
     }
 
     private void typed(int axis, double value) {
@@ -532,6 +559,16 @@ public final class PackStage implements WorkStage {
             case COMMA -> pane.deeper(-CUT_STEP);
             case PERIOD -> pane.deeper(CUT_STEP);
             case DELETE -> takeOut();
+            case M -> more.mirror();
+            case D -> more.copy();
+            case L -> more.lock();
+            case H -> {
+                if (e.isShiftDown()) {
+                    more.showAll();
+                } else {
+                    more.hide();
+                }
+            }
             default -> {
                 return;
             }

@@ -1,0 +1,123 @@
+package boldsatchel.edit;
+
+import boldsatchel.fit.FreePlace;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Axis;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+
+/** Places that are worked out: against a wall, in the middle, in line with another part, on the other side. What is locked stays. */
+public final class PlaceEdits {
+
+    private PlaceEdits() {}
+
+    /** Puts a part against a wall of its tray, or on its floor. */
+    public static Edit against(Part part, Face wall) {
+        return along(
+                "put against the " + wall.words() + ": ",
+                part,
+                wall.axis(),
+                (box, tray) -> tray.end(wall) - box.end(wall));
+    }
+
+    /** Puts a part in the middle of its tray, along one axis. */
+    public static Edit centred(Part part, Axis axis) {
+        int a = axis.ordinal();
+        return along(
+                "centre ",
+                part,
+                a,
+                (box, tray) -> tray.centre().along(a) - box.centre().along(a));
+    }
+
+    /** Puts a part on the other side of the middle of its tray. It is not turned: a board and its mirror image are two boards. */
+    public static Edit mirrored(Part part, Axis axis) {
+        int a = axis.ordinal();
+        return along(
+                "mirror ",
+                part,
+                a,
+                (box, tray) -> 2 * (tray.centre().along(a) - box.centre().along(a)));
+    }
+
+    private static Edit along(String name, Part part, int axis, BiFunction<Box, Box, Double> by) {
+        return moved(
+                name,
+                part,
+                b -> b.placement(part.id())
+                        .flatMap(p -> b.shell(p.shell()))
+                        .flatMap(s -> box(b, part.id()).map(box -> Vec.on(axis, by.apply(box, s.cavity())))));
+    }
+
+    /** Brings a side of a part in line with the same side of another in its tray. */
+    public static Edit inLine(Part part, Part other, Face side) {
+        return with(part, other, side.axis(), (mine, its) -> its.end(side) - mine.end(side));
+    }
+
+    /** Brings the middle of a part in line with that of another in its tray. */
+    public static Edit middles(Part part, Part other, Axis axis) {
+        int a = axis.ordinal();
+        return with(
+                part,
+                other,
+                a,
+                (mine, its) -> its.centre().along(a) - mine.centre().along(a));
+    }
+
+    private static Edit with(Part part, Part other, int axis, BiFunction<Box, Box, Double> by) {
+        return moved("line up ", part, b -> {
+            boolean together = b.placement(part.id())
+                    .map(Placement::shell)
+                    .equals(b.placement(other.id()).map(Placement::shell));
+            Optional<Box> mine = box(b, part.id());
+            Optional<Box> its = box(b, other.id());
+            return together && mine.isPresent() && its.isPresent()
+                    ? Optional.of(Vec.on(axis, by.apply(mine.get(), its.get())))
+                    : Optional.empty();
+        });
+    }
+
+    private static Edit moved(String name, Part part, Function<Build, Optional<Vec>> by) {
+        return new Edit(
+                name + part.name(),
+                b -> by.apply(b)
+                        .map(v -> Edits.move(part, at -> at.plus(v)).change().apply(b))
+                        .orElse(b));
+    }
+
+    private static Optional<Box> box(Build build, String id) {
+        Optional<Part> part = build.part(id);
+        Optional<Placement> lies = build.placement(id);
+        Optional<Shell> shell = lies.flatMap(p -> build.shell(p.shell()));
+        return part.isPresent() && shell.isPresent()
+                ? Optional.of(Placed.of(part.get(), lies.get(), shell.get()).bounds())
+                : Optional.empty();
+    }
+
+    /** Locks a part in its place, or lets it go. */
+    public static Edit lock(Part part, boolean lock) {
+        return Edits.lying(lock ? "lock " : "unlock ", part, p -> p.locked(lock));
+    }
+
+    /** Another of the same, turned like it, at the nearest free place of its tray; on the table where there is none. */
+    public static Edit copy(Part part) {
+        return new Edit("duplicate " + part.name(), b -> {
+            String id = b.freeId(part.id());
+            Build with = Edits.duplicate(part).change().apply(b);
+            Optional<Placement> place = b.placement(part.id())
+                    .flatMap(p -> b.shell(p.shell()))
+                    .flatMap(s -> with.part(id)
+                            .flatMap(p ->
+                                    new FreePlace(with, s, b.brief().limits().gapMm()).of(p)));
+            return place.map(with::with).orElse(with);
+        });
+    }
+}

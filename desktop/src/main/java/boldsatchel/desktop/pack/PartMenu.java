@@ -1,0 +1,126 @@
+package boldsatchel.desktop.pack;
+
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.PlaceEdits;
+import boldsatchel.geometry.Axis;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.layout.Region;
+
+/** What can be done to the selected part beside dragging it; knows which one was selected before it, and what is hidden. */
+final class PartMenu {
+
+    private final Desk desk;
+    private final Runnable changed;
+    private final MenuButton button = new MenuButton("More …");
+    private final Set<String> hidden = new HashSet<>();
+    private String before = "";
+
+    PartMenu(Desk desk, Runnable changed) {
+        this.desk = desk;
+        this.changed = changed;
+        button.setId("part-more");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.getItems().add(new MenuItem());
+        button.setOnShowing(e -> fill());
+        desk.session().selection().addListener((o, was, is) -> {
+            if (!was.isEmpty() && !was.equals(is)) {
+                before = was;
+            }
+        });
+    }
+
+    MenuButton button() {
+        return button;
+    }
+
+    /** Ids of parts that are left out of the views. */
+    Set<String> hidden() {
+        return hidden;
+    }
+
+    /** The part that was selected before the one that is now. */
+    Optional<Part> before() {
+        return desk.session().shown().part(before);
+    }
+
+    private Optional<Part> part() {
+        return desk.session().selectedPart();
+    }
+
+    private boolean isLocked() {
+        return part().flatMap(p -> desk.session().shown().placement(p.id()))
+                .filter(Placement::locked)
+                .isPresent();
+    }
+
+    void mirror() {
+        part().ifPresent(p -> desk.session().does(PlaceEdits.mirrored(p, Axis.X)));
+    }
+
+    void lock() {
+        part().ifPresent(p -> desk.session().does(PlaceEdits.lock(p, !isLocked())));
+    }
+
+    void copy() {
+        part().ifPresent(p -> desk.session().does(PlaceEdits.copy(p)));
+    }
+
+    void hide() {
+        part().ifPresent(p -> hidden.add(p.id()));
+        desk.session().selection().set("");
+        changed.run();
+    }
+
+    void showAll() {
+        hidden.clear();
+        changed.run();
+    }
+
+    private void fill() {
+        button.getItems().clear();
+        part().ifPresent(p -> {
+            Menu against = new Menu("Put against");
+            Face.ALL.forEach(f -> item(against, f.words(), PlaceEdits.against(p, f)));
+            item(against, "the middle, left to right", PlaceEdits.centred(p, Axis.X));
+            item(against, "the middle, front to back", PlaceEdits.centred(p, Axis.Y));
+            button.getItems().add(against);
+            before().filter(b -> !b.id().equals(p.id())).ifPresent(b -> {
+                Menu line = new Menu("Line up with " + b.name());
+                Face.ALL.forEach(f -> item(line, f.words(), PlaceEdits.inLine(p, b, f)));
+                item(line, "middles, left to right", PlaceEdits.middles(p, b, Axis.X));
+                item(line, "middles, front to back", PlaceEdits.middles(p, b, Axis.Y));
+                button.getItems().add(line);
+            });
+            item("To the other side (M)", this::mirror);
+            item("Duplicate (D)", this::copy);
+            item(isLocked() ? "Unlock (L)" : "Lock in its place (L)", this::lock);
+            button.getItems().add(new SeparatorMenuItem());
+            item("Hide in the views (H)", this::hide);
+        });
+        if (!hidden.isEmpty()) {
+            item("Show all that is hidden (Shift H)", this::showAll);
+        }
+    }
+
+    private void item(String words, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(e -> action.run());
+        button.getItems().add(item);
+    }
+
+    private void item(Menu menu, String words, Edit edit) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(e -> desk.session().does(edit));
+        menu.getItems().add(item);
+    }
+}
