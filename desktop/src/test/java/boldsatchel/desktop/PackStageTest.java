@@ -13,6 +13,8 @@ import boldsatchel.machine.Part;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -200,5 +202,32 @@ public class PackStageTest extends WindowHarness {
         }
         assertThat(build().loose()).isEmpty();
         assertThat(state(Verdict.Kind.PACKS)).isEqualTo(State.FINE);
+    }
+
+    /** A drawing let go over the window gives the selected part its shape; without a part, or with a drawing that is none, it is said why not. */
+    @Test
+    public void aDrawingGivesAPartItsShape() throws Exception {
+        Path drawing = Files.createTempFile("board", ".dxf");
+        String board = "0 SECTION 2 ENTITIES 0 LWPOLYLINE 70 1 10 0 20 0 10 52 20 0 10 52 20 31 10 0 20 31 0 ENDSEC";
+        Files.writeString(drawing, board.replace(' ', '\n'));
+        show("cave-survey");
+        open("pack");
+        select("");
+        onFx(() -> dropped(drawing));
+        assertThat(text("#message-text")).contains("becomes that of a part");
+        select("converter");
+        onFx(() -> dropped(drawing));
+        assertThat(build().part("converter").orElseThrow().body().widthMm().value())
+                .isEqualTo(52);
+        press("#undo");
+        Files.writeString(drawing, "0\nSECTION\n");
+        onFx(() -> dropped(drawing));
+        assertThat(text("#message-text")).contains("no closed line");
+        Files.delete(drawing);
+    }
+
+    private boolean dropped(Path file) {
+        app().frame().dropped(List.of(file));
+        return true;
     }
 }

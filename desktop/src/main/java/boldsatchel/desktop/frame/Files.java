@@ -5,6 +5,7 @@ import boldsatchel.book.HelpBundle;
 import boldsatchel.book.Tables;
 import boldsatchel.cost.Waiting;
 import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
@@ -14,7 +15,10 @@ import boldsatchel.desktop.document.Pictures;
 import boldsatchel.desktop.document.Recents;
 import boldsatchel.edit.Edits;
 import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Drawn;
+import boldsatchel.format.DrawnFile;
 import boldsatchel.format.Extras;
+import boldsatchel.format.FormatException;
 import boldsatchel.format.LibraryFormat;
 import boldsatchel.hunt.Hunt;
 import boldsatchel.hunt.Knowledge;
@@ -26,6 +30,7 @@ import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.io.File;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -48,6 +53,7 @@ public final class Files {
 
     private final Desk desk;
     private final Messages messages;
+    private final Latest reading = Latest.following();
 
     Files(Desk desk, Messages messages) {
         this.desk = desk;
@@ -176,11 +182,64 @@ public final class Files {
             open(build.get());
         } else if (library.isPresent()) {
             takeIn(library.get());
+        } else if (dropped.stream().anyMatch(f -> DrawnFile.isDrawn(f.toString()))) {
+            dropped.stream()
+                    .filter(f -> DrawnFile.isDrawn(f.toString()))
+                    .findFirst()
+                    .ifPresent(this::takeShape);
         } else {
             messages.complain(
                     "This is no build",
-                    "Let go of a file whose name ends in " + BuildStore.ENDING + ", or a library ending in "
-                            + LibraryFormat.ENDING + ".");
+                    "Let go of a file whose name ends in " + BuildStore.ENDING + ", a library ending in "
+                            + LibraryFormat.ENDING + ", or the shape of the selected part ("
+                            + String.join(", ", DrawnFile.ENDINGS) + ").");
+        }
+    }
+
+    void chooseShape(Window window) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Take the shape of the selected part from");
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(
+                        "Drawings and meshes",
+                        DrawnFile.ENDINGS.stream().map(e -> "*" + e).toList()));
+        Optional.ofNullable(chooser.showOpenDialog(window)).ifPresent(f -> takeShape(f.toPath()));
+    }
+
+    /** What came of reading a shape: it, or why not. */
+    private record Read(Optional<Drawn> drawn, String why) {}
+
+    /** Gives the selected part the shape that a file has, or says why not. */
+    public void takeShape(Path file) {
+        Optional<Part> part = desk.session().selectedPart();
+        if (part.isEmpty()) {
+            messages.complain("Select a part first", "The shape in " + file.getFileName() + " becomes that of a part.");
+            return;
+        }
+        reading.ask(() -> read(file), read -> {
+            read.drawn()
+                    .ifPresentOrElse(
+                            d -> {
+                                desk.session()
+                                        .does(Edits.changePart(
+                                                "shape", part.get(), p -> p.withBody(d.shaped(p.body()))));
+                                messages.tell(part.get().name() + " has the shape in " + file.getFileName() + ".");
+                            },
+                            () -> messages.complain("This shape cannot be read", read.why()));
+        });
+    }
+
+    private static Read read(Path file) {
+        try {
+            if (java.nio.file.Files.size(file) > DrawnFile.MOST_BYTES) {
+                return new Read(Optional.empty(), "It is too large; thin it out first.");
+            }
+            String name = String.valueOf(file.getFileName());
+            return new Read(Optional.of(DrawnFile.read(name, java.nio.file.Files.readAllBytes(file))), "");
+        } catch (FormatException e) {
+            return new Read(Optional.empty(), file.getFileName() + ": " + e.getMessage() + ".");
+        } catch (IOException e) {
+            return new Read(Optional.empty(), file + " cannot be read: " + e.getMessage());
         }
     }
 
