@@ -102,15 +102,16 @@ public final class BalanceEngine implements Engine<BalanceResult> {
             for (Posture posture : casing.looks()) {
                 postures.add(inPosture(posture));
             }
-            List<BalanceResult.Margin> sweep = sweep();
-            List<BalanceResult.Margin> all = new ArrayList<>(sweep);
+            List<Stance> sweep = sweep();
+            List<Stance> all = new ArrayList<>(sweep);
             for (BalanceResult.InPosture p : postures) {
                 if (!Double.isNaN(p.marginDeg())) {
-                    all.add(new BalanceResult.Margin(p.posture(), "", 0, p.marginDeg()));
+                    BalanceResult.Margin margin = new BalanceResult.Margin(p.posture(), "", 0, p.marginDeg());
+                    all.add(new Stance(margin, new Mass(p.massG(), p.centre())));
                 }
             }
             Optional<BalanceResult.Margin> worst =
-                    all.stream().min(Comparator.comparingDouble(BalanceResult.Margin::marginDeg));
+                    all.stream().map(Stance::margin).min(Comparator.comparingDouble(BalanceResult.Margin::marginDeg));
             return new BalanceResult(
                     weights.massG(),
                     weights.items(),
@@ -118,7 +119,7 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                     support.map(Support::corners).orElse(List.of()),
                     worst.map(w -> bodies.marginRange(support.orElseThrow(), footing.others(), w.whole())),
                     worst.orElse(BalanceResult.Margin.NONE),
-                    sweep,
+                    sweep.stream().map(Stance::margin).toList(),
                     List.copyOf(postures),
                     joints(),
                     worst.flatMap(w -> counterweight(all)));
@@ -135,12 +136,15 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                     stands ? push(posture, all) : Optional.empty());
         }
 
-        private List<BalanceResult.Margin> sweep() {
+        /** A way to stand, and the mass that stands so. */
+        private record Stance(BalanceResult.Margin margin, Mass all) {}
+
+        private List<Stance> sweep() {
             Posture used = casing.inUse();
             if (support.isEmpty() || !used.held().stands()) {
                 return List.of();
             }
-            List<BalanceResult.Margin> sweep = new ArrayList<>();
+            List<Stance> sweep = new ArrayList<>();
             for (Joint joint : casing.joints()) {
                 double most = joint.way().most();
                 if (most == 0) {
@@ -155,11 +159,11 @@ public final class BalanceEngine implements Engine<BalanceResult> {
                     double at = Math.min(most, amount);
                     Vec carried = outer.apply(joint.way().move(joint.at(), at).apply(centre));
                     Mass all = closed.rest().and(new Mass(closed.carried().g(), carried));
-                    sweep.add(new BalanceResult.Margin(
-                            used, joint.id(), at, support.get().marginDeg(all.at())));
+                    double margin = support.get().marginDeg(all.at());
+                    sweep.add(new Stance(new BalanceResult.Margin(used, joint.id(), at, margin), all));
                 }
             }
-            return List.copyOf(sweep);
+            return sweep;
         }
 
         /** Horizontal force at the highest edge of what carries a screen that lifts the front: moments about the back edge of the support. */
@@ -264,12 +268,12 @@ public final class BalanceEngine implements Engine<BalanceResult> {
         }
 
         /** The most that any way to stand needs; nothing when a weight in front mends none of them. */
-        private Optional<Double> counterweight(List<BalanceResult.Margin> margins) {
+        private Optional<Double> counterweight(List<Stance> stances) {
             double wanted = build.brief().limits().tipMarginDeg();
             double most = 0;
-            for (BalanceResult.Margin margin : margins) {
-                if (margin.marginDeg() < wanted) {
-                    double mass = counterweight(bodies.centre(margin.whole()), wanted);
+            for (Stance stance : stances) {
+                if (stance.margin().marginDeg() < wanted) {
+                    double mass = counterweight(stance.all(), wanted);
                     if (mass <= 0) {
                         return Optional.empty();
                     }

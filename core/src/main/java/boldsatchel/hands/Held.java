@@ -112,7 +112,7 @@ public record Held(Build build, BalanceResult.InPosture in) {
         Vec out = posed.main().map(Posed.Screen::out).orElse(Vec.on(2, 1));
         for (Placement placement : build.layout().placements()) {
             Optional<Part> part = build.part(placement.part());
-            if (part.isPresent() && build.casing().belongs(placement.shell())) {
+            if (part.filter(Held::isWorked).isPresent() && build.casing().belongs(placement.shell())) {
                 Pose pose = placement
                         .pose(part.get().body().bounds())
                         .within(build.casing().pose(placement.shell(), in.posture()));
@@ -120,6 +120,13 @@ public record Held(Build build, BalanceResult.InPosture in) {
             }
         }
         return reaches;
+    }
+
+    /** Whether a thumb has something to do on it. */
+    private static boolean isWorked(Part part) {
+        return part.family() == Family.KEYBOARD
+                || part.family() == Family.POINTER
+                || !part.body().keys().isEmpty();
     }
 
     private void controls(Part part, Pose pose, Vec out, List<Vec> thumbs, List<Reach> reaches) {

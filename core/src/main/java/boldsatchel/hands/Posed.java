@@ -73,15 +73,17 @@ final class Posed {
             Optional<Part> part = build.part(placement.part());
             if (part.isPresent() && casing.shell(placement.shell()).isPresent()) {
                 boolean belongs = casing.belongs(placement.shell());
-                Pose pose = placement
-                        .pose(part.get().body().bounds())
-                        .within(belongs ? casing.pose(placement.shell(), posture) : Pose.NONE);
-                part.get()
-                        .facet(Facet.ShowsPicture.class)
-                        .filter(s -> belongs)
-                        .ifPresent(s -> add(part.get(), s, pose));
-                if (part.get().family() == Family.KEYBOARD && !(shut && belongs)) {
-                    add(part.get(), pose, belongs);
+                Optional<Facet.ShowsPicture> shows =
+                        part.get().facet(Facet.ShowsPicture.class).filter(s -> belongs);
+                boolean isTyped = part.get().family() == Family.KEYBOARD && !(shut && belongs);
+                if (shows.isPresent() || isTyped) {
+                    Pose pose = placement
+                            .pose(part.get().body().bounds())
+                            .within(belongs ? casing.pose(placement.shell(), posture) : Pose.NONE);
+                    shows.ifPresent(s -> add(part.get(), s, pose));
+                    if (isTyped) {
+                        add(part.get(), pose, belongs);
+                    }
                 }
             }
         }
