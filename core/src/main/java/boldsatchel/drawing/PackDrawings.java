@@ -544,20 +544,22 @@ public final class PackDrawings {
                     .findFirst()
                     .ifPresent(p -> {
                         Box b = p.bounds();
-                        double size = letter * 0.85;
                         double y = b.low(up()) - letter * 0.5;
-                        s.dimension(
-                                b.low(across()),
-                                y,
-                                b.high(across()),
-                                y,
-                                Units.format(b.size(across()), 1, ""),
-                                size,
-                                Ink.ACCENT);
+                        s.dimension(b.low(across()), y, b.high(across()), y, "", letter, Ink.ACCENT);
+                        number(b.low(across()) + b.size(across()) / 2, y - letter * 0.4, b.size(across()));
                         double x = b.high(across()) + letter * 0.5;
-                        s.dimension(
-                                x, b.low(up()), x, b.high(up()), Units.format(b.size(up()), 1, ""), size, Ink.ACCENT);
+                        s.dimension(x, b.low(up()), x, b.high(up()), "", letter, Ink.ACCENT);
+                        number(x, b.low(up()) + b.size(up()) / 2 - letter * 0.4, b.size(up()));
                     });
+        }
+
+        /** A size on its line, on a ground of its own. */
+        private void number(double x, double y, double mm) {
+            String text = Units.format(mm, 1, "");
+            double size = letter * 0.85;
+            double wide = (text.length() + 0.6) * size * Sketch.LETTER_WIDTH;
+            s.fill(x - wide / 2, y - size * 0.2, wide, size * 1.15, Ink.PAPER, 0.9, "");
+            s.text(x, y, size, Align.CENTRE, false, Ink.ACCENT, text, "");
         }
 
         private void centre() {

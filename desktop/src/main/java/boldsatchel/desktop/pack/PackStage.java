@@ -82,6 +82,7 @@ public final class PackStage implements WorkStage {
     private final UnitField z =
             UnitField.required("pack-z", Quantity.LENGTH, v -> typed(2, v)).wide(6);
     private final Label chosen = Ui.label("", "part-chosen");
+    private final Label apart = Ui.label("", "soft");
     private final HBox position = new HBox(6);
     private final HBox joints = new HBox(8);
     private final ToggleButton core = new ToggleButton("Core sample");
@@ -156,6 +157,8 @@ public final class PackStage implements WorkStage {
                         Ui.button("tumble", "Tumble", "The next face up (T)", this::tumble),
                         Ui.button("unplace", "Take out", "Back on the table", this::takeOut),
                         more.button());
+        List.of(x, y, z).forEach(f -> f.setMinWidth(Region.USE_PREF_SIZE));
+        apart.setId("apart");
         position.setAlignment(Pos.TOP_LEFT);
         position.setMinHeight(34);
         prepare(first);
@@ -168,7 +171,7 @@ public final class PackStage implements WorkStage {
         HBox views = new HBox(6, linked, sample, handsPane);
         HBox.setHgrow(linked, Priority.ALWAYS);
         VBox.setVgrow(views, Priority.ALWAYS);
-        content.getChildren().addAll(top, position, empty, views);
+        content.getChildren().addAll(top, position, apart, empty, views);
         desk.keepShowing(content, this::show);
     }
 
@@ -433,10 +436,12 @@ public final class PackStage implements WorkStage {
         chosen.setText(
                 part().map(p -> p.name()
                                 + at.map(a -> ", " + a.orientation().words() + (a.locked() ? ", locked" : ""))
-                                        .orElse(", on the table")
-                                + ruler(p))
+                                        .orElse(", on the table"))
                         .orElse(
                                 "Drag a part, or select one and use the arrow keys; the wheel cuts deeper, with Ctrl it comes nearer."));
+        apart.setText(part().map(this::ruler).orElse(""));
+        apart.setVisible(!apart.getText().isEmpty());
+        apart.setManaged(apart.isVisible());
         at.ifPresent(a -> {
             x.show(a.at().x());
             y.show(a.at().y());
@@ -453,7 +458,7 @@ public final class PackStage implements WorkStage {
                                 posture(),
                                 part.id(),
                                 b.id())
-                        .map(r -> ". To " + b.name() + " " + Units.format(r.straight(), 1, "mm") + " (x "
+                        .map(r -> "To " + b.name() + ": " + Units.format(r.straight(), 1, "mm") + " (x "
                                 + Units.format(r.x(), 1, "") + ", y " + Units.format(r.y(), 1, "") + ", z "
                                 + Units.format(r.z(), 1, "") + ")"))
                 .orElse("");
