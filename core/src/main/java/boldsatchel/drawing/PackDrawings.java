@@ -12,7 +12,7 @@ import boldsatchel.geometry.Flat;
 import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Viewpoint;
-import boldsatchel.hands.Held;
+import boldsatchel.hands.Grip;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Family;
@@ -487,13 +487,13 @@ public final class PackDrawings {
             boolean isHeld = posture.held() == Posture.Held.HANDS
                     && look.view() == PackView.PLAN
                     && casing.standing().filter(shell::equals).isPresent();
-            Optional<Vec> hold = Held.at(casing, posture).filter(h -> isHeld);
+            Optional<Vec> hold = Grip.at(casing, posture).filter(h -> isHeld);
             if (hold.isEmpty()) {
                 return;
             }
-            double reach = Held.thumbMm(build.brief().user().orElse(User.USUAL));
+            double reach = Grip.thumbMm(build.brief().user().orElse(User.USUAL));
             Box out = shell.outside();
-            for (Vec thumb : Held.thumbs(casing, hold.get())) {
+            for (Vec thumb : Grip.thumbs(casing, hold.get())) {
                 for (int i = 0; i < ARC_STEPS; i += 2) {
                     Vec from = around(thumb, reach, i);
                     Vec to = around(thumb, reach, i + 1);

@@ -55,17 +55,17 @@ public final class HandsEngine implements Engine<HandsResult> {
         }
         for (BalanceResult.InPosture in : balance.postures()) {
             if (in.posture().held() != Posture.Held.STOWED) {
-                Held held = new Held(build, in);
+                Grip grip = new Grip(build, in);
                 Posed posed = new Posed(build, in.posture());
                 all.add(new HandsResult.InPosture(
                         in.posture(),
                         in.massG(),
                         new Eyes(build, posed).sights(),
                         new Fingers(build, posed, balance, in).typings(),
-                        held.loads(),
-                        held.reaches(posed),
-                        held.hangsDeg(),
-                        held.isKnown()));
+                        grip.loads(),
+                        grip.reaches(posed),
+                        grip.hangsDeg(),
+                        grip.isKnown()));
             }
         }
         return new HandsResult(all);

@@ -15,29 +15,19 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.Joint;
-import boldsatchel.machine.Part;
-import boldsatchel.machine.Port;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
-import boldsatchel.machine.Signal;
 import boldsatchel.machine.Zone;
-import boldsatchel.plan.FreeMove;
-import boldsatchel.plan.LinkPlanner;
-import boldsatchel.plan.Openings;
 import boldsatchel.quantity.Spread;
-import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
-import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -129,17 +119,17 @@ public final class FitJudge implements Judge<FitResult> {
     }
 
     /** What is hit; the table is neither part nor tray. */
-    private static String other(Build build, String id) {
+    static String other(Build build, String id) {
         return id.equals(FitResult.TABLE) ? id : name(build, id);
     }
 
-    private static String where(FitResult.Where where) {
+    static String where(FitResult.Where where) {
         return where.inTray()
                 ? ""
                 : where.posture().equals(Posture.CLOSED.name()) ? " when closed" : " " + in(where.posture());
     }
 
-    private static String in(String posture) {
+    static String in(String posture) {
         return "in the posture “" + posture + "”";
     }
 
@@ -208,7 +198,7 @@ public final class FitJudge implements Judge<FitResult> {
     }
 
     /** Outside of the closed machine beyond the brief, if it is. */
-    private static Optional<String> oversize(Build build) {
+    static Optional<String> oversize(Build build) {
         List<Over> over = over(build);
         return over.isEmpty()
                 ? Optional.empty()
@@ -317,267 +307,6 @@ public final class FitJudge implements Judge<FitResult> {
         for (FitResult.Web w : fit.webs()) {
             sheet.add(
                     "fit.web", Severity.WATCH, List.of(w.shell()), numbers("leftMm", w.mm(), "wantedMm", w.wantedMm()));
-        }
-    }
-
-    /** Tells of what does not go in. */
-    private record FitTelling(Build build, FitResult fit) implements Telling {
-
-        static String code(Zone.Kind kind) {
-            return switch (kind) {
-                case PLUG -> "fit.plug-room";
-                case AIR -> "fit.air-room";
-                case FINGER -> "fit.finger-room";
-                case ANTENNA -> "fit.antenna-field";
-                case SWELL -> "fit.swell-room";
-                case KEEPOUT -> "fit.keep-out";
-            };
-        }
-
-        private static Optional<Zone.Kind> kind(Noted f) {
-            return Arrays.stream(Zone.Kind.values())
-                    .filter(k -> code(k).equals(f.code()))
-                    .findFirst();
-        }
-
-        private String second(Noted f) {
-            return name(build, f.subjects().get(1));
-        }
-
-        private String port(Noted f) {
-            return fit.stranded().stream()
-                    .filter(s -> s.part().equals(f.first()) && s.byMm() == f.number("byMm"))
-                    .map(s -> s.port().name())
-                    .findFirst()
-                    .orElseThrow();
-        }
-
-        /** The socket that a finding about an opening is about. */
-        private FitResult.Mouth mouth(Noted f) {
-            boolean none = f.code().equals("fit.no-opening");
-            return fit.mouths().stream()
-                    .filter(m -> m.part().equals(f.first())
-                            && m.opening().isEmpty() == none
-                            && m.behindMm() == f.number("behindMm")
-                            && (none || m.lacksMm() == f.number("lacksMm")))
-                    .findFirst()
-                    .orElseThrow();
-        }
-
-        private String web(Noted f) {
-            FitResult.Web web = fit.webs().stream()
-                    .filter(w -> w.shell().equals(f.first()) && w.mm() == f.number("leftMm"))
-                    .findFirst()
-                    .orElseThrow();
-            return "“" + web.opening() + "”" + (web.other().isEmpty() ? " and the rim" : " and “" + web.other() + "”");
-        }
-
-        private String vent(Noted f) {
-            return fit.covered().stream()
-                    .filter(c -> c.by().equals(f.first()) && c.gapMm() == f.number("gapMm"))
-                    .map(FitResult.Covered::vent)
-                    .findFirst()
-                    .orElseThrow();
-        }
-
-        private String clashWhere(Noted f) {
-            return fit.clashes().stream()
-                    .filter(c -> c.a().equals(f.first())
-                            && c.b().equals(f.subjects().get(1))
-                            && c.depthMm() == f.number("depthMm"))
-                    .map(c -> where(c.where()))
-                    .filter(w -> !w.isEmpty())
-                    .findFirst()
-                    .orElse("");
-        }
-
-        private FitResult.Hit hit(Noted f) {
-            return fit.hits().stream()
-                    .filter(h -> h.a().equals(f.first())
-                            && h.b().equals(f.subjects().get(1))
-                            && h.amount() == f.number("amount"))
-                    .findFirst()
-                    .orElseThrow();
-        }
-
-        private FitResult.Below below(Noted f) {
-            return fit.below().stream()
-                    .filter(b -> b.subject().equals(f.first()) && b.byMm() == f.number("byMm"))
-                    .findFirst()
-                    .orElseThrow();
-        }
-
-        private String joint(FitResult.Hit hit) {
-            return build.casing().joint(hit.joint()).map(Joint::name).orElse("the joint");
-        }
-
-        private String amount(FitResult.Hit hit) {
-            boolean slide = build.casing()
-                    .joint(hit.joint())
-                    .filter(j -> j.hinge().isEmpty())
-                    .isPresent();
-            return n(hit.amount()) + (slide ? " mm" : "°");
-        }
-
-        /** In which posture a gap is. */
-        private String gapWhere(Noted f) {
-            return fit.gaps().stream()
-                    .filter(g -> g.a().equals(f.first())
-                            && g.b().equals(f.subjects().get(1))
-                            && g.gapMm() == f.number("gapMm"))
-                    .map(g -> where(g.where()))
-                    .findFirst()
-                    .orElse("");
-        }
-
-        @Override
-        public String sentence(Noted f) {
-            if (kind(f).isPresent()) {
-                return second(f) + " reaches " + f.n("depthMm") + " mm into the "
-                        + kind(f).get().words() + " of " + name(build, f.first()) + ".";
-            }
-            String who = f.subjects().isEmpty() ? "" : name(build, f.first());
-            return switch (f.code()) {
-                case "fit.clash" ->
-                    who + " and " + second(f) + " are in the same place, " + f.n("depthMm") + " mm deep.";
-                case "fit.lid-clash" ->
-                    who + " and " + second(f) + " are in the same place" + clashWhere(f) + ", " + f.n("depthMm")
-                            + " mm deep.";
-                case "fit.sweep" -> {
-                    FitResult.Hit hit = hit(f);
-                    yield who + " hits " + other(build, f.subjects().get(1)) + " on the way from “" + hit.from()
-                            + "” to “" + hit.to()
-                            + "”, with " + joint(hit) + " open by " + amount(hit) + ", and would be " + f.n("depthMm")
-                            + " mm deep in it.";
-                }
-                case "fit.below-table" ->
-                    who + " reaches " + f.n("byMm") + " mm below the table " + in(below(f).posture()) + ".";
-                case "fit.outside" -> who + " goes through the wall of " + second(f) + " by " + f.n("byMm") + " mm.";
-                case "fit.size" ->
-                    "The closed case is larger than the brief allows: "
-                            + oversize(build).orElse("") + ".";
-                case "fit.gap" ->
-                    "Only " + f.n("gapMm") + " mm between " + who + " and " + second(f) + gapWhere(f) + "; "
-                            + f.n("limitMm") + " mm is wanted.";
-                case "fit.port-short" ->
-                    port(f) + " of " + who + " should open through the wall and ends " + f.n("byMm") + " mm before it.";
-                case "fit.no-opening" ->
-                    mouth(f).port().words() + " of " + who + " goes through the wall, and there is no opening for it.";
-                case "fit.opening-off" -> {
-                    FitResult.Mouth mouth = mouth(f);
-                    yield "The opening “" + mouth.opening().orElse("") + "” is too small or too far aside for "
-                            + mouth.port().words() + " of " + who + " by " + f.n("lacksMm") + " mm"
-                            + (mouth.behindMm() > Port.FLUSH_MM
-                                    ? ": the socket lies " + n(mouth.behindMm())
-                                            + " mm deep, so the handle of the plug has to go in too."
-                                    : ".");
-                }
-                case "fit.web" ->
-                    "Only " + f.n("leftMm") + " mm of wall are left between " + web(f) + " in " + who + "; "
-                            + f.n("wantedMm") + " mm hold.";
-                case "fit.vent-covered" -> who + " stands " + f.n("gapMm") + " mm before the vent “" + vent(f) + "”.";
-                case "fit.antenna-metal" ->
-                    who + " sits inside "
-                            + build.shell(f.subjects().get(1))
-                                    .map(s -> s.substance().words())
-                                    .orElse("metal")
-                            + ", which shields it: expect little or no reach.";
-                case "fit.on-the-table" ->
-                    f.n("count") + " of " + build.parts().list().size() + " parts are not packed yet.";
-                default -> throw Telling.unknown(f);
-            };
-        }
-
-        @Override
-        public List<Remedy> cures(Noted f) {
-            if (kind(f).isPresent()) {
-                return advice(
-                        kind(f).get() == Zone.Kind.PLUG
-                                ? "Use a right-angle plug, turn the part, or move what is in the way"
-                                : "Move what is in the way");
-            }
-            if (Set.of("fit.no-opening", "fit.opening-off").contains(f.code())) {
-                return cuts(f);
-            }
-            if (f.code().equals("fit.antenna-metal")) {
-                return outside(f.first());
-            }
-            List<Remedy> cures = new ArrayList<>(moves(f));
-            cures.addAll(advice(
-                    switch (f.code()) {
-                        case "fit.lid-clash" -> "Lower the part in the base or make the lid deeper by that much";
-                        case "fit.sweep" -> "Move the axis of the joint, or what stands in the way, by that much";
-                        case "fit.below-table" ->
-                            "Open it less far, put the machine on higher feet, or let it hang over the table's edge";
-                        case "fit.clash" -> "Move one of them by that much";
-                        case "fit.outside" -> "Move it inwards or make the case larger by that much";
-                        case "fit.size" -> "Make the case smaller or loosen the limit";
-                        case "fit.gap" ->
-                            build.shell(f.subjects().get(1)).isPresent()
-                                    ? "Move it against the wall, or further away from it"
-                                    : "Move them apart, or mark them as touching if they are meant to";
-                        case "fit.port-short" -> "Move the part to the wall or use a panel extension";
-                        case "fit.web" ->
-                            "Move one of them, take one opening for both, or glue a brace behind the place";
-                        case "fit.vent-covered" -> "Move the part or the vent";
-                        case "fit.on-the-table" -> "Place them in Pack";
-                        default -> throw Telling.unknown(f);
-                    }));
-            return cures;
-        }
-
-        /** An opening for one socket, and for all that have none. */
-        private List<Remedy> cuts(Noted f) {
-            List<Remedy> cures = new ArrayList<>();
-            Port port = mouth(f).port();
-            String words =
-                    f.code().equals("fit.no-opening") ? "Cut an opening for it" : "Cut the opening anew, where it is";
-            cures.add(Remedy.by(words, Openings.cut(f.first(), port.id())));
-            long without =
-                    fit.mouths().stream().filter(m -> m.opening().isEmpty()).count();
-            if (f.code().equals("fit.no-opening") && without > 1) {
-                cures.add(Remedy.by("Cut openings for all " + without + " that have none", Openings.cutAll()));
-            }
-            cures.add(Remedy.advice(
-                    f.code().equals("fit.no-opening")
-                            ? "Say that nothing is plugged in there, if that is so"
-                            : "Move the part in line with it, or nearer to the wall"));
-            return cures;
-        }
-
-        /** The smallest move that frees one of those that are in the same place. */
-        private List<Remedy> moves(Noted f) {
-            boolean stuck = Set.of("fit.clash", "fit.lid-clash", "fit.outside", "fit.sweep")
-                    .contains(f.code());
-            return stuck
-                    ? FreeMove.of(build, f.subjects()).stream()
-                            .map(m -> Remedy.by(
-                                    m.words(), FreeMove.edit("move " + m.part().name(), f.subjects())))
-                            .toList()
-                    : List.of();
-        }
-
-        /** A part that is an antenna and nothing else gives its place to a socket in the wall for one outside. */
-        private List<Remedy> outside(String id) {
-            List<Part> shelf = Picks.shelf().parts();
-            Set<Signal.Kind> radio = Set.of(Signal.Kind.RADIO);
-            List<Remedy> cures = new ArrayList<>();
-            build.part(id)
-                    .filter(p -> p.body().ports().stream().allMatch(q -> q.gives(radio)))
-                    .flatMap(p -> shelf.stream()
-                            .filter(s -> s.facet(Facet.Radiates.class).isEmpty()
-                                    && s.body().ports().stream().anyMatch(q -> q.gives(radio)))
-                            .findFirst()
-                            .map(by -> Remedy.by(
-                                    "Take “" + by.name() + "” instead, and an antenna outside",
-                                    LinkPlanner.swap(p, by, shelf))))
-                    .ifPresent(cures::add);
-            cures.add(Remedy.advice("Lead an antenna outside"));
-            return cures;
-        }
-
-        private static List<Remedy> advice(String words) {
-            return List.of(Remedy.advice(words));
         }
     }
 }

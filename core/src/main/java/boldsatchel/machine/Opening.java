@@ -112,20 +112,18 @@ public record Opening(
 
     /** The same case, with every opening that moves with a socket where that socket is. */
     static Casing following(Casing casing, Layout layout, Parts parts) {
-        Casing now = casing;
-        for (Shell shell : casing.shells()) {
-            for (int i = 0; i < shell.openings().size(); i++) {
-                Opening is = shell.openings().get(i);
-                Opening should = is.followed(shell, layout, parts);
-                if (!should.equals(is)) {
-                    Shell known = now.shell(shell.id()).orElseThrow();
-                    List<Opening> all = new ArrayList<>(known.openings());
-                    all.set(i, should);
-                    now = now.withShell(known.withOpenings(all));
-                }
-            }
+        List<Shell> shells = new ArrayList<>(casing.shells());
+        shells.replaceAll(shell -> following(shell, layout, parts));
+        return shells.equals(casing.shells()) ? casing : casing.withShells(shells);
+    }
+
+    private static Shell following(Shell shell, Layout layout, Parts parts) {
+        if (shell.openings().isEmpty()) {
+            return shell;
         }
-        return now;
+        List<Opening> openings = new ArrayList<>(shell.openings());
+        openings.replaceAll(o -> o.followed(shell, layout, parts));
+        return openings.equals(shell.openings()) ? shell : shell.withOpenings(openings);
     }
 
     private Opening followed(Shell shell, Layout layout, Parts parts) {

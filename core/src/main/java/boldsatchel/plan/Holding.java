@@ -6,9 +6,9 @@ import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
+import boldsatchel.hands.Grip;
 import boldsatchel.hands.HandsEngine;
 import boldsatchel.hands.HandsResult;
-import boldsatchel.hands.Held;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
@@ -49,7 +49,7 @@ public final class Holding {
         Optional<Posture> held = build.casing().looks().stream()
                 .filter(p -> p.name().equals(posture))
                 .findFirst();
-        Optional<Vec> now = held.flatMap(p -> Held.at(build.casing(), p));
+        Optional<Vec> now = held.flatMap(p -> Grip.at(build.casing(), p));
         if (now.isEmpty()) {
             return Optional.empty();
         }

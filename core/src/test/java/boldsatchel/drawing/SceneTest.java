@@ -2,6 +2,7 @@ package boldsatchel.drawing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Axis;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Cylinder;
@@ -15,6 +16,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Viewpoint;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Posture;
+import boldsatchel.quantity.Units;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -22,6 +24,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -79,6 +83,60 @@ public class SceneTest {
         assertThat(scene.things())
                 .filteredOn(t -> t.subject().equals("battery"))
                 .allSatisfy(t -> assertThat(t.cut()).isPresent());
+    }
+
+    /** What is hidden is in no view, lifted apart neither, and takes nothing else with it. */
+    @Test
+    public void whatIsHiddenIsInNoView() {
+        Evaluation evaluation = Evaluator.evaluate(Library.demo("cave-survey").orElseThrow());
+        for (PackView view : PackView.values()) {
+            Set<String> all = subjects(evaluation, view, Set.of());
+            Set<String> left = subjects(evaluation, view, Set.of("screen"));
+            assertThat(all).contains("screen");
+            assertThat(left)
+                    .containsAll(all.stream().filter(s -> !s.equals("screen")).toList());
+            assertThat(left).doesNotContain("screen");
+        }
+    }
+
+    private static Set<String> subjects(Evaluation evaluation, PackView view, Set<String> hidden) {
+        PackDrawings.Look look =
+                new PackDrawings.Look(view, "slab", Posture.CLOSED, OptionalDouble.empty(), "", false, hidden);
+        return PackDrawings.scene(evaluation, look).things().stream()
+                .map(Scene.Thing::subject)
+                .collect(Collectors.toSet());
+    }
+
+    /** Where two hands hold it the plan says how far thumbs reach; on a table, and in other views, it does not. */
+    @Test
+    public void thumbsAreDrawnWhereHandsHold() {
+        Evaluation evaluation = Evaluator.evaluate(Library.demo("cave-survey").orElseThrow());
+        for (Posture posture : evaluation.build().casing().postures()) {
+            for (PackView view : PackView.values()) {
+                boolean drawn = PackDrawings.of(evaluation, new PackDrawings.Look(view, "slab", posture))
+                        .in(Room.window(700, 500))
+                        .marks()
+                        .stream()
+                        .anyMatch(m -> m instanceof Mark.Text t && t.text().equals("reach of the thumbs"));
+                assertThat(drawn)
+                        .as(view + " " + posture.name())
+                        .isEqualTo(view == PackView.PLAN && posture.held() == Posture.Held.HANDS);
+            }
+        }
+    }
+
+    /** The selected part has its sizes on its edges, in every square view. */
+    @Test
+    public void theSelectedPartHasItsSizes() {
+        Evaluation evaluation = Evaluator.evaluate(Library.demo("cave-survey").orElseThrow());
+        PackDrawings.Look look =
+                new PackDrawings.Look(PackView.PLAN, "slab", Posture.CLOSED, OptionalDouble.empty(), "battery", false);
+        List<String> words = PackDrawings.of(evaluation, look).in(Room.window(900, 700)).marks().stream()
+                .filter(Mark.Text.class::isInstance)
+                .map(m -> ((Mark.Text) m).text())
+                .toList();
+        Box box = evaluation.of(FitResult.class).placed("battery").orElseThrow().bounds();
+        assertThat(words).contains(Units.format(box.dx(), 1, ""), Units.format(box.dy(), 1, ""));
     }
 
     /** Three bars that each lie over the next, in a ring: no order of whole bars is right, so one is cut. */

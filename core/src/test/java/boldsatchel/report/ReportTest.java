@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Posture;
+import boldsatchel.machine.Shell;
 import boldsatchel.power.PowerResult;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
+import java.util.List;
 import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -164,5 +167,54 @@ public class ReportTest {
                 .orElseThrow()
                 .path("value")
                 .asDouble();
+    }
+
+    /** What stands behind the findings about hands, what holds, and openings, posture by posture and part by part. */
+    @Test(dataProvider = "demos")
+    public void handsFixingsAndOpeningsAreTold(String demo) {
+        Build build = Library.demo(demo).orElseThrow();
+        JsonNode root = report(demo);
+        assertThat(root.path("hands").valueStream().map(p -> p.path("posture").asString()))
+                .containsExactlyElementsOf(build.casing().looks().stream()
+                        .filter(p -> p.held() != Posture.Held.STOWED)
+                        .map(Posture::name)
+                        .toList());
+        JsonNode used = root.path("hands")
+                .valueStream()
+                .filter(p -> p.path("posture")
+                        .asString()
+                        .equals(build.casing().inUse().name()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(used.path("massG").asDouble()).isPositive();
+        assertThat(used.path("screens").get(0).path("capitalsArcmin").asDouble())
+                .isPositive();
+        boolean held = build.casing().inUse().held() == Posture.Held.HANDS;
+        assertThat(used.path("loads").valueStream().map(l -> l.path("on").asString()))
+                .isEqualTo(held ? List.of("wrist", "elbow") : List.of());
+        assertThat(used.path("screens").get(0).path("belowDeg").isNull()).isEqualTo(held);
+        assertThat(used.path("hangsDeg").isNull()).isTrue();
+        assertThat(root.path("hold").path("unsaid").size()).isZero();
+        assertThat(root.path("hold").has("screws") && root.path("hold").has("closedByGlue"))
+                .isTrue();
+        JsonNode socket = root.path("fit").path("sockets").get(0);
+        assertThat(socket.path("opening").asString()).isNotBlank();
+        assertThat(socket.path("lacksMm").asDouble()).isNegative();
+        assertThat(root.path("fit").path("webs").isArray()).isTrue();
+    }
+
+    @Test
+    public void aSocketWithoutAnOpeningHasNull() {
+        Build build = Library.demo("cave-survey").orElseThrow();
+        Shell slab = build.shell("slab").orElseThrow();
+        Build whole = build.with(build.casing().withShell(slab.withOpenings(List.of())));
+        JsonNode socket = MAPPER.readTree(Report.json(Evaluator.evaluate(whole)))
+                .path("fit")
+                .path("sockets")
+                .get(0);
+        assertThat(socket.path("part").asString()).isEqualTo("charger");
+        assertThat(socket.path("opening").isNull()).isTrue();
+        assertThat(socket.path("lacksMm").isNull()).isTrue();
+        assertThat(socket.path("behindMm").asDouble()).isCloseTo(slab.wallMm().value(), within(1e-9));
     }
 }

@@ -153,6 +153,7 @@ public class PackStageTest extends WindowHarness {
         robot.type(KeyCode.H);
         settle();
         assertThat(subjects("#plan")).doesNotContain("charger");
+        assertThat(text("#apart")).isEqualTo("1 part is hidden; Shift H shows all again.");
         keys(KeyCode.SHIFT, KeyCode.H);
         settle();
         assertThat(subjects("#plan")).contains("charger");
@@ -229,5 +230,56 @@ public class PackStageTest extends WindowHarness {
     private boolean dropped(Path file) {
         app().frame().dropped(List.of(file));
         return true;
+    }
+
+    /** The core sample goes through what lies over the point in the posture on show: the lid too while it is closed. */
+    @Test
+    public void theCoreSampleIsThatOfThePosture() throws Exception {
+        show("harbour-watch");
+        open("pack");
+        press("#core-sample");
+        robot.clickOn(onScreen("#plan", 60, 60));
+        settle();
+        assertThat(core()).contains("screen");
+        choose("#posture", "in use");
+        settle();
+        assertThat(core()).doesNotContain("screen").isNotEmpty();
+        press("#core-sample");
+    }
+
+    private List<String> core() {
+        DrawingView sample = robot.lookup("#sample").query();
+        return sample.drawing().marks().stream().map(Mark::subject).distinct().toList();
+    }
+
+    /** A laptop whose lid tips it far back: the remedy puts a stop, and so does whoever types one. */
+    @Test
+    public void aLaptopStopsTippingInTwoWays() throws Exception {
+        show("orchard-ledger");
+        assertThat(codes()).contains("balance.tips");
+        press("#try-balance-tips-0");
+        press("#take");
+        assertThat(codes()).doesNotContain("balance.tips");
+        press("#undo");
+        assertThat(codes()).contains("balance.tips");
+        open("pack");
+        select("lid");
+        write("#way-opensDeg", "90");
+        assertThat(codes()).doesNotContain("balance.tips");
+    }
+
+    /** A socket that is used through a wall gets its opening from the case's own menu, and it is drawn. */
+    @Test
+    public void anOpeningIsCutFromTheMenu() throws Exception {
+        Build demo = Library.demo("cave-survey").orElseThrow();
+        show(demo.with(demo.casing().withShell(demo.shell("slab").orElseThrow().withOpenings(List.of()))));
+        open("pack");
+        press("#case-figures");
+        assertThat(codes()).contains("fit.no-opening");
+        fire("#tray-opening", "for USB-C in");
+        assertThat(build().shell("slab").orElseThrow().openings()).hasSize(1);
+        assertThat(codes()).doesNotContain("fit.no-opening");
+        fire("#tray-opening", "plain, back");
+        assertThat(build().shell("slab").orElseThrow().openings()).hasSize(2);
     }
 }

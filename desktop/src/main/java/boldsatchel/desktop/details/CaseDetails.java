@@ -83,8 +83,6 @@ final class CaseDetails extends VBox {
             }
         }
         opening.setId("tray-opening");
-        opening.setOnShowing(e -> fillOpenings());
-        opening.getItems().add(new MenuItem());
         FlowPane trays = new FlowPane(
                 6,
                 6,
@@ -151,6 +149,7 @@ final class CaseDetails extends VBox {
         jointBox.setVisible(joint.isPresent());
         jointBox.setManaged(joint.isPresent());
         joint.ifPresent(this::show);
+        fillOpenings();
         sundries.show(casing);
         joining.getItems().forEach(i -> i.setDisable(edit(i.getId()).isEmpty()));
     }

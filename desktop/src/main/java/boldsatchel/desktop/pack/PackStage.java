@@ -439,7 +439,7 @@ public final class PackStage implements WorkStage {
                                         .orElse(", on the table"))
                         .orElse(
                                 "Drag a part, or select one and use the arrow keys; the wheel cuts deeper, with Ctrl it comes nearer."));
-        apart.setText(part().map(this::ruler).orElse(""));
+        apart.setText(part().map(this::ruler).orElse("") + more.told());
         apart.setVisible(!apart.getText().isEmpty());
         apart.setManaged(apart.isVisible());
         at.ifPresent(a -> {
@@ -460,7 +460,7 @@ public final class PackStage implements WorkStage {
                                 b.id())
                         .map(r -> "To " + b.name() + ": " + Units.format(r.straight(), 1, "mm") + " (x "
                                 + Units.format(r.x(), 1, "") + ", y " + Units.format(r.y(), 1, "") + ", z "
-                                + Units.format(r.z(), 1, "") + ")"))
+                                + Units.format(r.z(), 1, "") + "; minus: side by side). "))
                 .orElse("");
     }
 

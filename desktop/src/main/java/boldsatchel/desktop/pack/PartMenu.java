@@ -43,9 +43,16 @@ final class PartMenu {
         return button;
     }
 
-    /** Ids of parts that are left out of the views. */
+    /** Ids of parts that are left out of the views; what is no part of the build any more is forgotten. */
     Set<String> hidden() {
+        hidden.removeIf(id -> desk.session().shown().part(id).isEmpty());
         return hidden;
+    }
+
+    /** That something is hidden, which nobody should have to remember. */
+    String told() {
+        int count = hidden().size();
+        return count == 0 ? "" : count + (count == 1 ? " part is" : " parts are") + " hidden; Shift H shows all again.";
     }
 
     /** The part that was selected before the one that is now. */

@@ -22,7 +22,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** A machine that is held in two hands, hangs from a handle, or is worn. */
-public record Held(Build build, BalanceResult.InPosture in) {
+public record Grip(Build build, BalanceResult.InPosture in) {
 
     /** From the front edge to the middle of the palms, if nobody said; half a hand's breadth. */
     private static final double PALM_MM = 45;
@@ -37,7 +37,7 @@ public record Held(Build build, BalanceResult.InPosture in) {
     public static Optional<Vec> at(Casing casing, Posture posture) {
         return posture.at()
                 .or(() ->
-                        posture.held() == Posture.Held.HANDS ? casing.standing().map(Held::usual) : Optional.empty());
+                        posture.held() == Posture.Held.HANDS ? casing.standing().map(Grip::usual) : Optional.empty());
     }
 
     private static Vec usual(Shell standing) {
@@ -112,7 +112,7 @@ public record Held(Build build, BalanceResult.InPosture in) {
         Vec out = posed.main().map(Posed.Screen::out).orElse(Vec.on(2, 1));
         for (Placement placement : build.layout().placements()) {
             Optional<Part> part = build.part(placement.part());
-            if (part.filter(Held::isWorked).isPresent() && build.casing().belongs(placement.shell())) {
+            if (part.filter(Grip::isWorked).isPresent() && build.casing().belongs(placement.shell())) {
                 Pose pose = placement
                         .pose(part.get().body().bounds())
                         .within(build.casing().pose(placement.shell(), in.posture()));
