@@ -238,7 +238,7 @@ public class PackStageTest extends WindowHarness {
         show("harbour-watch");
         open("pack");
         press("#core-sample");
-        robot.clickOn(onScreen("#plan", 60, 60));
+        robot.clickOn(onScreen("#plan", 245, 128));
         settle();
         assertThat(core()).contains("screen");
         choose("#posture", "in use");
@@ -264,6 +264,7 @@ public class PackStageTest extends WindowHarness {
         assertThat(codes()).contains("balance.tips");
         open("pack");
         select("lid");
+        inSight("#way-opensDeg");
         write("#way-opensDeg", "90");
         assertThat(codes()).doesNotContain("balance.tips");
     }
