@@ -18,7 +18,7 @@ final class Effort {
     private static final double ELBOW_NM = 35;
     /** Torque of a forearm with its hand, held level, N·m: 1.4 kg at 150 mm. */
     private static final double FOREARM_NM = 2.1;
-    /** What a head may carry off its joint with the neck, N·m (Butler, USAARL report 92-22, 1992). */
+    /** What a head may carry off its joint with the neck, N·m (after Butler, 1992, who looked at what helmets may weigh). */
     private static final double NECK_NM = 0.83;
 
     private Effort() {}

@@ -18,7 +18,7 @@ record Fingers(Build build, Posed posed, BalanceResult balance, BalanceResult.In
     private static final double WRIST_TO_TIPS_MM = 120;
     /** A palm rests on what is at least this deep. */
     private static final double PALM_MM = 60;
-    /** Greatest force of a keystroke, N (Rempel and others, <i>Fingertip loading during keyboard use</i>, Human Factors 36, 1994). */
+    /** Greatest force of a keystroke, N (about what Rempel and others measured, Journal of Biomechanics 27, 1994, 1101). */
     private static final double STROKE_N = 3;
     /** Fingers push forward a little as they strike: about 20° off the vertical; a guess. */
     private static final double SIDEWAYS_N = STROKE_N * Math.tan(Math.toRadians(20));

@@ -4,7 +4,7 @@ import boldsatchel.machine.User;
 
 /**
  * Lengths of a body of a height, mm. Shares of the height of British adults, both sexes in the middle (Pheasant and Haslegrave,
- * <i>Bodyspace</i>, 3rd ed. 2006, table 2.5: height 1740 and 1610, sitting eye height 790 and 740, sitting elbow height 245 and 235, thigh
+ * <i>Bodyspace</i>, 3rd ed. 2006: height 1740 and 1610, sitting eye height 790 and 740, sitting elbow height 245 and 235, thigh
  * 160 and 155, elbow to grip 360 and 325). A body has its own: all of them are guesses.
  */
 record Stature(double heightMm) {

@@ -61,7 +61,7 @@ public record HoldResult(
             double boredMm,
             Optional<Double> lengthMm) {
 
-        /** Thread that should hold, mm: one and a half diameters in plastic or in an insert (a rule of thumb of VDI 2230 for soft material). */
+        /** Thread that should hold, mm: one and a half diameters in plastic or in an insert, a rule of thumb. */
         public double wantedMm() {
             return 1.5 * thread.diameterMm();
         }

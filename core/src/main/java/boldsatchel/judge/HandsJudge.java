@@ -34,11 +34,11 @@ import java.util.Set;
  */
 public final class HandsJudge implements Judge<HandsResult> {
 
-    /** Capitals that can be read, minutes of arc (ISO 9241-303, 5.5.4). */
+    /** Capitals that can be read, minutes of arc (ISO 9241-303). */
     private static final double LEAST_ARCMIN = 16;
-    /** Eyes turned down by 20°, and the head bent by 25° (ISO 11226, 3.3.2). */
+    /** Eyes turned down by 20°, and the head bent by 25° (ISO 11226). */
     private static final double MOST_BELOW_DEG = 45;
-    /** Seen further from aside, a picture's colours and letters suffer (ISO 9241-303, 5.1.4). */
+    /** Seen further from aside, a picture's colours and letters suffer (after ISO 9241-303). */
     private static final double MOST_OBLIQUE_DEG = 40;
     /** A turned picture is seen as such from about here; a guess. */
     private static final double MOST_ROLL_DEG = 3;

@@ -20,7 +20,7 @@ public final class Holding {
 
     /** Places along the side that are tried. */
     private static final int PLACES = 24;
-    /** Text is read with ease at this height of capitals, minutes of arc (ISO 9241-303, 5.5.4: 20 to 22). */
+    /** Text is read with ease at this height of capitals, minutes of arc (ISO 9241-303: 20 to 22). */
     private static final double EASY_ARCMIN = 20;
 
     private Holding() {}
