@@ -153,7 +153,7 @@ public final class FitEngine implements Engine<FitResult> {
                 meetings.intrusions(),
                 meetings.stranded(),
                 meetings.mouths(),
-                webs(build),
+                before.map(FitResult::webs).orElseGet(() -> webs(build)),
                 meetings.covered(),
                 meetings.hits(),
                 meetings.below(),

@@ -4,6 +4,7 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Opening;
+import boldsatchel.machine.Passage;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
@@ -24,22 +25,14 @@ final class Mouths {
 
     /** A socket that reaches its wall, and what lets a plug in to it. */
     static FitResult.Mouth of(Shell shell, Placed placed, Port port) {
-        Face wall = placed.placement().orientation().turn(port.face());
-        Vec mouth = placed.placement().place(port.at(), placed.part().body().bounds());
-        double behind = wall.sign() * (shell.outside().end(wall) - mouth.along(wall.axis()));
-        Port.Room room = port.room(behind);
-        boolean swapped = Opening.isSwapped(port.face(), placed.placement());
-        double wide = swapped ? room.highMm() : room.wideMm();
-        double high = swapped ? room.wideMm() : room.highMm();
+        Passage passage = Passage.of(shell, placed.part(), port, placed.placement());
         Optional<Opening> best = Optional.empty();
         double least = Double.POSITIVE_INFINITY;
         for (Opening opening : shell.openings()) {
-            if (opening.wall() == wall) {
-                double lacks = lacks(opening, mouth, wide, high, room.round());
-                boolean own = opening.serves()
-                        .filter(s -> s.part().equals(placed.id()) && s.port().equals(port.id()))
-                        .isPresent();
-                boolean near = lacks < Math.max(wide, high);
+            if (opening.wall() == passage.wall()) {
+                double lacks = lacks(opening, passage);
+                boolean own = opening.isFor(placed.id(), port.id());
+                boolean near = lacks < Math.max(passage.wideMm(), passage.highMm());
                 if ((own || near) && lacks < least) {
                     least = lacks;
                     best = Optional.of(opening);
@@ -47,22 +40,23 @@ final class Mouths {
             }
         }
         return new FitResult.Mouth(
-                placed.id(), port, best.map(Opening::name), behind, best.isPresent() ? least : Double.NaN);
+                placed.id(), port, best.map(Opening::name), passage.behindMm(), best.isPresent() ? least : Double.NaN);
     }
 
     /** By how much an opening is too small, or too far aside, for what has to go through; negative for the room that is left. */
-    private static double lacks(Opening opening, Vec mouth, double wide, double high, boolean round) {
-        double aside = Math.abs(
-                mouth.along(Opening.across(opening.wall())) - opening.at().along(Opening.across(opening.wall())));
-        double off =
-                Math.abs(mouth.along(Opening.up(opening.wall())) - opening.at().along(Opening.up(opening.wall())));
+    private static double lacks(Opening opening, Passage passage) {
+        Vec off = passage.mouth().minus(opening.at());
+        double across = Math.abs(off.along(Opening.across(opening.wall())));
+        double up = Math.abs(off.along(Opening.up(opening.wall())));
+        double wide = passage.wideMm() / 2;
+        double high = passage.highMm() / 2;
         if (opening.round()) {
             // The farthest corner of what goes through, or its rim, must be inside the circle.
             double radius = Math.min(opening.wideMm(), opening.highMm()) / 2;
-            double reach = round ? Math.hypot(aside, off) + wide / 2 : Math.hypot(aside + wide / 2, off + high / 2);
+            double reach = passage.round() ? Math.hypot(across, up) + wide : Math.hypot(across + wide, up + high);
             return reach - radius;
         }
-        return Math.max(aside + wide / 2 - opening.wideMm() / 2, off + high / 2 - opening.highMm() / 2);
+        return Math.max(across + wide - opening.wideMm() / 2, up + high - opening.highMm() / 2);
     }
 
     /** What is left between openings, and between them and the edges of their walls, where that is little. */

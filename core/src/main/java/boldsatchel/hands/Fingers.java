@@ -3,6 +3,8 @@ package boldsatchel.hands;
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Flat;
+import boldsatchel.geometry.Outlines;
 import boldsatchel.geometry.Vec;
 import boldsatchel.hands.HandsResult.Typing;
 import boldsatchel.machine.Build;
@@ -71,16 +73,8 @@ record Fingers(Build build, Posed posed, BalanceResult balance, BalanceResult.In
     }
 
     private boolean inside(Vec point) {
-        List<Vec> ring = balance.support();
-        int left = 0;
-        int right = 0;
-        for (int i = 0; i < ring.size(); i++) {
-            Vec a = ring.get(i);
-            Vec side = ring.get((i + 1) % ring.size()).minus(a);
-            double turn = side.x() * (point.y() - a.y()) - side.y() * (point.x() - a.x());
-            left += turn > 0 ? 1 : 0;
-            right += turn < 0 ? 1 : 0;
-        }
-        return left == 0 || right == 0;
+        List<Flat> ring =
+                balance.support().stream().map(v -> new Flat(v.x(), v.y())).toList();
+        return ring.size() < 3 || Outlines.holds(ring, point.x(), point.y());
     }
 }

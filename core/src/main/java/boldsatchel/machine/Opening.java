@@ -64,24 +64,15 @@ public record Opening(
      * its whole handle where it lies behind.
      */
     public static Opening of(Shell shell, Part part, Port port, Placement lies) {
-        Face wall = lies.orientation().turn(port.face());
-        Vec mouth = lies.place(port.at(), part.body().bounds());
-        Port.Room room = port.room(shell.outside().end(wall) * wall.sign() - mouth.along(wall.axis()) * wall.sign());
-        boolean swapped = isSwapped(port.face(), lies);
+        Passage passage = Passage.of(shell, part, port, lies);
         return new Opening(
                 port.words() + " of " + part.name(),
-                wall,
-                mouth,
-                (swapped ? room.highMm() : room.wideMm()) + 2 * CLEAR_MM,
-                (swapped ? room.wideMm() : room.highMm()) + 2 * CLEAR_MM,
-                room.round(),
+                passage.wall(),
+                passage.mouth(),
+                passage.wideMm() + 2 * CLEAR_MM,
+                passage.highMm() + 2 * CLEAR_MM,
+                passage.round(),
                 Optional.of(new Serves(part.id(), port.id(), shell.making() != Shell.Making.FOUND)));
-    }
-
-    /** Whether what is wide on a side of a part stands upright in the wall that it is turned to. */
-    public static boolean isSwapped(Face face, Placement lies) {
-        return lies.orientation().axis(across(face))
-                != across(lies.orientation().turn(face));
     }
 
     /** What it takes out of its wall. */
@@ -96,6 +87,12 @@ public record Opening(
             low[axis] = along ? Math.min(inside, outside) : at.along(axis) - size[axis] / 2;
         }
         return new Box(low[0], low[1], low[2], size[0], size[1], size[2]);
+    }
+
+    /** Whether it is for a socket. */
+    public boolean isFor(String part, String port) {
+        return serves.filter(s -> s.part().equals(part) && s.port().equals(port))
+                .isPresent();
     }
 
     /** Walls without what openings take out of them. */
@@ -137,8 +134,7 @@ public record Opening(
         if (lies.isEmpty() || port.isEmpty()) {
             return this;
         }
-        Face face = lies.get().orientation().turn(port.get().face());
-        Vec mouth = lies.get().place(port.get().at(), part.get().body().bounds());
-        return new Opening(name, face, mouth, wideMm, highMm, round, serves);
+        Passage passage = Passage.of(shell, part.get(), port.get(), lies.get());
+        return new Opening(name, passage.wall(), passage.mouth(), wideMm, highMm, round, serves);
     }
 }

@@ -87,9 +87,8 @@ public final class Openings {
         Opening made = Opening.of(shell.get(), part.get(), port.get(), lies.orElseThrow());
         Box hole = made.through(shell.get());
         // What was there for it, or for nothing and in the way, becomes part of it.
-        openings.removeIf(o -> o.serves()
-                .map(s -> s.part().equals(partId) && s.port().equals(portId))
-                .orElseGet(() -> o.through(shell.get()).signedDistance(hole) < 0));
+        openings.removeIf(o -> o.isFor(partId, portId)
+                || (o.serves().isEmpty() && o.through(shell.get()).signedDistance(hole) < 0));
         openings.add(made);
         return build.with(build.casing().withShell(shell.get().withOpenings(openings)));
     }

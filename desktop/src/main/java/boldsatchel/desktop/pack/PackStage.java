@@ -263,7 +263,8 @@ public final class PackStage implements WorkStage {
             Room secondRoom,
             boolean oneScale,
             Optional<Point2D> probe,
-            boolean hands) {
+            boolean hands,
+            Optional<Part> before) {
 
         Pictures pictures() {
             PackDrawings.Picture a = PackDrawings.of(evaluation, first);
@@ -272,7 +273,17 @@ public final class PackStage implements WorkStage {
                     ? PackDrawings.atOneScale(a, firstRoom, b, secondRoom)
                     : List.of(a.in(firstRoom), b.in(secondRoom));
             return new Pictures(
-                    drawn.getFirst(), drawn.getLast(), a.extent(), b.extent(), probe.map(this::core), table());
+                    drawn.getFirst(), drawn.getLast(), a.extent(), b.extent(), probe.map(this::core), table(), ruler());
+        }
+
+        /** How far the selected part is from the one that was selected before it. */
+        private Optional<String> ruler() {
+            Casing casing = evaluation.build().casing();
+            FitResult fit = evaluation.of(FitResult.class);
+            return before.flatMap(b -> Ruler.between(casing, fit, first.posture(), first.selected(), b.id())
+                    .map(r -> "To " + b.name() + ": " + Units.format(r.straight(), 1, "mm") + " (x "
+                            + Units.format(r.x(), 1, "") + ", y " + Units.format(r.y(), 1, "") + ", z "
+                            + Units.format(r.z(), 1, "") + "; minus: side by side). "));
         }
 
         private Optional<Table> table() {
@@ -293,7 +304,8 @@ public final class PackStage implements WorkStage {
             Flat ofFirst,
             Flat ofSecond,
             Optional<Drawing> core,
-            Optional<Table> hands) {}
+            Optional<Table> hands,
+            Optional<String> ruler) {}
 
     private void draw() {
         if (filling || shell().isEmpty() || content.getScene() == null) {
@@ -314,7 +326,8 @@ public final class PackStage implements WorkStage {
                         && second.isFitted()
                         && first.getWidth() == second.getWidth(),
                 core.isSelected() ? Optional.of(probe) : Optional.empty(),
-                hands.isSelected());
+                hands.isSelected(),
+                more.before());
         drawn.ask(asked::pictures, this::show);
     }
 
@@ -337,6 +350,9 @@ public final class PackStage implements WorkStage {
         second.show(pictures.second(), dark);
         pictures.core().ifPresent(c -> sample.show(c, dark));
         pictures.hands().ifPresent(handsPane::show);
+        apart.setText(pictures.ruler().orElse("") + more.told());
+        apart.setVisible(!apart.getText().isEmpty());
+        apart.setManaged(apart.isVisible());
     }
 
     private void fillPlace(Build build) {
@@ -439,29 +455,11 @@ public final class PackStage implements WorkStage {
                                         .orElse(", on the table"))
                         .orElse(
                                 "Drag a part, or select one and use the arrow keys; the wheel cuts deeper, with Ctrl it comes nearer."));
-        apart.setText(part().map(this::ruler).orElse("") + more.told());
-        apart.setVisible(!apart.getText().isEmpty());
-        apart.setManaged(apart.isVisible());
         at.ifPresent(a -> {
             x.show(a.at().x());
             y.show(a.at().y());
             z.show(a.at().z());
         });
-    }
-
-    /** How far it is from the part that was selected before it. */
-    private String ruler(Part part) {
-        return more.before()
-                .flatMap(b -> Ruler.between(
-                                desk.session().shown().casing(),
-                                desk.session().evaluation().get().of(FitResult.class),
-                                posture(),
-                                part.id(),
-                                b.id())
-                        .map(r -> "To " + b.name() + ": " + Units.format(r.straight(), 1, "mm") + " (x "
-                                + Units.format(r.x(), 1, "") + ", y " + Units.format(r.y(), 1, "") + ", z "
-                                + Units.format(r.z(), 1, "") + "; minus: side by side). "))
-                .orElse("");
     }
 
     private void typed(int axis, double value) {
