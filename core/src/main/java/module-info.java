@@ -19,6 +19,7 @@ module boldsatchel.core {
     exports boldsatchel.balance;
     exports boldsatchel.hands;
     exports boldsatchel.hold;
+    exports boldsatchel.cables;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
     exports boldsatchel.links;
@@ -63,6 +64,7 @@ module boldsatchel.core {
             boldsatchel.judge.BalanceJudge,
             boldsatchel.judge.HandsJudge,
             boldsatchel.judge.HoldJudge,
+            boldsatchel.judge.CablesJudge,
             boldsatchel.judge.CostJudge,
             boldsatchel.judge.LinksJudge,
             boldsatchel.judge.MeansJudge,

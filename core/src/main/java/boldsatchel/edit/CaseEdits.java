@@ -46,9 +46,13 @@ public final class CaseEdits {
     private static Build kept(Build build, Casing casing) {
         Set<String> ids = casing.shells().stream().map(Shell::id).collect(Collectors.toSet());
         return build.with(casing)
-                .with(new Layout(build.layout().placements().stream()
-                        .filter(p -> ids.contains(p.shell()))
-                        .toList()));
+                .with(new Layout(
+                        build.layout().placements().stream()
+                                .filter(p -> ids.contains(p.shell()))
+                                .toList(),
+                        build.layout().cables().stream()
+                                .filter(c -> c.bends().stream().allMatch(bend -> ids.contains(bend.shell())))
+                                .toList()));
     }
 
     /** Another tray of the size of one, empty. */

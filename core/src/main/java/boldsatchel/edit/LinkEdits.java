@@ -103,8 +103,7 @@ public final class LinkEdits {
                 "shorten ",
                 cable,
                 p -> p.facet(Facet.Joins.class)
-                        .map(j ->
-                                p.withFacet(new Facet.Joins(j.signals(), j.lanes(), Figure.guess(lengthMm), j.flat())))
+                        .map(j -> p.withFacet(j.longer(Figure.guess(lengthMm))))
                         .orElse(p));
     }
 

@@ -665,6 +665,9 @@ public sealed interface Facet {
      * @param lanes it carries of kinds that have lanes
      * @param lengthMm from end to end
      * @param flat whether it is flat rather than round
+     * @param wideMm how wide it is, or how thick where it is round; absent where nobody measured it
+     * @param thickMm of a flat one
+     * @param bendMm the tightest radius it may be bent to, where its maker says
      */
     @Label("Joins sockets")
     record Joins(
@@ -676,11 +679,30 @@ public sealed interface Facet {
             @Label(value = "length", in = Quantity.LENGTH, absent = 300, least = 0)
             Figure lengthMm,
 
-            @Label("flat") boolean flat)
+            @Label("flat") boolean flat,
+
+            @Label(value = "width, or thickness of a round one", in = Quantity.LENGTH, least = 0.1, most = 200)
+            Optional<Double> wideMm,
+
+            @Label(value = "thickness of a flat one", in = Quantity.LENGTH, least = 0.02, most = 50)
+            Optional<Double> thickMm,
+
+            @Label(value = "bends to a radius of", in = Quantity.LENGTH, least = 0.1, most = 500)
+            Optional<Double> bendMm)
             implements Facet {
         /** Copies the set, in a stable order. */
         public Joins {
             signals = Collections.unmodifiableSortedSet(new TreeSet<>(signals));
+        }
+
+        /** A cable that nobody measured but for its length. */
+        public Joins(Set<Signal> signals, int lanes, Figure lengthMm, boolean flat) {
+            this(signals, lanes, lengthMm, flat, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
+        /** The same cable of another length. */
+        public Joins longer(Figure newLengthMm) {
+            return new Joins(signals, lanes, newLengthMm, flat, wideMm, thickMm, bendMm);
         }
 
         /** The fastest signal of a kind that it carries. */

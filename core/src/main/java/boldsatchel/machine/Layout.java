@@ -8,15 +8,34 @@ import java.util.Optional;
  * Section: where the parts lie. Apart from the case, so that a drag changes nothing but this.
  *
  * @param placements one a part; a part without one is still on the table
+ * @param cables how cables and wires are laid; one that is not named is laid somehow
  */
-public record Layout(@Label("places") List<Placement> placements) {
+public record Layout(
+        @Label("places") List<Placement> placements,
+        @Label("cables") List<Laid> cables) {
 
     /** Everything on the table. */
-    public static final Layout NONE = new Layout(List.of());
+    public static final Layout NONE = new Layout(List.of(), List.of());
 
-    /** Copies the list. */
+    /** Copies the lists. */
     public Layout {
         placements = List.copyOf(placements);
+        cables = List.copyOf(cables);
+    }
+
+    /** Places, and cables that are laid somehow. */
+    public Layout(List<Placement> placements) {
+        this(placements, List.of());
+    }
+
+    /** How a cable or a pair of wires is laid. */
+    public Optional<Laid> laid(String what) {
+        for (Laid laid : cables) {
+            if (laid.what().equals(what)) {
+                return Optional.of(laid);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Where a part lies. A plain loop: engines ask this often. */
@@ -31,12 +50,28 @@ public record Layout(@Label("places") List<Placement> placements) {
 
     /** The same with a part placed, in place of where it lay before. */
     public Layout with(Placement placement) {
-        return new Layout(Section.replaced(placements, p -> p.part().equals(placement.part()), placement));
+        return new Layout(Section.replaced(placements, p -> p.part().equals(placement.part()), placement), cables);
+    }
+
+    /** The same places of other parts. */
+    public Layout withPlacements(List<Placement> newPlacements) {
+        return new Layout(newPlacements, cables);
+    }
+
+    /** The same with a cable laid so, in place of how it was laid before. */
+    public Layout with(Laid laid) {
+        return new Layout(placements, Section.replaced(cables, c -> c.what().equals(laid.what()), laid));
+    }
+
+    /** The same with a cable laid somehow again. */
+    public Layout withoutCable(String what) {
+        return new Layout(
+                placements, cables.stream().filter(c -> !c.what().equals(what)).toList());
     }
 
     /** The same with a part back on the table; nothing touches it any more. */
     public Layout without(String partId) {
-        return new Layout(placements.stream()
+        return withPlacements(placements.stream()
                 .filter(p -> !p.part().equals(partId))
                 .map(p -> p.touching(partId, false))
                 .toList());

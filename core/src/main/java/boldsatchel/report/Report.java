@@ -3,6 +3,7 @@ package boldsatchel.report;
 import boldsatchel.abilities.Abilities;
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.bench.BenchResult;
+import boldsatchel.cables.CablesResult;
 import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
@@ -46,6 +47,7 @@ public final class Report {
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
         HandsReport.write(root.putArray("hands"), evaluation.of(HandsResult.class));
         HoldReport.write(root.putObject("hold"), evaluation.of(HoldResult.class));
+        CablesReport.write(root.putObject("cables"), evaluation.of(CablesResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
         LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));

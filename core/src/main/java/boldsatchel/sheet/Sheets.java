@@ -1,6 +1,7 @@
 package boldsatchel.sheet;
 
 import boldsatchel.abilities.Abilities;
+import boldsatchel.cables.CablesResult;
 import boldsatchel.hands.HandsResult;
 import boldsatchel.links.LinksResult;
 import boldsatchel.machine.Build;
@@ -21,8 +22,9 @@ public final class Sheets {
      * @param links what talks to what
      * @param abilities what it does for its user
      * @param hands how it meets a body
+     * @param cables how they are laid
      */
-    record Source(Build build, LinksResult links, Abilities abilities, HandsResult hands) {
+    record Source(Build build, LinksResult links, Abilities abilities, HandsResult hands, CablesResult cables) {
 
         String name(String part) {
             return build.part(part).map(Part::name).orElse(part);
@@ -54,6 +56,7 @@ public final class Sheets {
             new Kind(PowerStateSheet.ID, PowerStateSheet.TITLE, true, PowerStateSheet::of),
             new Kind(DriveSheet.ID, DriveSheet.TITLE, true, DriveSheet::of),
             new Kind(SupportSheet.ID, SupportSheet.TITLE, true, SupportSheet::of),
+            new Kind(CablesSheet.ID, CablesSheet.TITLE, false, CablesSheet::of),
             new Kind(HandsSheet.ID, HandsSheet.TITLE, false, HandsSheet::of),
             new Kind(AsBuiltSheet.ID, AsBuiltSheet.TITLE, true, AsBuiltSheet::of));
 
@@ -100,6 +103,7 @@ public final class Sheets {
                 evaluation.build(),
                 evaluation.of(LinksResult.class),
                 evaluation.of(Abilities.class),
-                evaluation.of(HandsResult.class));
+                evaluation.of(HandsResult.class),
+                evaluation.of(CablesResult.class));
     }
 }

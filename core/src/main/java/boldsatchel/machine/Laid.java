@@ -1,0 +1,53 @@
+package boldsatchel.machine;
+
+import boldsatchel.geometry.Vec;
+import boldsatchel.quantity.Label;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How a cable, a lead or a pair of wires is laid: from one end straight to its first bend, from bend to bend, and on to its other end.
+ *
+ * @param what id of the cable, of the wire in the power chain, or of the link that a lead is plugged in by
+ * @param bends from its first end to the other; none where it runs straight
+ */
+public record Laid(
+        @Label(value = "cable or wire", needed = true) String what,
+        @Label("bends") List<Bend> bends) {
+
+    /**
+     * A place where it is bent, or held.
+     *
+     * @param shell id of the tray it is in
+     * @param at its middle, in the frame of that tray
+     */
+    public record Bend(
+            @Label(value = "tray", needed = true) String shell,
+            @Label("place") Vec at) {}
+
+    /** Copies the list. */
+    public Laid {
+        bends = List.copyOf(bends);
+    }
+
+    /** The same with one bend elsewhere. */
+    public Laid moved(int index, Vec to) {
+        List<Bend> all = new ArrayList<>(bends);
+        all.set(index, new Bend(all.get(index).shell(), to));
+        return new Laid(what, all);
+    }
+
+    /** The same with one bend more. */
+    public Laid bent(int index, Bend bend) {
+        List<Bend> all = new ArrayList<>(bends);
+        all.add(index, bend);
+        return new Laid(what, all);
+    }
+
+    /** The same with one bend less. */
+    public Laid straightened(int index) {
+        List<Bend> all = new ArrayList<>(bends);
+        all.remove(index);
+        return new Laid(what, all);
+    }
+}

@@ -1,0 +1,448 @@
+package boldsatchel.cables;
+
+import static boldsatchel.Samples.exact;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.Samples;
+import boldsatchel.edit.Edits;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Body;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Connector;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Laid;
+import boldsatchel.machine.Link;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Purchase;
+import boldsatchel.machine.Rung;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Signal;
+import boldsatchel.plan.Layings;
+import boldsatchel.power.Copper;
+import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Finding;
+import boldsatchel.verdict.Severity;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Cables where they are laid: lengths, bends, folds, bundles and what is in the way, worked by hand; each trouble beside a sound twin. */
+public final class CablesTest {
+
+    private static final Joint HINGE = Joint.lid("tray", "lid", new Vec(0, 102, 30), new Vec(0, -2, 20), 170, exact(2));
+
+    private static Part socketed(String id, Face face, Vec at) {
+        Port port = new Port("s", Connector.SMALL_PLUG, face, at, Port.Use.INSIDE_STRAIGHT);
+        Body block = Body.block(exact(20), exact(20), exact(10));
+        return Samples.part(id, Family.HUB, 20, 20, 10, 10)
+                .withBody(new Body(
+                        block.widthMm(),
+                        block.depthMm(),
+                        block.heightMm(),
+                        List.of(),
+                        List.of(),
+                        List.of(port),
+                        Optional.empty()));
+    }
+
+    private static Port plug(String id) {
+        return new Port(
+                id,
+                id,
+                Connector.SMALL_PLUG,
+                true,
+                Face.LEFT,
+                new Vec(0, 5, 2),
+                Port.Use.UNUSED,
+                Optional.empty(),
+                List.of());
+    }
+
+    private static Part cable(String id, double mm, boolean flat, double wide, double thick) {
+        Facet.Joins joins = new Facet.Joins(
+                Set.of(Signal.USB_480),
+                1,
+                exact(mm),
+                flat,
+                Optional.of(wide),
+                flat ? Optional.of(thick) : Optional.empty(),
+                Optional.empty());
+        Body block = Body.block(exact(10), exact(10), exact(4));
+        return Samples.part(id, Family.CABLE, 10, 10, 4, 5, joins)
+                .withBody(new Body(
+                        block.widthMm(),
+                        block.depthMm(),
+                        block.heightMm(),
+                        List.of(),
+                        List.of(),
+                        List.of(plug("a"), plug("b")),
+                        Optional.empty()))
+                .standing(Part.Standing.TO_BUY, Purchase.NONE);
+    }
+
+    private static Part round(double mm) {
+        return cable("c", mm, false, 4, 0);
+    }
+
+    private static Shell tray(String id, double high) {
+        return Samples.tray(id, 200, 100, high, exact(2), Material.PLASTIC, true);
+    }
+
+    /** From (40, 50, 5), where one plug ends, to (160, 50, 5), where the other does. */
+    private static Build build(Part cable) {
+        Build build = Build.empty("cables")
+                .with(Casing.of(List.of(tray("tray", 40)), exact(0)))
+                .with(socketed("left", Face.RIGHT, new Vec(20, 10, 5)))
+                .with(socketed("right", Face.LEFT, new Vec(0, 10, 5)))
+                .with(cable)
+                .with(new Placement("left", "tray", new Vec(10, 40, 0), Orientation.AS_DRAWN, Set.of()))
+                .with(new Placement("right", "tray", new Vec(170, 40, 0), Orientation.AS_DRAWN, Set.of()));
+        return linked(build, cable.id());
+    }
+
+    private static Build linked(Build build, String cable) {
+        List<Link> links = new ArrayList<>(build.wiring().links());
+        links.add(new Link(cable + "-1", Link.End.of("left", "s"), Link.End.of(cable, "a")));
+        links.add(new Link(cable + "-2", Link.End.of(cable, "b"), Link.End.of("right", "s")));
+        return build.with(build.wiring().withLinks(links));
+    }
+
+    private static Build laid(Build build, String what, double... xyz) {
+        List<Laid.Bend> bends = new ArrayList<>();
+        for (int i = 0; i < xyz.length; i += 3) {
+            bends.add(new Laid.Bend("tray", new Vec(xyz[i], xyz[i + 1], xyz[i + 2])));
+        }
+        return build.with(build.layout().with(new Laid(what, bends)));
+    }
+
+    private static Build routed(double mm, double... xyz) {
+        return laid(build(round(mm)), "c", xyz);
+    }
+
+    /** Round a detour to the back: 10 + 20 + away + 80 + away + 20 + 10 mm. */
+    private static Build detour(double mm, double away) {
+        return routed(mm, 60, 50, 5, 60, 50 + away, 5, 140, 50 + away, 5, 140, 50, 5);
+    }
+
+    private static Build flat(double... xyz) {
+        return laid(build(cable("c", 220, true, 12, 0.3)), "c", xyz);
+    }
+
+    private static CablesResult.Laying laying(Build build) {
+        return CablesEngine.evaluate(build).laying("c").orElseThrow();
+    }
+
+    private static List<Finding> found(Build build, String code) {
+        return Evaluator.evaluate(build).findings().stream()
+                .filter(f -> f.code().equals(code))
+                .toList();
+    }
+
+    @Test
+    public void lengthAndBendsAreWhatTheyAreByHand() {
+        CablesResult.Laying laying = laying(detour(260, 30));
+        assertThat(laying.lengthMm()).isEqualTo(200, within(1e-9));
+        assertThat(laying.spareMm().orElseThrow()).isEqualTo(60, within(1e-9));
+        assertThat(laying.corners()).allMatch(c -> Math.abs(c.degrees() - 90) < 1e-9 && !c.fold());
+        // The first leg is all of the first corner's, 20 mm; the second is shared, 15 mm each.
+        assertThat(laying.corners().get(0).radiusMm()).isEqualTo(15, within(1e-9));
+        assertThat(laying.corners().get(1).radiusMm()).isEqualTo(15, within(1e-9));
+        // 45° over legs of 30 mm: a tangent of 30 mm belongs to a radius of 30 / tan 22.5°.
+        CablesResult.Laying slanted = laying(routed(200, 70, 50, 5, 100, 80, 5, 130, 50, 5));
+        assertThat(slanted.corners().getFirst().radiusMm())
+                .isEqualTo(
+                        Math.min(
+                                30 / Math.tan(Math.toRadians(22.5)),
+                                Math.sqrt(1800) / (Math.tan(Math.toRadians(22.5)) + Math.tan(Math.toRadians(45)))),
+                        within(1e-9));
+    }
+
+    @DataProvider
+    public Object[][] troubles() {
+        Part battery = Samples.part("battery", Family.BATTERY, 40, 40, 20, 100);
+        Build between = laid(build(round(200)), "c")
+                .with(battery)
+                .with(new Placement("battery", "tray", new Vec(80, 30, 0), Orientation.AS_DRAWN, Set.of()));
+        Build straight = laid(build(round(160)), "c");
+        return new Object[][] {
+            {
+                "cable.short",
+                Severity.STOP,
+                detour(190, 40),
+                detour(230, 40),
+                List.of("190 mm long", "takes 220 mm", "left", "right")
+            },
+            {
+                "cable.spare",
+                Severity.WATCH,
+                laid(build(round(320)), "c"),
+                laid(build(round(190)), "c"),
+                List.of("180 mm longer", "36 mm × 36 mm × 8 mm")
+            },
+            {
+                "cable.bend",
+                Severity.WATCH,
+                detour(260, 30),
+                detour(230, 34),
+                List.of("by 90°", "radius of 15 mm", "bears 16 mm")
+            },
+            {
+                "cable.through",
+                Severity.STOP,
+                between,
+                laid(between.with(round(230)), "c", 60, 50, 5, 60, 85, 5, 140, 85, 5, 140, 50, 5),
+                List.of("runs through battery, 7 mm deep")
+            },
+            {
+                "cable.through",
+                Severity.STOP,
+                routed(220, 60, 50, 5, 60, 99.5, 5, 140, 99.5, 5, 140, 50, 5),
+                straight,
+                List.of("wall, rib or boss of tray", "1.5 mm deep")
+            },
+            {
+                "cable.fold",
+                Severity.WATCH,
+                flat(60, 50, 5, 60, 80, 5, 140, 80, 5, 140, 50, 5),
+                flat(60, 50, 5, 60, 50, 30, 140, 50, 30, 140, 50, 5),
+                List.of("turned sideways 4 times")
+            },
+        };
+    }
+
+    @Test(dataProvider = "troubles")
+    public void eachTroubleIsToldAndGoneAfterItsFirstRemedy(
+            String code, Severity severity, Build ill, Build sound, List<String> words) {
+        Finding finding = found(ill, code).getFirst();
+        assertThat(finding.severity()).isEqualTo(severity);
+        assertThat(finding.subjects().getFirst()).isEqualTo("c");
+        assertThat(finding.message()).contains(words);
+        Build mended =
+                finding.remedies().getFirst().edit().orElseThrow().change().apply(ill);
+        assertThat(found(mended, code)).isEmpty();
+        assertThat(found(sound, code)).isEmpty();
+        assertThat(Evaluator.evaluate(sound).findings()).noneMatch(f -> f.code().startsWith("cable."));
+    }
+
+    /** A bent flat cable keeps its width; one fold turns its contacts over, and a quarter turn is a twist. */
+    @Test
+    public void aFlatCableFoldsWhereItIsTurnedSideways() {
+        CablesResult.Laying over = laying(flat(60, 50, 5, 60, 50, 30, 140, 50, 30, 140, 50, 5));
+        assertThat(over.folds()).isZero();
+        assertThat(over.crooked()).isFalse();
+        CablesResult.Laying once = laying(flat(100, 50, 5, 100, 90, 5));
+        assertThat(once.folds()).isGreaterThanOrEqualTo(1);
+        Build odd = flat(60, 50, 5, 60, 80, 5, 60, 80, 30, 160, 80, 30);
+        assertThat(laying(odd).crooked() || laying(odd).folds() > 0).isTrue();
+        Finding fold =
+                found(flat(60, 50, 5, 60, 80, 5, 60, 80, 20), "cable.fold").getFirst();
+        assertThat(fold.message()).contains("folded over itself");
+        // A fold is no bend: it needs no radius.
+        assertThat(laying(flat(60, 50, 5, 60, 51, 5)).corners().getFirst().fold())
+                .isTrue();
+        assertThat(laying(flat(60, 50, 5, 60, 50, 7, 140, 50, 7, 140, 50, 5)).tightest())
+                .hasValueSatisfying(c -> assertThat(c.radiusMm()).isEqualTo(1, within(1e-9)));
+    }
+
+    /** From tray to tray it has to be as long as in the posture in which it has furthest to go; there by the law of the turn. */
+    @Test
+    public void throughAHingeItsLengthIsThatOfTheWorstPosture() {
+        Build build = build(round(300));
+        Casing casing =
+                Casing.of(List.of(tray("tray", 30), tray("lid", 20)), exact(0)).withLid(HINGE, 100);
+        build = build.with(casing)
+                .with(new Placement("right", "lid", new Vec(170, 40, 0), Orientation.AS_DRAWN, Set.of()));
+        List<Laid.Bend> bends =
+                List.of(new Laid.Bend("tray", new Vec(100, 96, 28)), new Laid.Bend("lid", new Vec(100, 6, 15)));
+        build = build.with(build.layout().with(new Laid("c", bends)));
+        CablesResult.Laying laying = laying(build);
+        // In the base's frame, from the axis: (−6, −2) and, closed, (−8, 5), which turns about it by 100°.
+        double cos = Math.cos(Math.toRadians(100));
+        double sin = Math.sin(Math.toRadians(100));
+        double between = Math.hypot(-8 * cos + 5 * sin + 6, 8 * sin + 5 * cos + 2);
+        double inBase = 10 + new Vec(100, 96, 28).minus(new Vec(40, 50, 5)).length();
+        double inLid = 10 + new Vec(160, 50, 5).minus(new Vec(100, 6, 15)).length();
+        assertThat(laying.posture()).isEqualTo("in use");
+        assertThat(laying.lengthMm()).isEqualTo(inBase + between + inLid, within(1e-9));
+        assertThat(between).isEqualTo(15.258, within(1e-3));
+        assertThat(found(build.with(cable("c", 150, false, 4, 0)), "cable.short")
+                        .getFirst()
+                        .message())
+                .contains("with the machine “in use”");
+    }
+
+    @Test
+    public void whatRunsTogetherIsABundle() {
+        Build two = linked(detour(260, 34).with(cable("d", 260, false, 3, 0)), "d");
+        two = laid(two, "d", 60, 50, 5, 60, 84, 5, 140, 84, 5, 140, 50, 5);
+        List<CablesResult.Bundle> bundles = laying(two).bundles();
+        assertThat(bundles).isNotEmpty().allMatch(b -> b.with().equals(List.of("d")));
+        assertThat(bundles.getFirst().mm()).isEqualTo(1.2 * 5, within(1e-9));
+        assertThat(laying(laid(two, "d", 60, 50, 5, 60, 30, 5, 140, 30, 5, 140, 50, 5))
+                        .bundles())
+                .as("they leave their sockets together for 20 mm, and part")
+                .extracting(CablesResult.Bundle::leg)
+                .containsExactly(1, 5);
+    }
+
+    /** 6 m of 4 mm in 0.78 litres: 16 mm² × 6000 mm of 800,000 − 8,000 mm³. */
+    @Test
+    public void cablesThatFillTheCaseAreTold() {
+        CablesResult.Room room =
+                CablesEngine.evaluate(build(round(6000))).rooms().getFirst();
+        assertThat(room.freeMm3()).isEqualTo(200 * 100 * 40 - 2 * 20 * 20 * 10, within(1e-6));
+        assertThat(room.takenMm3()).isEqualTo(16 * 6000, within(1e-6));
+        assertThat(found(build(round(6000)), "cable.room")).isEmpty();
+        Finding full = found(build(cable("c", 6000, false, 8, 0)), "cable.room").getFirst();
+        assertThat(full.message()).contains("Cables fill 48 %", "more than 40 %");
+    }
+
+    @Test
+    public void whatNobodyLaidIsNotCalledFine() {
+        Build build = build(round(150));
+        Finding unlaid = found(build, "cable.unlaid").getFirst();
+        assertThat(unlaid.message()).contains("Of 1 of 1 cables", "is not known");
+        Build laid = unlaid.remedies().getFirst().edit().orElseThrow().change().apply(build);
+        assertThat(found(laid, "cable.unlaid")).isEmpty();
+        assertThat(laying(laid).lengthMm()).isEqualTo(140, within(1e-9));
+        Build without =
+                Edits.unplace(build.part("right").orElseThrow()).change().apply(laid);
+        assertThat(found(without, "cable.unlaid")).as("one end is on the table").hasSize(1);
+        Build taken = Layings.takeUp("c").change().apply(laid);
+        assertThat(taken.layout()).isEqualTo(build.layout());
+    }
+
+    /** Wires begin where their parts are nearest, and are as thick as their gauge and insulation. */
+    @Test
+    public void wiresOfTheChainAreLedToo() {
+        Part pack = Samples.part(
+                "pack", Family.BATTERY, 20, 20, 10, 50, Samples.cells(Facet.Chemistry.LI_ION, 1, 1, 3, 0.05, 0, 3));
+        Part load = Samples.part("load", Family.HUB, 20, 20, 10, 50, Samples.load(2, 3, 5));
+        Rung root = Samples.rung("pack", Rung.of("w", new Rung.Wire(20, 60), Samples.rung("load")));
+        Build build = Samples.chain(root, 25, pack, load)
+                .with(Casing.of(List.of(tray("tray", 40)), exact(0)))
+                .with(new Placement("pack", "tray", new Vec(10, 40, 0), Orientation.AS_DRAWN, Set.of()))
+                .with(new Placement("load", "tray", new Vec(130, 45, 0), Orientation.AS_DRAWN, Set.of()));
+        build = laid(build, "w", 60, 52, 5);
+        CablesResult.Laying wires = CablesEngine.evaluate(build).laying("w").orElseThrow();
+        assertThat(wires.lead().girth().wideMm())
+                .isEqualTo(1.2 * Math.sqrt(2) * (Copper.diameterMm(20) + 0.8), within(1e-9));
+        assertThat(wires.lengthMm()).isEqualTo(30 + 70, within(1e-9));
+        Finding tooShort = found(build, "cable.short").getFirst();
+        Build cut = tooShort.remedies().getFirst().edit().orElseThrow().change().apply(build);
+        assertThat(((Rung.Wire) cut.rung("w").orElseThrow().stage()).lengthMm()).isEqualTo(120);
+        assertThat(found(cut, "cable.short")).isEmpty();
+    }
+
+    /** Depths against the nearest of many points along the leg. */
+    @Test
+    public void whatIsInTheWayIsFoundAsByLookingAtManyPoints() {
+        Random random = new Random(13);
+        int met = 0;
+        for (int i = 0; i < 400; i++) {
+            Box box = new Box(
+                    60 + random.nextInt(40),
+                    20 + random.nextInt(30),
+                    random.nextInt(10),
+                    20,
+                    20,
+                    5 + random.nextInt(15));
+            Part thing = Samples.part("thing", Family.HUB, box.dx(), box.dy(), box.dz(), 10);
+            Build build = routed(
+                            400, 50, 5 + random.nextInt(90), 2 + random.nextInt(30), 150, 5 + random.nextInt(90), 6)
+                    .with(thing)
+                    .with(new Placement("thing", "tray", box.lowCorner(), Orientation.AS_DRAWN, Set.of()));
+            CablesResult.Laying laying = laying(build);
+            double nearest = Double.POSITIVE_INFINITY;
+            for (Vec[] leg : laying.way().legsIn("tray")) {
+                for (int k = 0; k <= 2000; k++) {
+                    Vec at = leg[0].plus(leg[1].minus(leg[0]).times(k / 2000.0));
+                    nearest = Math.min(nearest, box.signedDistance(new Box(at.x(), at.y(), at.z(), 0, 0, 0)));
+                }
+            }
+            boolean told = laying.meetings().stream().anyMatch(m -> m.by().equals("thing"));
+            if (Math.abs(nearest - 1.7) > 0.1) {
+                assertThat(told).as("%s, nearest %s", box, nearest).isEqualTo(nearest < 1.7);
+                met += told ? 1 : 0;
+            }
+        }
+        assertThat(met).isBetween(60, 340);
+    }
+
+    /** Blocks on the floor leave the air above them: a way is found, free of all, bent as wide as it has to be. */
+    @Test
+    public void aWayIsFoundWhereThereIsOne() {
+        Random random = new Random(21);
+        for (int i = 0; i < 25; i++) {
+            Build build = build(cable("c", 400, i % 2 == 0, i % 2 == 0 ? 12 : 2, 0.3));
+            for (int k = 0; k < 5; k++) {
+                Part block =
+                        Samples.part("block-" + k, Family.HUB, 10, 5 + random.nextInt(25), 5 + random.nextInt(15), 5);
+                Vec at = new Vec(50 + 18.0 * k + random.nextInt(6), random.nextInt(70), 0);
+                build = build.with(block).with(new Placement(block.id(), "tray", at, Orientation.AS_DRAWN, Set.of()));
+            }
+            Build found = Layings.lay("c").change().apply(build);
+            CablesResult.Laying laying = laying(found);
+            assertThat(laying.meetings()).as("case %d: %s", i, laying.way()).isEmpty();
+            assertThat(laying.tightest()).as("case %d: %s", i, laying.way()).isEmpty();
+            assertThat(laying.lengthMm()).isLessThan(420);
+        }
+    }
+
+    /** Laid or laid anew, a cable is never worse than it was; every lead of every demo finds a way. */
+    @Test
+    public void everyLeadOfEveryDemoIsLaid() {
+        for (String demo : Library.DEMOS) {
+            Build build = Library.demo(demo).orElseThrow();
+            Build laid = Layings.layAll().change().apply(build);
+            CablesResult cables = CablesEngine.evaluate(laid);
+            assertThat(cables.unlaid()).as(demo).isEmpty();
+            for (CablesResult.Laying laying : cables.laid()) {
+                CablesResult.Laying anew = CablesEngine.evaluate(
+                                Layings.anew(laying.lead().id()).change().apply(laid))
+                        .laying(laying.lead().id())
+                        .orElseThrow();
+                assertThat(anew.meetings().size())
+                        .isLessThanOrEqualTo(laying.meetings().size());
+                assertThat(laying.way().knots())
+                        .allSatisfy(k -> assertThat(laid.shell(k.shell())).isPresent());
+            }
+        }
+    }
+
+    /** What is kept of the last answer never shows. */
+    @Test
+    public void afterAMoveTheAnswerIsThatOfAFreshLook() {
+        Build build =
+                Layings.layAll().change().apply(Library.demo("cave-survey").orElseThrow());
+        Evaluator evaluator = new Evaluator();
+        evaluator.judge(build);
+        Random random = new Random(3);
+        for (int i = 0; i < 30; i++) {
+            List<Placed> placed = Placed.all(build);
+            Part part = placed.get(random.nextInt(placed.size())).part();
+            Vec by = new Vec(random.nextInt(9) - 4, random.nextInt(9) - 4, random.nextInt(3) - 1);
+            build = Edits.move(part, at -> at.plus(by)).change().apply(build);
+            Evaluation kept = evaluator.judge(build);
+            assertThat(kept.of(CablesResult.class))
+                    .isEqualTo(Evaluator.evaluate(build).of(CablesResult.class));
+        }
+    }
+}
