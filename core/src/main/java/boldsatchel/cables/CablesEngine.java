@@ -150,7 +150,7 @@ public final class CablesEngine implements Engine<CablesResult> {
             }
         }
         Length length = length(casing, way);
-        return new Laying(way, length.mm, length.posture, way.corners(across), meetings, bundles, crooked);
+        return new Laying(way, length.mm, length.posture, way.corners(across), meetings, bundles, wide, crooked);
     }
 
     private static Optional<Vec> across(List<Placed> placed, Lead.End end) {

@@ -1,5 +1,6 @@
 package boldsatchel.cables;
 
+import boldsatchel.geometry.Vec;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -34,6 +35,7 @@ public record CablesResult(List<Lead> leads, List<Laying> laid, List<String> unl
      * @param corners where it is bent
      * @param meetings what it is in one place with
      * @param bundles legs that run together with others
+     * @param wide the way along which something flat is wide, leg by leg; empty for what is round
      * @param crooked whether something flat arrives on its edge
      */
     public record Laying(
@@ -43,6 +45,7 @@ public record CablesResult(List<Lead> leads, List<Laying> laid, List<String> unl
             List<Way.Corner> corners,
             List<Meeting> meetings,
             List<Bundle> bundles,
+            List<Vec> wide,
             boolean crooked) {
 
         /** Copies the lists. */
@@ -50,6 +53,7 @@ public record CablesResult(List<Lead> leads, List<Laying> laid, List<String> unl
             corners = List.copyOf(corners);
             meetings = List.copyOf(meetings);
             bundles = List.copyOf(bundles);
+            wide = List.copyOf(wide);
         }
 
         /** What is laid. */

@@ -132,7 +132,7 @@ public record Way(Lead lead, List<Knot> knots) {
     }
 
     /** Whether a leg is what a plug takes up. */
-    boolean isPlug(int leg) {
+    public boolean isPlug(int leg) {
         Kind a = knots.get(leg).kind();
         Kind b = knots.get(leg + 1).kind();
         return (a == Kind.END && b == Kind.PLUG) || (a == Kind.PLUG && b == Kind.END);
@@ -241,8 +241,8 @@ public record Way(Lead lead, List<Knot> knots) {
         return shared ? length * tangents[corner] / (tangents[corner] + tangents[beside]) : length;
     }
 
-    /** Of a leg, of length one; of one that is no way at all, nothing. */
-    Vec direction(int leg) {
+    /** The way of a leg, of length one; of one that is no way at all, nothing. */
+    public Vec direction(int leg) {
         Vec way = knots.get(leg + 1).at().minus(knots.get(leg).at());
         double length = way.length();
         return length < TINY_MM ? Vec.ZERO : way.times(1 / length);

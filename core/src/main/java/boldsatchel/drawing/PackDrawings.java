@@ -1,6 +1,7 @@
 package boldsatchel.drawing;
 
 import boldsatchel.balance.BalanceResult;
+import boldsatchel.cables.CablesResult;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
 import boldsatchel.fit.FitResult;
@@ -300,6 +301,7 @@ public final class PackDrawings {
             table();
             new ScenePainter(s, names, from, !square).paint(scene, look.selected());
             if (square) {
+                cables();
                 vents();
                 thumbs();
                 zones();
@@ -388,6 +390,18 @@ public final class PackDrawings {
                     s.line(a.across(), a.up(), b.across(), b.up(), 0.15, true, Ink.FAINT, "");
                 }
             }
+        }
+
+        private void cables() {
+            new CableLines(s, from, this::posed, scene)
+                    .draw(evaluation.of(CablesResult.class), look.selected(), letter);
+        }
+
+        /** How a tray lies in the picture, where it is shown. */
+        private Optional<Pose> posed(String tray) {
+            return build.shell(tray)
+                    .filter(t -> shown(casing, look).contains(t))
+                    .map(t -> pose(casing, look, t));
         }
 
         private int across() {

@@ -42,12 +42,12 @@ public final class Layings {
 
     /** Finds a way for one, whatever way it had. */
     public static Edit lay(String what) {
-        return new Edit("lay a cable", b -> laid(b, CablesEngine.evaluate(b), what));
+        return Edit.searched("lay a cable", b -> laid(b, CablesEngine.evaluate(b), what));
     }
 
     /** Finds a better way for one; the one it has stays where none is better. */
     public static Edit anew(String what) {
-        return new Edit("lay a cable anew", b -> {
+        return Edit.searched("lay a cable anew", b -> {
             Build other = laid(b, CablesEngine.evaluate(b), what);
             return b.layout()
                     .laid(what)
@@ -59,7 +59,7 @@ public final class Layings {
 
     /** Finds a way for each of which nobody said it: the thickest first, so that thin ones go beside it. */
     public static Edit layAll() {
-        return new Edit("lay the cables", b -> {
+        return Edit.searched("lay the cables", b -> {
             CablesResult cables = CablesEngine.evaluate(b);
             List<Lead> leads = new ArrayList<>(cables.leads());
             leads.removeIf(l -> !cables.unlaid().contains(l.id()));
@@ -87,10 +87,43 @@ public final class Layings {
                         .orElse(b));
     }
 
-    /** Puts one more bend into a leg, at its middle or somewhere in a tray. */
-    public static Edit bend(String what, int leg, Laid.Bend at) {
-        return change(
-                "bend a cable", what, l -> l.bent(Math.clamp(leg, 0, l.bends().size()), at));
+    /** Moves a bend of one. */
+    public static Edit move(String what, int bend, Vec to) {
+        return change("move a bend", what, l -> bend < l.bends().size() ? l.moved(bend, to) : l);
+    }
+
+    /** Takes a bend out of one. */
+    public static Edit straighten(String what, int bend) {
+        return change("straighten a cable", what, l -> bend < l.bends().size() ? l.straightened(bend) : l);
+    }
+
+    /** Puts one more bend into one, in the middle of its longest leg inside a tray; none where it has no leg inside one. */
+    public static Edit bend(String what) {
+        return new Edit(
+                "bend a cable",
+                b -> CablesEngine.evaluate(b)
+                        .laying(what)
+                        .flatMap(l -> bend(b, l.way()))
+                        .map(l -> with(b, l))
+                        .orElse(b));
+    }
+
+    private static Optional<Laid> bend(Build build, Way way) {
+        int longest = -1;
+        for (int leg = 0; leg + 1 < way.knots().size(); leg++) {
+            if (way.isInside(leg) && !way.isPlug(leg) && (longest < 0 || way.legMm(leg) > way.legMm(longest))) {
+                longest = leg;
+            }
+        }
+        if (longest < 0) {
+            return Optional.empty();
+        }
+        Way.Knot from = way.knots().get(longest);
+        Vec middle = from.at().plus(way.knots().get(longest + 1).at()).times(0.5);
+        int before = (int) way.knots().subList(0, longest + 1).stream()
+                .filter(k -> k.kind() == Way.Kind.BEND)
+                .count();
+        return build.layout().laid(way.lead().id()).map(l -> l.bent(before, new Laid.Bend(from.shell(), middle)));
     }
 
     /** Makes one as long as its way and a little more: a wire is cut so, of a cable another is taken. */

@@ -1,5 +1,6 @@
 package boldsatchel.desktop.pack;
 
+import boldsatchel.cables.CablesResult;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
@@ -16,7 +17,6 @@ import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.fit.Ruler;
-import boldsatchel.fit.Snap;
 import boldsatchel.fit.Stack;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Flat;
@@ -89,21 +89,14 @@ public final class PackStage implements WorkStage {
     private final ToggleButton hands = new ToggleButton("Hands");
     private final PartMenu more;
     private final HandsPane handsPane = new HandsPane();
+    private final ToggleButton cables = new ToggleButton("Cables");
+    private final CablesPane cablesPane;
     private final Label empty = Ui.words(
             "There is no case yet. Take one on the Shelf (“Take another case”), then place parts here.", "soft");
     private final Latest drawn = Latest.following();
     private Point2D probe = new Point2D(60, 60);
-    private Optional<Grab> grab = Optional.empty();
-    private Optional<Point2D> panned = Optional.empty();
+    private final Dragging dragging;
     private boolean filling;
-
-    /**
-     * A part held by the mouse.
-     *
-     * @param from where it was taken, in the drawn frame
-     * @param back from the drawn frame to that of its tray
-     */
-    private record Grab(String part, Vec start, Point2D from, PackView view, Pose back) {}
 
     /** A joint's slider in the row above the views. */
     private record Opener(String joint, Slider slider, Label text) {}
@@ -115,6 +108,8 @@ public final class PackStage implements WorkStage {
         this.desk = desk;
         content.getStyleClass().add("stage");
         more = new PartMenu(desk, this::show);
+        cablesPane = new CablesPane(desk);
+        dragging = new Dragging(desk, this::back);
         first = new ViewPane(Ui.choice("view-first", PackView::words), PackView.PLAN, this::draw);
         second = new ViewPane(Ui.choice("view-second", PackView::words), PackView.FRONT, this::draw);
         linked = new LinkedViews(first, second);
@@ -134,6 +129,10 @@ public final class PackStage implements WorkStage {
         hands.setMinWidth(Region.USE_PREF_SIZE);
         hands.setTooltip(new Tooltip("How it meets hands and eyes in this posture"));
         hands.setOnAction(e -> show());
+        cables.setId("cables");
+        cables.setMinWidth(Region.USE_PREF_SIZE);
+        cables.setTooltip(new Tooltip("How cables and wires are laid, and whether they are long enough"));
+        cables.setOnAction(e -> show());
         joints.setAlignment(Pos.CENTER_LEFT);
         Button figures = Ui.button(
                 "case-figures",
@@ -141,7 +140,7 @@ public final class PackStage implements WorkStage {
                 "Sizes, walls, vents and joints of this tray, and the postures",
                 () -> shell().map(Shell::id).ifPresent(desk.session().selection()::set));
         figures.setMinWidth(Region.USE_PREF_SIZE);
-        HBox top = new HBox(8, shells, figures, place, Ui.spring(), posture, joints, hands, core);
+        HBox top = new HBox(8, shells, figures, place, Ui.spring(), posture, joints, cables, hands, core);
         top.setAlignment(Pos.CENTER_LEFT);
         position.getChildren()
                 .addAll(
@@ -168,7 +167,7 @@ public final class PackStage implements WorkStage {
         sample.setMinWidth(210);
         sample.setOnMousePressed(e ->
                 sample.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
-        HBox views = new HBox(6, linked, sample, handsPane);
+        HBox views = new HBox(6, linked, sample, handsPane, cablesPane);
         HBox.setHgrow(linked, Priority.ALWAYS);
         VBox.setVgrow(views, Priority.ALWAYS);
         content.getChildren().addAll(top, position, apart, empty, views);
@@ -244,6 +243,13 @@ public final class PackStage implements WorkStage {
         sample.setManaged(core.isSelected());
         handsPane.setVisible(cased && hands.isSelected());
         handsPane.setManaged(hands.isSelected());
+        cablesPane.setVisible(cased && cables.isSelected());
+        cablesPane.setManaged(cables.isSelected());
+        if (cables.isSelected()) {
+            cablesPane.show(
+                    desk.session().evaluation().get().of(CablesResult.class),
+                    desk.session().selection().get());
+        }
         empty.setVisible(!cased);
         empty.setManaged(!cased);
         fillPlace(build);
@@ -332,7 +338,7 @@ public final class PackStage implements WorkStage {
     }
 
     private PackDrawings.Look look(ViewPane pane) {
-        String selected = part().map(Part::id).orElse("");
+        String selected = part().map(Part::id).orElse(desk.session().selection().get());
         return new PackDrawings.Look(
                 pane.view(),
                 shell().orElseThrow().id(),
@@ -485,12 +491,8 @@ public final class PackStage implements WorkStage {
     private void prepare(ViewPane pane) {
         DrawingView view = pane.drawing();
         view.addEventHandler(MouseEvent.MOUSE_PRESSED, e -> press(pane, e));
-        view.addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> drag(pane, e));
-        view.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> {
-            grab = Optional.empty();
-            panned = Optional.empty();
-            desk.session().dropped();
-        });
+        view.addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> dragging.drag(pane, e));
+        view.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> dragging.release());
         view.addEventHandler(KeyEvent.KEY_PRESSED, e -> key(pane, e));
     }
 
@@ -502,15 +504,7 @@ public final class PackStage implements WorkStage {
             probe = at;
             draw();
         }
-        Build build = desk.session().build();
-        Optional<String> subject =
-                view.subjectAt(e.getX(), e.getY()).filter(id -> build.part(id).isPresent());
-        desk.session().selection().set(subject.orElse(""));
-        panned = subject.isPresent() ? Optional.empty() : Optional.of(new Point2D(e.getScreenX(), e.getScreenY()));
-        grab = !pane.view().isSquare()
-                ? Optional.empty()
-                : subject.flatMap(build::placement)
-                        .map(p -> new Grab(p.part(), p.at(), at, pane.view(), back(pane, p.shell())));
+        dragging.press(pane, e);
     }
 
     /** From the frame that a view is drawn in to that of a tray. */
@@ -519,26 +513,6 @@ public final class PackStage implements WorkStage {
         boolean alone = pane.view() == PackView.PLAN
                 || shell().filter(s -> s.id().equals(tray)).isPresent();
         return alone ? Pose.NONE : casing.pose(tray, posture()).back();
-    }
-
-    private void drag(ViewPane pane, MouseEvent e) {
-        panned.ifPresent(from -> {
-            Point2D now = new Point2D(e.getScreenX(), e.getScreenY());
-            pane.pan(now.subtract(from));
-            panned = Optional.of(now);
-        });
-        grab.ifPresent(g -> {
-            Point2D now = pane.drawing().toFrame(e.getX(), e.getY());
-            Vec by = g.back()
-                    .direction(Vec.on(g.view().across(), now.getX() - g.from().getX())
-                            .plus(Vec.on(g.view().up(), now.getY() - g.from().getY())));
-            Vec wanted = g.start().plus(by);
-            Build build = desk.session().build();
-            Vec rest = e.isAltDown()
-                    ? wanted
-                    : Snap.near(build, desk.session().evaluation().get().of(FitResult.class), g.part(), wanted);
-            build.part(g.part()).ifPresent(p -> desk.session().drags(Edits.move(p, rest)));
-        });
     }
 
     private void key(ViewPane pane, KeyEvent e) {
