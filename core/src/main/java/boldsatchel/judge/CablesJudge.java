@@ -58,6 +58,11 @@ public final class CablesJudge implements Judge<CablesResult> {
     }
 
     @Override
+    public Optional<Verdict.Kind> bearsOn() {
+        return Optional.of(Verdict.Kind.PACKS);
+    }
+
+    @Override
     public Judgement judge(Build build, CablesResult cables) {
         Sheet sheet = new Sheet(new CablesTelling(build, cables));
         for (Laying laying : cables.laid()) {

@@ -61,6 +61,11 @@ public final class FitJudge implements Judge<FitResult> {
     }
 
     @Override
+    public Optional<Verdict.Kind> bearsOn() {
+        return Optional.of(Verdict.Kind.PACKS);
+    }
+
+    @Override
     public Judgement judge(Build build, FitResult result) {
         return new Judgement(List.of(packs(build, result)), findings(build, result));
     }

@@ -50,6 +50,11 @@ public final class HoldJudge implements Judge<HoldResult> {
     }
 
     @Override
+    public Optional<Verdict.Kind> bearsOn() {
+        return Optional.of(Verdict.Kind.PACKS);
+    }
+
+    @Override
     public Judgement judge(Build build, HoldResult hold) {
         Sheet sheet = new Sheet(new HoldTelling(build, hold));
         hold.loose().forEach(p -> sheet.add("hold.nothing", Severity.WATCH, List.of(p), Map.of()));

@@ -99,9 +99,24 @@ public final class Evaluator {
             verdicts.addAll(answer.judgement().verdicts());
             findings.addAll(answer.judgement().findings());
         });
+        for (Judge<?> judge : judges) {
+            Lazy<Answer> answered = now.get(judge.engine().result());
+            if (answered != null) {
+                judge.bearsOn().ifPresent(kind -> bear(verdicts, kind, answered.get()));
+            }
+        }
         verdicts.sort(Comparator.comparingInt(v -> v.kind().order()));
         findings.sort(Comparator.comparing(Finding::severity));
         return new Evaluation(build, new Results(results), verdicts, findings);
+    }
+
+    private static void bear(List<Verdict> verdicts, Verdict.Kind kind, Answer answer) {
+        for (Finding finding : answer.judgement().findings()) {
+            if (finding.severity() == Severity.STOP) {
+                verdicts.replaceAll(v -> v.kind().equals(kind) ? v.stoppedBy(finding) : v);
+                return;
+            }
+        }
     }
 
     /**

@@ -4,6 +4,7 @@ import boldsatchel.engine.Engine;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Section;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -23,6 +24,11 @@ public interface Judge<R> {
 
     /** The questions it answers. */
     List<Verdict.Kind> kinds();
+
+    /** A question, its own or another judge's, that is not to be called fine while a finding of this one says stop. */
+    default Optional<Verdict.Kind> bearsOn() {
+        return Optional.empty();
+    }
 
     /** Judges. */
     Judgement judge(Build build, R result);

@@ -28,6 +28,14 @@ public record Verdict(
 
     private static final double ROUNDING = 1e-9;
 
+    /** The same, stopped by a finding that is about something else than its value; one that is stopped already stays as it is. */
+    Verdict stoppedBy(Finding finding) {
+        return state == State.STOP
+                ? this
+                : new Verdict(
+                        kind, State.STOP, value, limit, low, high, finding.message() + " Else: " + sentence, worked);
+    }
+
     /** How it came about. */
     public Working working() {
         return worked.get();

@@ -456,9 +456,7 @@ public final class PackStage implements WorkStage {
             n.setManaged(at.isPresent());
         });
         chosen.setText(
-                part().map(p -> p.name()
-                                + at.map(a -> ", " + a.orientation().words() + (a.locked() ? ", locked" : ""))
-                                        .orElse(", on the table"))
+                part().map(p -> p.name() + where(p, at))
                         .orElse(
                                 "Drag a part, or select one and use the arrow keys; the wheel cuts deeper, with Ctrl it comes nearer."));
         at.ifPresent(a -> {
@@ -466,6 +464,11 @@ public final class PackStage implements WorkStage {
             y.show(a.at().y());
             z.show(a.at().z());
         });
+    }
+
+    private static String where(Part part, Optional<Placement> at) {
+        return at.map(a -> ", " + a.orientation().words() + (a.locked() ? ", locked" : ""))
+                .orElse(part.isLed() ? "" : part.staysOutside() ? ", beside the machine" : ", on the table");
     }
 
     private void typed(int axis, double value) {
