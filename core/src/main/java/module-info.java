@@ -20,6 +20,7 @@ module boldsatchel.core {
     exports boldsatchel.hands;
     exports boldsatchel.hold;
     exports boldsatchel.cables;
+    exports boldsatchel.reach;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
     exports boldsatchel.links;
@@ -65,6 +66,7 @@ module boldsatchel.core {
             boldsatchel.judge.HandsJudge,
             boldsatchel.judge.HoldJudge,
             boldsatchel.judge.CablesJudge,
+            boldsatchel.judge.ReachJudge,
             boldsatchel.judge.CostJudge,
             boldsatchel.judge.LinksJudge,
             boldsatchel.judge.MeansJudge,

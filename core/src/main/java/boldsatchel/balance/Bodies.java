@@ -6,9 +6,12 @@ import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Joint;
+import boldsatchel.machine.Laid;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Posture;
+import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
+import boldsatchel.power.Copper;
 import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Spread;
@@ -20,7 +23,7 @@ import java.util.Optional;
 
 /**
  * Each tray with what lies in it as one rigid body in its own frame, made of weights that are each known with an error of their own. What has
- * no place of its own, as wires, screws and parts that are not placed yet, is taken to be in the middle of the tray that stands; without a
+ * no place of its own, as screws, wires that are not laid and parts that are not placed yet, is taken to be in the middle of the tray that stands; without a
  * case it only weighs. What lies beside the machine is no part of it.
  */
 final class Bodies {
@@ -83,7 +86,24 @@ final class Bodies {
             Mass mass = bodies.together(i);
             bodies.masses.add(i == loose ? mass.and(new Mass(known.wiresG(), somewhere)) : mass);
         }
+        if (loose != LOOSE) {
+            build.layout().cables().forEach(c -> bodies.layWires(build, c, somewhere, loose));
+        }
         return bodies;
+    }
+
+    /** Wires that are laid weigh where they lie, not in the middle. */
+    private void layWires(Build build, Laid laid, Vec somewhere, int loose) {
+        Optional<Rung> rung = laid.bends().isEmpty() ? Optional.empty() : build.rung(laid.what());
+        if (rung.isPresent() && rung.get().stage() instanceof Rung.Wire wire) {
+            Laid.Bend middle = laid.middle().orElseThrow();
+            int tray = build.shell(middle.shell()).map(this::index).orElse(LOOSE);
+            double g = Copper.pairMassG(wire.awg(), wire.lengthMm());
+            if (tray != LOOSE) {
+                masses.set(loose, masses.get(loose).and(new Mass(-g, somewhere)));
+                masses.set(tray, masses.get(tray).and(new Mass(g, middle.at())));
+            }
+        }
     }
 
     private int index(Shell shell) {
@@ -114,7 +134,14 @@ final class Bodies {
         Optional<Placement> placement = build.placement(known.part().id());
         Optional<Shell> shell = placement.flatMap(p -> build.shell(p.shell()));
         if (shell.isEmpty()) {
-            return weight(mass, somewhere, loose);
+            Optional<Laid.Bend> middle = known.part().isLed()
+                    ? build.layout().laid(known.part().id()).flatMap(Laid::middle)
+                    : Optional.empty();
+            int tray =
+                    middle.flatMap(m -> build.shell(m.shell())).map(this::index).orElse(LOOSE);
+            return tray == LOOSE
+                    ? weight(mass, somewhere, loose)
+                    : weight(mass, middle.orElseThrow().at(), tray);
         }
         Placement lies = placement.orElseThrow();
         Body body = known.part().body();

@@ -6,6 +6,7 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Boss;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
@@ -130,7 +131,7 @@ public final class WeightsEngine implements Engine<Weights> {
         return List.copyOf(items);
     }
 
-    /** Mass of a shell from its walls: outside less inside, and what is solid in it, less the vents, times density. */
+    /** Mass of a shell from its walls: outside less inside, and what is solid in it, less vents and openings, times density. */
     private static double shellG(Shell shell) {
         double mm3 = shell.outside().volume() - shell.cavity().volume();
         for (Box solid : shell.ribs()) {
@@ -142,7 +143,10 @@ public final class WeightsEngine implements Engine<Weights> {
         for (Vent vent : shell.vents()) {
             mm3 -= vent.areaMm2() * shell.wall(vent.wall()).value();
         }
-        return mm3 * 1e-9 * shell.substance().densityKgM3() * 1e3;
+        for (Opening opening : shell.openings()) {
+            mm3 -= opening.areaMm2() * shell.wall(opening.wall()).value();
+        }
+        return Math.max(0, mm3) * 1e-9 * shell.substance().densityKgM3() * 1e3;
     }
 
     /** Mass of the wires of the power chain, both ways, g. */

@@ -2,7 +2,6 @@ package boldsatchel.fit;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
-import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Passage;
 import boldsatchel.machine.Port;
@@ -30,7 +29,7 @@ final class Mouths {
         double least = Double.POSITIVE_INFINITY;
         for (Opening opening : shell.openings()) {
             if (opening.wall() == passage.wall()) {
-                double lacks = lacks(opening, passage);
+                double lacks = opening.lacksMm(passage);
                 boolean own = opening.isFor(placed.id(), port.id());
                 boolean near = lacks < Math.max(passage.wideMm(), passage.highMm());
                 if ((own || near) && lacks < least) {
@@ -41,22 +40,6 @@ final class Mouths {
         }
         return new FitResult.Mouth(
                 placed.id(), port, best.map(Opening::name), passage.behindMm(), best.isPresent() ? least : Double.NaN);
-    }
-
-    /** By how much an opening is too small, or too far aside, for what has to go through; negative for the room that is left. */
-    private static double lacks(Opening opening, Passage passage) {
-        Vec off = passage.mouth().minus(opening.at());
-        double across = Math.abs(off.along(Opening.across(opening.wall())));
-        double up = Math.abs(off.along(Opening.up(opening.wall())));
-        double wide = passage.wideMm() / 2;
-        double high = passage.highMm() / 2;
-        if (opening.round()) {
-            // The farthest corner of what goes through, or its rim, must be inside the circle.
-            double radius = Math.min(opening.wideMm(), opening.highMm()) / 2;
-            double reach = passage.round() ? Math.hypot(across, up) + wide : Math.hypot(across + wide, up + high);
-            return reach - radius;
-        }
-        return Math.max(across + wide - opening.wideMm() / 2, up + high - opening.highMm() / 2);
     }
 
     /** What is left between openings, and between them and the edges of their walls, where that is little. */

@@ -879,6 +879,7 @@ public sealed interface Facet {
      *
      * @param turnDeg how far its own top is turned from the picture's, clockwise
      * @param setDeg how far the system turns it back
+     * @param pressed whether it feels pressure, as resistive panels do: what rests on it is felt all the time
      */
     @Label("Feels fingers")
     record Touches(
@@ -886,8 +887,15 @@ public sealed interface Facet {
             double turnDeg,
 
             @Label(value = "turned back by the system", in = Quantity.ANGLE, least = 0, most = 359)
-            double setDeg)
-            implements Facet {}
+            double setDeg,
+
+            @Label("feels pressure, as resistive panels do") boolean pressed)
+            implements Facet {
+        /** A panel that feels fingers, not pressure. */
+        public Touches(double turnDeg, double setDeg) {
+            this(turnDeg, setDeg, false);
+        }
+    }
 
     /**
      * Makes sound strong enough for a loudspeaker.

@@ -4,6 +4,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Label;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * How a cable, a lead or a pair of wires is laid: from one end straight to its first bend, from bend to bend, and on to its other end.
@@ -28,6 +29,27 @@ public record Laid(
     /** Copies the list. */
     public Laid {
         bends = List.copyOf(bends);
+    }
+
+    /** Where most of it is: in the tray of most of its bends, the first of those that have as many, at their mean; nothing where it has none. */
+    public Optional<Bend> middle() {
+        String most = "";
+        int count = 0;
+        for (Bend bend : bends) {
+            int here = 0;
+            for (Bend other : bends) {
+                here += other.shell().equals(bend.shell()) ? 1 : 0;
+            }
+            if (here > count) {
+                most = bend.shell();
+                count = here;
+            }
+        }
+        Vec sum = Vec.ZERO;
+        for (Bend bend : bends) {
+            sum = bend.shell().equals(most) ? sum.plus(bend.at()) : sum;
+        }
+        return count == 0 ? Optional.empty() : Optional.of(new Bend(most, sum.times(1.0 / count)));
     }
 
     /** The same with one bend elsewhere. */

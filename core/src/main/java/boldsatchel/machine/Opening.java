@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A hole through a wall of a tray: for a socket, a card, a drawer, a button.
+ * A hole through a wall of a tray: for a socket, a card, a drawer, a button; or a window.
  *
  * @param name for people
  * @param wall it is in
@@ -18,7 +18,8 @@ import java.util.Optional;
  * @param wideMm along the wall: to the right, or to the back in the walls at the sides
  * @param highMm upwards; to the back in floor and cover
  * @param round whether it is as round as its sides allow
- * @param serves the socket it is for, if it is for one
+ * @param serves the socket, button or picture it is for, if it is for one
+ * @param peg whether a peg or a cap sits in it, by which what lies deeper is pressed
  */
 public record Opening(
         @Label("name") String name,
@@ -32,22 +33,32 @@ public record Opening(
         double highMm,
 
         @Label("round") boolean round,
-        @Label("for a socket") Optional<Serves> serves) {
+        @Label("for a socket, button or picture") Optional<Serves> serves,
+        @Label("a peg sits in it") boolean peg) {
 
     /** Left round a plug or socket on each side, mm. */
     private static final double CLEAR_MM = 0.5;
 
     /**
-     * The socket that an opening is for.
+     * What an opening is for.
      *
      * @param part its id
-     * @param port id of the socket
-     * @param follows whether it is where the socket is; one that was found is where it was found
+     * @param port id of the socket, name of the button, or {@link Passage#PICTURE}
+     * @param follows whether it is where that is; one that was found is where it was found
      */
     public record Serves(
             @Label(value = "part", needed = true) String part,
-            @Label(value = "socket", needed = true) String port,
+
+            @Label(value = "socket, button or picture", needed = true)
+            String port,
+
             @Label(value = "moves with it", absent = 1) boolean follows) {}
+
+    /** A hole without a peg. */
+    public Opening(
+            String name, Face wall, Vec at, double wideMm, double highMm, boolean round, Optional<Serves> serves) {
+        this(name, wall, at, wideMm, highMm, round, serves, false);
+    }
 
     /** Axis that runs along a wall. */
     public static int across(Face wall) {
@@ -64,15 +75,50 @@ public record Opening(
      * its whole handle where it lies behind.
      */
     public static Opening of(Shell shell, Part part, Port port, Placement lies) {
-        Passage passage = Passage.of(shell, part, port, lies);
+        return of(shell, part, Passage.of(shell, part, port, lies), port.words(), port.id());
+    }
+
+    /** One for a button, as large as it is, with a peg where it is deeper than it can be pressed without. */
+    public static Opening of(Shell shell, Part part, Key key, Placement lies, boolean peg) {
+        Opening made = of(shell, part, Passage.of(shell, part, key, lies), key.name(), key.name());
+        return new Opening(made.name, made.wall, made.at, made.wideMm, made.highMm, made.round, made.serves, peg);
+    }
+
+    /** A window for the picture of a screen; nothing for what shows none. */
+    public static Optional<Opening> ofPicture(Shell shell, Part part, Placement lies) {
+        return Passage.ofPicture(shell, part, lies).map(p -> of(shell, part, p, "Window", Passage.PICTURE));
+    }
+
+    private static Opening of(Shell shell, Part part, Passage passage, String name, String what) {
         return new Opening(
-                port.words() + " of " + part.name(),
+                name + " of " + part.name(),
                 passage.wall(),
                 passage.mouth(),
                 passage.wideMm() + 2 * CLEAR_MM,
                 passage.highMm() + 2 * CLEAR_MM,
                 passage.round(),
-                Optional.of(new Serves(part.id(), port.id(), shell.making() != Shell.Making.FOUND)));
+                Optional.of(new Serves(part.id(), what, shell.making() != Shell.Making.FOUND)));
+    }
+
+    /** By how much it is too small, or too far aside, for what has to go through; negative for the room that is left, mm. */
+    public double lacksMm(Passage passage) {
+        Vec off = passage.mouth().minus(at);
+        double across = Math.abs(off.along(across(wall)));
+        double up = Math.abs(off.along(up(wall)));
+        double wide = passage.wideMm() / 2;
+        double high = passage.highMm() / 2;
+        if (round) {
+            // The farthest corner of what goes through, or its rim, must be inside the circle.
+            double radius = Math.min(wideMm, highMm) / 2;
+            double reach = passage.round() ? Math.hypot(across, up) + wide : Math.hypot(across + wide, up + high);
+            return reach - radius;
+        }
+        return Math.max(across + wide - wideMm / 2, up + high - highMm / 2);
+    }
+
+    /** What it takes out of its wall, mm². */
+    public double areaMm2() {
+        return wideMm * highMm * (round ? Math.PI / 4 : 1);
     }
 
     /** What it takes out of its wall. */
@@ -129,12 +175,10 @@ public record Opening(
         }
         Optional<Placement> lies =
                 layout.of(serves.get().part()).filter(p -> p.shell().equals(shell.id()));
-        Optional<Part> part = parts.part(serves.get().part());
-        Optional<Port> port = part.flatMap(p -> p.port(serves.get().port()));
-        if (lies.isEmpty() || port.isEmpty()) {
-            return this;
-        }
-        Passage passage = Passage.of(shell, part.get(), port.get(), lies.get());
-        return new Opening(name, passage.wall(), passage.mouth(), wideMm, highMm, round, serves);
+        Optional<Passage> passage = parts.part(serves.get().part())
+                .flatMap(
+                        p -> lies.flatMap(l -> Passage.of(shell, p, serves.get().port(), l)));
+        return passage.map(p -> new Opening(name, p.wall(), p.mouth(), wideMm, highMm, round, serves, peg))
+                .orElse(this);
     }
 }

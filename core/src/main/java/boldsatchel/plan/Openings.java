@@ -9,6 +9,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Passage;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
@@ -75,6 +76,46 @@ public final class Openings {
                         .orElse(b));
     }
 
+    /** Cuts a hole over a button, in place of the one it had: with a peg where it lies too deep to be pressed without. */
+    public static Edit cutKey(String part, String key, boolean peg) {
+        return new Edit(peg ? "cut a hole for a peg" : "cut a hole for a button", b -> {
+            Optional<Placement> lies = b.placement(part);
+            Optional<Shell> shell = lies.flatMap(p -> b.shell(p.shell()));
+            return b.part(part)
+                    .flatMap(p -> p.body().keys().stream()
+                            .filter(k -> k.name().equals(key))
+                            .findFirst()
+                            .flatMap(k -> shell.map(s -> Opening.of(s, p, k, lies.orElseThrow(), peg))))
+                    .map(o -> put(b, shell.orElseThrow(), o, part, key))
+                    .orElse(b);
+        });
+    }
+
+    /** Cuts a window for a screen, in place of the one it had. */
+    public static Edit window(String part) {
+        return new Edit("cut a window", b -> {
+            Optional<Placement> lies = b.placement(part);
+            Optional<Shell> shell = lies.flatMap(p -> b.shell(p.shell()));
+            return b.part(part)
+                    .flatMap(p -> shell.flatMap(s -> Opening.ofPicture(s, p, lies.orElseThrow())))
+                    .map(o -> put(b, shell.orElseThrow(), o, part, Passage.PICTURE))
+                    .orElse(b);
+        });
+    }
+
+    /** Closes an opening again. */
+    public static Edit close(String shell, Opening opening) {
+        return new Edit(
+                "close an opening",
+                b -> b.shell(shell)
+                        .map(s -> {
+                            List<Opening> left = new ArrayList<>(s.openings());
+                            left.remove(opening);
+                            return b.with(b.casing().withShell(s.withOpenings(left)));
+                        })
+                        .orElse(b));
+    }
+
     private static Build cut(Build build, String partId, String portId) {
         Optional<Part> part = build.part(partId);
         Optional<Port> port = part.flatMap(p -> p.port(portId));
@@ -83,13 +124,17 @@ public final class Openings {
         if (port.isEmpty() || shell.isEmpty()) {
             return build;
         }
-        List<Opening> openings = new ArrayList<>(shell.get().openings());
         Opening made = Opening.of(shell.get(), part.get(), port.get(), lies.orElseThrow());
-        Box hole = made.through(shell.get());
-        // What was there for it, or for nothing and in the way, becomes part of it.
-        openings.removeIf(o -> o.isFor(partId, portId)
-                || (o.serves().isEmpty() && o.through(shell.get()).signedDistance(hole) < 0));
+        return put(build, shell.get(), made, partId, portId);
+    }
+
+    /** What was there for it, or for nothing and in the way, becomes part of it. */
+    private static Build put(Build build, Shell shell, Opening made, String part, String what) {
+        List<Opening> openings = new ArrayList<>(shell.openings());
+        Box hole = made.through(shell);
+        openings.removeIf(o ->
+                o.isFor(part, what) || (o.serves().isEmpty() && o.through(shell).signedDistance(hole) < 0));
         openings.add(made);
-        return build.with(build.casing().withShell(shell.get().withOpenings(openings)));
+        return build.with(build.casing().withShell(shell.withOpenings(openings)));
     }
 }

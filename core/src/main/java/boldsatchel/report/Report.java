@@ -13,6 +13,7 @@ import boldsatchel.hold.HoldResult;
 import boldsatchel.links.LinksResult;
 import boldsatchel.power.Points;
 import boldsatchel.power.PowerResult;
+import boldsatchel.reach.ReachResult;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Verdict;
@@ -48,6 +49,7 @@ public final class Report {
         HandsReport.write(root.putArray("hands"), evaluation.of(HandsResult.class));
         HoldReport.write(root.putObject("hold"), evaluation.of(HoldResult.class));
         CablesReport.write(root.putObject("cables"), evaluation.of(CablesResult.class));
+        ReachReport.write(root.putObject("reach"), evaluation.of(ReachResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
         LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));

@@ -278,7 +278,12 @@ public class BuildFormatTest {
         BuildFormat.Document document = BuildFormat.read(old(4, demo));
         assertThat(document.extras()).isEqualTo(Extras.NONE);
         Build now = Library.demo(demo).orElseThrow();
-        assertThat(document.build().parts()).isEqualTo(now.parts());
+        // Some sockets have moved in the demos since; what is solid has not.
+        assertThat(document.build().parts().list())
+                .extracting(p -> List.of(p.id(), p.body().whole(), p.facets()))
+                .isEqualTo(now.parts().list().stream()
+                        .map(p -> List.of(p.id(), p.body().whole(), p.facets()))
+                        .toList());
         // A case in one piece had no postures then; the demo has some now.
         Casing then =
                 now.casing().lid().isPresent() ? now.casing() : now.casing().withPostures(List.of());
