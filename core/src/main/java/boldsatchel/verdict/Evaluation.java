@@ -4,6 +4,7 @@ import boldsatchel.engine.Results;
 import boldsatchel.machine.Build;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * All that is computed about a build.
@@ -19,6 +20,25 @@ public record Evaluation(Build build, Results results, List<Verdict> verdicts, L
     public Evaluation {
         verdicts = List.copyOf(verdicts);
         findings = List.copyOf(findings);
+    }
+
+    /** One is equal to itself only: who listens for a new one would otherwise have every word and remedy of both worked out to compare them. */
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return this == other;
+    }
+
+    @Override
+    public int hashCode() {
+        return System.identityHashCode(this);
+    }
+
+    /** Whether another one says the same, word for word; works out all that was left until somebody looks. */
+    public boolean saysTheSame(Evaluation other) {
+        return build.equals(other.build)
+                && results.equals(other.results)
+                && verdicts.equals(other.verdicts)
+                && findings.equals(other.findings);
     }
 
     /** What an engine worked out. */

@@ -6,10 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.drawing.Mark;
 import boldsatchel.drawing.PackView;
+import boldsatchel.edit.CaseEdits;
+import boldsatchel.edit.Edit;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Laid;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
+import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
@@ -127,6 +132,86 @@ public class PackStageTest extends WindowHarness {
         select("tray-2");
         fire("#tray-join", "Take it off");
         assertThat(build().casing().joints()).isEmpty();
+    }
+
+    private List<String> told() {
+        return robot.lookup(".finding-message").queryAllAs(Label.class).stream()
+                .map(Label::getText)
+                .toList();
+    }
+
+    /** What comes out downwards comes to the table: told where the joint is pulled, gone when it is pushed back. */
+    @Test
+    public void aDrawerThatComesToTheTablesEdgeIsTold() throws Exception {
+        Build demo = Library.demo("cave-survey").orElseThrow();
+        Build two = CaseEdits.another(demo.shell("slab").orElseThrow()).change().apply(demo);
+        Edit join = CaseEdits.drawer(two, two.shell("tray-2").orElseThrow()).orElseThrow();
+        Build drawer = join.change().apply(two);
+        Joint slide = drawer.casing().joint("drawer").orElseThrow();
+        Joint down = slide.with(new Joint.Sliding(new Vec(0, -1, -0.2), 100, Figure.guess(3)));
+        show(drawer.with(drawer.casing().withJoint(down)));
+        open("pack");
+        choose("#posture", "open");
+        focus("#joint-drawer");
+        robot.type(KeyCode.END);
+        settle();
+        assertThat(codes()).contains("fit.below-table");
+        assertThat(told()).anyMatch(t -> t.contains("below the table") && t.contains("mm"));
+        robot.type(KeyCode.HOME);
+        settle();
+        assertThat(codes()).doesNotContain("fit.below-table");
+    }
+
+    /** A flat cable is bent too tightly by a typed place, told, and mended by the first remedy; a bend is dragged, another put in and taken out. */
+    @Test
+    public void aFlatCableIsBentTooTightlyAndMended() throws Exception {
+        show("cave-survey");
+        open("pack");
+        press("#cables");
+        assertThat(words("#cables-pane")).anyMatch(w -> w.contains("200 mm long, its way 180 mm"));
+        press("#cable-flat-hdmi-20");
+        assertThat(codes()).noneMatch(c -> c.equals("cable.short"));
+        long bent = codes().stream().filter("cable.bend"::equals).count();
+        inSight("#bend-0-z");
+        write("#bend-0-z", "15.5 mm");
+        settle();
+        assertThat(codes().stream().filter("cable.bend"::equals).count()).isEqualTo(bent + 1);
+        assertThat(words("#cables-pane")).anyMatch(w -> w.contains("! bent to") && w.contains("bears 3.0 mm"));
+        press("#lay-flat-hdmi-20");
+        settle();
+        assertThat(codes().stream().filter("cable.bend"::equals).count()).isEqualTo(bent);
+        int bends = build().layout().laid("flat-hdmi-20").orElseThrow().bends().size();
+        press("#add-bend");
+        assertThat(build().layout().laid("flat-hdmi-20").orElseThrow().bends()).hasSize(bends + 1);
+        press("#bend-0-out");
+        assertThat(build().layout().laid("flat-hdmi-20").orElseThrow().bends()).hasSize(bends);
+    }
+
+    /** All that is led is laid at once, beside the window; a bend is taken hold of in the plan, and what is laid is taken up. */
+    @Test
+    public void cablesAreLaidDraggedAndTakenUp() throws Exception {
+        show("harbour-watch");
+        open("pack");
+        assertThat(codes()).contains("cable.unlaid");
+        press("#cables");
+        press("#lay-all");
+        settle();
+        assertThat(codes()).doesNotContain("cable.unlaid");
+        press("#cable-usb-a-c-20-2");
+        Laid before = build().layout().laid("usb-a-c-20-2").orElseThrow();
+        Vec bend = before.bends().getFirst().at();
+        Point2D from = onScreen("#plan", bend.x(), bend.y());
+        drag(from, from.add(0, -20));
+        Vec now = build().layout()
+                .laid("usb-a-c-20-2")
+                .orElseThrow()
+                .bends()
+                .getFirst()
+                .at();
+        assertThat(now.y()).isGreaterThan(bend.y() + 1);
+        assertThat(now.x()).isCloseTo(bend.x(), within(1.0));
+        press("#take-up-usb-a-c-20-2");
+        assertThat(build().layout().laid("usb-a-c-20-2")).isEmpty();
     }
 
     /** Keys do what the menu does: to the other side and back, locked in place, another of it, out of sight. */
