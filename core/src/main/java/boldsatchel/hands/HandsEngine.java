@@ -29,7 +29,7 @@ public final class HandsEngine implements Engine<HandsResult> {
 
     @Override
     public Set<Section> reads() {
-        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT);
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING);
     }
 
     @Override
@@ -44,14 +44,14 @@ public final class HandsEngine implements Engine<HandsResult> {
 
     @Override
     public HandsResult nothing() {
-        return new HandsResult(List.of());
+        return new HandsResult(List.of(), new SetUp(List.of()));
     }
 
     /** Evaluates a build. */
     public static HandsResult evaluate(Build build, BalanceResult balance) {
         List<HandsResult.InPosture> all = new ArrayList<>();
         if (build.casing().standing().isEmpty()) {
-            return new HandsResult(all);
+            return new HandsResult(all, SetUp.of(build));
         }
         for (BalanceResult.InPosture in : balance.postures()) {
             if (in.posture().held() != Posture.Held.STOWED) {
@@ -68,6 +68,6 @@ public final class HandsEngine implements Engine<HandsResult> {
                         grip.isKnown()));
             }
         }
-        return new HandsResult(all);
+        return new HandsResult(all, SetUp.of(build));
     }
 }

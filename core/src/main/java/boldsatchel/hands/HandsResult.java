@@ -9,8 +9,9 @@ import java.util.Optional;
  * a guess as bodies are.
  *
  * @param postures those that somebody uses it in; what is stowed, or closed so that nothing can be seen or typed, says little
+ * @param setUp what has to be done before it can be used
  */
-public record HandsResult(List<InPosture> postures) {
+public record HandsResult(List<InPosture> postures, SetUp setUp) {
 
     /** Copies the list. */
     public HandsResult {

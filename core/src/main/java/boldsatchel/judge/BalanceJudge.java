@@ -293,6 +293,7 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                     Steadying.stopDeg(build, balance)
                             .ifPresent(stop ->
                                     remedies.add(Remedy.by("Stop the lid at " + n(stop) + "°", Steadying.stop())));
+                    Steadying.shift(build).ifPresent(s -> remedies.add(Remedy.by(s.words(), Steadying.edit(s))));
                     double weight = f.number("counterweightG");
                     if (weight > 0) {
                         Optional<Build> weighted = Steadying.weighted(build);

@@ -7,8 +7,11 @@ import boldsatchel.edit.Edit;
 import boldsatchel.engine.Engine;
 import boldsatchel.hands.HandsEngine;
 import boldsatchel.hands.HandsResult;
+import boldsatchel.hands.SetUp;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.User;
 import boldsatchel.plan.Holding;
@@ -44,6 +47,9 @@ public final class HandsJudge implements Judge<HandsResult> {
     private static final double MOST_ROLL_DEG = 3;
     /** What goes from one screen to the other changes its size by this; a guess. */
     private static final double MOST_UNEQUAL = 1.25;
+    /** From pressing a key to seeing its letter (R. B. Miller, AFIPS Fall Joint Computer Conference 1968, 267), s. */
+    private static final double MOST_LAG_S = 0.2;
+
     /** A wrist bent more is a strained one (RULA: McAtamney and Corlett, Applied Ergonomics 24, 1993). */
     private static final double MOST_WRIST_DEG = 15;
     /** What tires sooner than this is asked a second look; a guess. */
@@ -74,6 +80,7 @@ public final class HandsJudge implements Judge<HandsResult> {
         List<Found> all = new ArrayList<>();
         for (HandsResult.InPosture in : hands.postures()) {
             find(build, in, all);
+            lag(build, in, all);
         }
         // Of one trouble in several postures the worst is told.
         all.sort(Comparator.comparingDouble((Found f) -> -f.badness));
@@ -84,7 +91,53 @@ public final class HandsJudge implements Judge<HandsResult> {
                 new Sheet(findings, new HandsTelling(build, f.in)).add(f.code, f.severity, f.subjects, f.numbers);
             }
         }
+        if (hands.setUp().hasPieces()) {
+            new Sheet(findings, new SetUpTelling(hands.setUp()))
+                    .add(
+                            "hands.set-up",
+                            Severity.NOTE,
+                            List.of(),
+                            numbers(
+                                    "steps",
+                                    hands.setUp().steps().size(),
+                                    "seconds",
+                                    hands.setUp().seconds()));
+        }
         return new Judgement(List.of(), findings);
+    }
+
+    /** What is typed on a panel that takes its time to draw comes late. */
+    private static void lag(Build build, HandsResult.InPosture in, List<Found> all) {
+        boolean types = build.parts().list().stream().anyMatch(p -> p.family() == Family.KEYBOARD);
+        for (HandsResult.Sight sight : in.sights()) {
+            build.part(sight.screen())
+                    .flatMap(p -> p.facet(Facet.Refreshes.class))
+                    .filter(r -> types && r.mostPerMinute() > 0)
+                    .ifPresent(r -> above(
+                            all,
+                            in,
+                            "hands.typing-lag",
+                            Severity.WATCH,
+                            sight.screen(),
+                            60 / r.mostPerMinute(),
+                            MOST_LAG_S));
+        }
+    }
+
+    /** Tells what it takes to set it up. */
+    private record SetUpTelling(SetUp setUp) implements Telling {
+        @Override
+        public String sentence(Noted f) {
+            return "Setting it up takes " + f.n("steps") + " steps, some " + Units.format(f.number("seconds"), 0, "s")
+                    + " (a guess): "
+                    + String.join(
+                            "; ", setUp.steps().stream().map(SetUp.Step::words).toList()) + ".";
+        }
+
+        @Override
+        public List<Remedy> cures(Noted f) {
+            return List.of(Remedy.advice("Join a piece to the machine by a hinge or a slide, or leave it plugged in"));
+        }
     }
 
     /** Something that is off its limit. */
@@ -188,6 +241,9 @@ public final class HandsJudge implements Judge<HandsResult> {
             String is = Units.format(f.number("is"), 0, "");
             String may = Units.format(f.number("may"), 0, "");
             return switch (f.code()) {
+                case "hands.typing-lag" ->
+                    "A letter that is typed comes to be seen on " + name(build, f.first()) + " after up to " + f.n("is")
+                            + " s; beyond " + f.n("may") + " s typing feels slow.";
                 case "hands.letters-small" ->
                     "From " + eyes(f) + " capitals of "
                             + Units.format(
@@ -233,6 +289,10 @@ public final class HandsJudge implements Judge<HandsResult> {
         public List<Remedy> cures(Noted f) {
             String posture = in.posture().name();
             return switch (f.code()) {
+                case "hands.typing-lag" ->
+                    List.of(
+                            Remedy.advice("Let the system draw only what changed, if the panel can"),
+                            Remedy.advice("Type on another screen, and read on this one"));
                 case "hands.letters-small" -> {
                     double px = Holding.capitalsPx(build, sight(f).orElseThrow());
                     yield List.of(

@@ -72,7 +72,7 @@ public record FreeMove(Part part, Face way, double mm) {
         return build.with(from.at(from.at().plus(Vec.on(way.axis(), way.sign() * mm))));
     }
 
-    private static int wrong(FitResult fit) {
+    static int wrong(FitResult fit) {
         return fit.clashes().size()
                 + fit.outside().size()
                 + fit.hits().size()

@@ -3,15 +3,23 @@ package boldsatchel.plan;
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
+import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FreePlace;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
+import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Figure;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -87,6 +95,111 @@ public final class Steadying {
             grams *= HEAVIER;
         }
         return Optional.empty();
+    }
+
+    /**
+     * A part moved within its tray so that the machine stands.
+     *
+     * @param way it moves, as its tray is drawn
+     */
+    public record Shift(Part part, Face way, double mm) {
+        /** In words. */
+        public String words() {
+            return "Move " + part.name() + " by " + Math.round(mm) + " mm to the " + way.words();
+        }
+    }
+
+    /** Of all parts that could move alone the one for which least mass goes least far; nothing where none is enough. */
+    public static Optional<Shift> shift(Build build) {
+        double wanted = build.brief().limits().tipMarginDeg();
+        double gap = build.brief().limits().gapMm();
+        List<Placed> placed = Placed.all(build);
+        Optional<Shift> best = Optional.empty();
+        double least = Double.POSITIVE_INFINITY;
+        for (Placed p : placed) {
+            for (Face way : List.of(Face.FRONT, Face.BACK, Face.LEFT, Face.RIGHT)) {
+                double room = isFixed(p) ? 0 : Math.floor(room(p, way, placed, gap));
+                double high = firstThatStands(build, p, way, room, wanted);
+                if (Double.isNaN(high)) {
+                    continue;
+                }
+                double effort = p.part().massG().value() * high;
+                boolean fits = FreeMove.wrong(FitEngine.evaluate(shifted(build, p, way, high)))
+                        <= FreeMove.wrong(FitEngine.evaluate(build));
+                if (fits && effort < least) {
+                    least = effort;
+                    best = Optional.of(new Shift(p.part(), way, high));
+                }
+            }
+        }
+        return best;
+    }
+
+    /** Gone far enough it would tip to the other side: the first place where it stands is looked for in steps, then to a millimetre. */
+    private static double firstThatStands(Build build, Placed p, Face way, double room, double wanted) {
+        double before = 0;
+        for (int step = 1; step <= MOST_TRIES && room >= 1; step++) {
+            double at = Math.min(room, Math.ceil(room * step / MOST_TRIES));
+            if (stands(shifted(build, p, way, at), wanted)) {
+                double high = at;
+                while (high - before > 1) {
+                    double middle = Math.floor((before + high) / 2);
+                    boolean stands = stands(shifted(build, p, way, middle), wanted);
+                    high = stands ? middle : high;
+                    before = stands ? before : middle;
+                }
+                return high;
+            }
+            before = at;
+        }
+        return Double.NaN;
+    }
+
+    private static boolean isFixed(Placed p) {
+        return p.placement().locked() || p.part().body().ports().stream().anyMatch(o -> o.use() == Port.Use.OUTSIDE);
+    }
+
+    private static boolean stands(Build build, double wanted) {
+        return BalanceEngine.evaluate(build)
+                .tipMarginDeg()
+                .filter(m -> m.nominal() >= wanted)
+                .isPresent();
+    }
+
+    /** Moves a part as far. */
+    public static Edit edit(Shift shift) {
+        return Edits.move(shift.part(), at -> at.plus(way(shift.way(), shift.mm())));
+    }
+
+    private static Vec way(Face way, double mm) {
+        return Vec.on(way.axis(), way.sign() * mm);
+    }
+
+    private static Build shifted(Build build, Placed p, Face way, double mm) {
+        return build.with(p.placement().at(p.placement().at().plus(way(way, mm))));
+    }
+
+    /** How far a part is free to go: to a wall of its tray or to the next thing that is beside its way. */
+    private static double room(Placed p, Face way, List<Placed> placed, double gap) {
+        int axis = way.axis();
+        double free = way.sign() * (p.shell().cavity().end(way) - p.bounds().end(way)) - gap;
+        List<Box> others = new ArrayList<>(p.shell().solids());
+        Placed.in(p.shell(), placed).stream()
+                .filter(o -> !o.id().equals(p.id()))
+                .forEach(o -> others.add(o.bounds()));
+        for (Box other : others) {
+            boolean beside = false;
+            for (int a = 0; a < 3; a++) {
+                beside |= a != axis && p.bounds().gapAlong(a, other) >= gap;
+            }
+            double ahead = way.sign() > 0
+                    ? other.low(axis) - p.bounds().high(axis)
+                    : p.bounds().low(axis) - other.high(axis);
+            if (!beside && ahead > -gap) {
+                free = Math.min(free, ahead - gap);
+            }
+        }
+        return free;
     }
 
     private static Part bar(Build build, Shell base, double grams) {

@@ -4,6 +4,7 @@ import static boldsatchel.report.Report.number;
 import static boldsatchel.report.Report.word;
 
 import boldsatchel.hands.HandsResult;
+import boldsatchel.hands.SetUp;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -14,6 +15,12 @@ final class HandsReport {
 
     static void write(ArrayNode node, HandsResult hands) {
         hands.postures().forEach(p -> write(node.addObject(), p));
+    }
+
+    static void write(ObjectNode node, SetUp setUp) {
+        number(node, "seconds", setUp.seconds());
+        ArrayNode steps = node.putArray("steps");
+        setUp.steps().forEach(s -> steps.add(s.words()));
     }
 
     private static void write(ObjectNode node, HandsResult.InPosture in) {

@@ -47,6 +47,8 @@ public final class Report {
         HeatReport.write(root.putObject("heat"), evaluation.of(HeatResult.class));
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
         HandsReport.write(root.putArray("hands"), evaluation.of(HandsResult.class));
+        HandsReport.write(
+                root.putObject("setUp"), evaluation.of(HandsResult.class).setUp());
         HoldReport.write(root.putObject("hold"), evaluation.of(HoldResult.class));
         CablesReport.write(root.putObject("cables"), evaluation.of(CablesResult.class));
         ReachReport.write(root.putObject("reach"), evaluation.of(ReachResult.class));

@@ -69,6 +69,13 @@ final class HandsSheet {
                             : "within reach of a thumb"));
         }
         in.hangsDeg().ifPresent(deg -> rows.add(List.of("its handle", "hangs " + degrees(deg) + " crooked")));
+        if (in.posture().equals(source.build().casing().inUse())
+                && !source.hands().setUp().steps().isEmpty()) {
+            rows.add(List.of(
+                    "setting it up",
+                    source.hands().setUp().steps().size() + " steps, some "
+                            + Units.format(source.hands().setUp().seconds(), 0, "s") + " by guess"));
+        }
         if (!in.isHoldKnown()) {
             rows.add(List.of("where it is held", "not said, so what it asks of the body is not known"));
         }

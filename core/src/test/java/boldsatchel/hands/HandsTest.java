@@ -17,6 +17,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Key;
+import boldsatchel.machine.Link;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
@@ -24,6 +25,7 @@ import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.User;
 import boldsatchel.quantity.Form;
+import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Remedy;
@@ -266,5 +268,47 @@ public final class HandsTest {
         assertThat(codes(worn)).containsExactly("hands.head-heavy");
         Build light = held(in(Posture.Held.HEAD).heldAt(centre.plus(new Vec(0, 0, -60))), 400);
         assertThat(codes(light)).isEmpty();
+    }
+
+    /** A panel of 60 pictures a minute shows a letter up to a second late, one of 600 a tenth; without keys nobody types. */
+    @Test
+    public void typingOnASlowPanelIsTold() {
+        Build slow = with(
+                held(in(Posture.Held.TABLE), 500),
+                screen("screen", 1000).withFacet(new Facet.Refreshes(exact(1), 60)),
+                "slab",
+                new Vec(50, 20, 20));
+        assertThat(codes(slow)).doesNotContain("hands.typing-lag");
+        Build types = slow.with(Samples.part("keys", Family.KEYBOARD, 80, 30, 8, 100));
+        assertThat(codes(types)).contains("hands.typing-lag");
+        assertThat(Evaluator.evaluate(types).findings())
+                .anyMatch(f -> f.message().contains("after up to 1 s; beyond 0.2 s"));
+        Part quick = screen("screen", 1000).withFacet(new Facet.Refreshes(exact(1), 600));
+        assertThat(codes(types.with(quick))).doesNotContain("hands.typing-lag");
+    }
+
+    /** Pieces that lie beside are put there and plugged in; a machine in one piece is only opened. */
+    @Test
+    public void settingUpIsCounted() {
+        Build whole = held(in(Posture.Held.TABLE), 500);
+        assertThat(HandsEngine.evaluate(whole, BalanceEngine.evaluate(whole))
+                        .setUp()
+                        .steps())
+                .isEmpty();
+        Part keys = Samples.part("keys", Family.KEYBOARD, 80, 30, 8, 100, new Facet.StaysBeside());
+        Build pieces = whole.with(keys)
+                .with(whole.wiring()
+                        .withLinks(List.of(new Link("l", Link.End.of("keys", "a"), Link.End.of("board", "b")))));
+        SetUp setUp =
+                HandsEngine.evaluate(pieces, BalanceEngine.evaluate(pieces)).setUp();
+        assertThat(setUp.steps()).extracting(SetUp.Step::words).containsExactly("put keys beside it", "plug keys in");
+        assertThat(setUp.seconds()).isEqualTo(14);
+        assertThat(codes(pieces)).contains("hands.set-up");
+        assertThat(codes(whole)).doesNotContain("hands.set-up");
+        Build laptop = Library.demo("orchard-ledger").orElseThrow();
+        assertThat(HandsEngine.evaluate(laptop, BalanceEngine.evaluate(laptop))
+                        .setUp()
+                        .steps())
+                .hasSize(1);
     }
 }

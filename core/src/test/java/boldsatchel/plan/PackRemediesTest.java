@@ -1,14 +1,23 @@
 package boldsatchel.plan;
 
+import static boldsatchel.Samples.exact;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.Samples;
+import boldsatchel.balance.BalanceEngine;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -16,6 +25,7 @@ import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Remedy;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.testng.annotations.Test;
 
 /** What the program can do itself about parts that do not fit and machines that tip. */
@@ -99,5 +109,32 @@ public class PackRemediesTest {
             assertThat(bar.massG().value()).isGreaterThan(100);
             assertThat(w.placement(bar.id())).isPresent();
         });
+    }
+
+    /** One heavy block behind, and room before it: as little of it is moved as makes the machine stand, by moments. */
+    @Test
+    public void thePartWhoseMoveCostsLeastIsFound() {
+        Shell base = Samples.tray("base", 200, 100, 30, exact(2), Material.PLASTIC, true);
+        Build build = Build.empty("tips")
+                .with(Casing.of(List.of(base), exact(0)))
+                .with(Samples.part("heavy", Family.BATTERY, 40, 20, 200, 2000))
+                .with(Samples.part("light", Family.HUB, 20, 20, 10, 10))
+                .with(new Placement("heavy", "base", new Vec(80, 80, 0), Orientation.AS_DRAWN, Set.of()))
+                .with(new Placement("light", "base", new Vec(10, 10, 0), Orientation.AS_DRAWN, Set.of()));
+        assertThat(found(Evaluator.evaluate(build), "balance.tips")).isNotNull();
+        Steadying.Shift shift = Steadying.shift(build).orElseThrow();
+        assertThat(shift.part().id()).isEqualTo("heavy");
+        assertThat(shift.way()).isEqualTo(Face.FRONT);
+        double wanted = build.brief().limits().tipMarginDeg();
+        double after = margin(Steadying.edit(shift).change().apply(build));
+        assertThat(after).isGreaterThanOrEqualTo(wanted);
+        Steadying.Shift less = new Steadying.Shift(shift.part(), Face.FRONT, shift.mm() - 1);
+        assertThat(margin(Steadying.edit(less).change().apply(build))).isLessThan(wanted);
+        Build locked = build.with(build.placement("heavy").orElseThrow().locked(true));
+        assertThat(Steadying.shift(locked)).isEmpty();
+    }
+
+    private static double margin(Build build) {
+        return BalanceEngine.evaluate(build).tipMarginDeg().orElseThrow().nominal();
     }
 }
