@@ -9,52 +9,95 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** What cables take of the room in each tray; what is to spare of one, or is laid nobody knows how, lies by half at either end. */
 final class Filling {
 
-    private Filling() {}
+    private final List<Shell> shells;
+    private final double[] free;
+    private final double[] taken;
+    private final int[] unknown;
+
+    private Filling(List<Shell> shells) {
+        this.shells = shells;
+        free = new double[shells.size()];
+        taken = new double[shells.size()];
+        unknown = new int[shells.size()];
+    }
 
     static List<Room> of(Build build, List<Placed> placed, List<Lead> leads, List<Laying> laid) {
-        List<Room> rooms = new ArrayList<>();
-        for (Shell shell : build.casing().shells()) {
-            double taken = 0;
-            int unknown = 0;
-            for (Lead lead : leads) {
-                double ends = (ends(placed, lead.one(), shell) + ends(placed, lead.other(), shell)) / 2;
-                Optional<Laying> how =
-                        laid.stream().filter(l -> l.lead().equals(lead)).findFirst();
-                double inside = how.map(l -> l.way().insideMm(shell.id())).orElse(0.0);
-                double loose = how.isPresent()
-                        ? Math.max(0, how.get().spareMm().orElse(0))
-                        : lead.lengthMm().orElse(0);
-                taken += lead.girth().takesMm2() * (inside + ends * loose);
-                unknown += ends > 0 && lead.lengthMm().isEmpty() && how.isEmpty() ? 1 : 0;
+        Filling filling = new Filling(build.casing().shells());
+        filling.parts(placed);
+        int next = 0;
+        for (Lead lead : leads) {
+            // Those that are laid stand in the order of all.
+            boolean isLaid = next < laid.size() && laid.get(next).lead().id().equals(lead.id());
+            if (isLaid) {
+                filling.laid(placed, laid.get(next++));
+            } else {
+                filling.unlaid(placed, lead);
             }
-            rooms.add(new Room(shell.id(), free(shell, placed), taken, unknown));
+        }
+        return filling.rooms();
+    }
+
+    private void parts(List<Placed> placed) {
+        for (int i = 0; i < free.length; i++) {
+            free[i] = shells.get(i).cavity().volume();
+            for (Box solid : shells.get(i).solids()) {
+                free[i] -= solid.volume();
+            }
+        }
+        for (Placed p : placed) {
+            int tray = index(p.shell().id());
+            for (Solid solid : p.solids()) {
+                free[tray] -= solid.volume();
+            }
+        }
+    }
+
+    private void laid(List<Placed> placed, Laying laying) {
+        for (int i = 0; i < taken.length; i++) {
+            taken[i] += laying.lead().girth().takesMm2()
+                    * laying.way().insideMm(shells.get(i).id());
+        }
+        loose(placed, laying.lead(), Math.max(0, laying.spareMm().orElse(0)));
+    }
+
+    private void unlaid(List<Placed> placed, Lead lead) {
+        loose(placed, lead, lead.lengthMm().orElse(Double.NaN));
+    }
+
+    /** Half of a length at either end; not a number where nobody knows it. */
+    private void loose(List<Placed> placed, Lead lead, double mm) {
+        int before = -1;
+        for (Lead.End end : List.of(lead.one(), lead.other())) {
+            int tray = CablesEngine.find(placed, end.part())
+                    .map(p -> index(p.shell().id()))
+                    .orElse(-1);
+            if (tray >= 0 && Double.isNaN(mm)) {
+                unknown[tray] += tray == before ? 0 : 1;
+                before = tray;
+            } else if (tray >= 0) {
+                taken[tray] += lead.girth().takesMm2() * mm / 2;
+            }
+        }
+    }
+
+    private int index(String shell) {
+        for (int i = 0; i < shells.size(); i++) {
+            if (shells.get(i).id().equals(shell)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private List<Room> rooms() {
+        List<Room> rooms = new ArrayList<>(shells.size());
+        for (int i = 0; i < shells.size(); i++) {
+            rooms.add(new Room(shells.get(i).id(), Math.max(0, free[i]), taken[i], unknown[i]));
         }
         return rooms;
-    }
-
-    private static double ends(List<Placed> placed, Lead.End end, Shell shell) {
-        return CablesEngine.find(placed, end.part())
-                        .filter(p -> p.shell().id().equals(shell.id()))
-                        .isPresent()
-                ? 1
-                : 0;
-    }
-
-    private static double free(Shell shell, List<Placed> placed) {
-        double free = shell.cavity().volume();
-        for (Placed p : Placed.in(shell, placed)) {
-            for (Solid solid : p.solids()) {
-                free -= solid.volume();
-            }
-        }
-        for (Box solid : shell.solids()) {
-            free -= solid.volume();
-        }
-        return Math.max(0, free);
     }
 }

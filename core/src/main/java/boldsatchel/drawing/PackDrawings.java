@@ -4,6 +4,7 @@ import boldsatchel.balance.BalanceResult;
 import boldsatchel.cables.CablesResult;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
+import boldsatchel.fit.Change;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Axis;
@@ -62,6 +63,7 @@ public final class PackDrawings {
      * @param selected id of the part to point out; empty for none
      * @param legend whether it says which tint and hatch is which kind of part
      * @param hidden ids of parts that are left out
+     * @param against another version that is laid over it
      */
     public record Look(
             PackView view,
@@ -70,7 +72,8 @@ public final class PackDrawings {
             OptionalDouble depth,
             String selected,
             boolean legend,
-            Set<String> hidden) {
+            Set<String> hidden,
+            Optional<Build> against) {
 
         /** Copies the set. */
         public Look {
@@ -80,7 +83,7 @@ public final class PackDrawings {
         /** A view in which nothing is hidden. */
         public Look(
                 PackView view, String shell, Posture posture, OptionalDouble depth, String selected, boolean legend) {
-            this(view, shell, posture, depth, selected, legend, Set.of());
+            this(view, shell, posture, depth, selected, legend, Set.of(), Optional.empty());
         }
 
         /** A view of a tray as it is usually looked at. */
@@ -302,6 +305,7 @@ public final class PackDrawings {
             new ScenePainter(s, names, from, !square).paint(scene, look.selected());
             if (square) {
                 cables();
+                look.against().ifPresent(this::changes);
                 vents();
                 thumbs();
                 zones();
@@ -390,6 +394,32 @@ public final class PackDrawings {
                     s.line(a.across(), a.up(), b.across(), b.up(), 0.15, true, Ink.FAINT, "");
                 }
             }
+        }
+
+        /** Where things lay in another version: broken outlines, with a line to where they lie now. */
+        private void changes(Build before) {
+            for (Change change : Change.between(before, build)) {
+                Optional<Box> was = change.before().flatMap(this::seen);
+                Optional<Box> is = change.now().flatMap(this::seen);
+                was.ifPresent(b -> frame(b, Sketch.WIDE, true, Ink.WATCH, change.part()));
+                if (was.isPresent() && is.isPresent()) {
+                    Vec a = was.get().centre();
+                    Vec b = is.get().centre();
+                    s.line(
+                            a.along(across()),
+                            a.along(up()),
+                            b.along(across()),
+                            b.along(up()),
+                            Sketch.WIDE,
+                            false,
+                            Ink.WATCH,
+                            "");
+                }
+            }
+        }
+
+        private Optional<Box> seen(Placed placed) {
+            return posed(placed.shell().id()).filter(Pose::isSquare).map(p -> p.around(placed.bounds()));
         }
 
         private void cables() {

@@ -22,6 +22,7 @@ import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
@@ -100,8 +101,8 @@ public class SceneTest {
     }
 
     private static Set<String> subjects(Evaluation evaluation, PackView view, Set<String> hidden) {
-        PackDrawings.Look look =
-                new PackDrawings.Look(view, "slab", Posture.CLOSED, OptionalDouble.empty(), "", false, hidden);
+        PackDrawings.Look look = new PackDrawings.Look(
+                view, "slab", Posture.CLOSED, OptionalDouble.empty(), "", false, hidden, Optional.empty());
         return PackDrawings.scene(evaluation, look).things().stream()
                 .map(Scene.Thing::subject)
                 .collect(Collectors.toSet());

@@ -214,6 +214,22 @@ public class PackStageTest extends WindowHarness {
         assertThat(build().layout().laid("usb-a-c-20-2")).isEmpty();
     }
 
+    /** The version that was opened is laid over: what moved, and by how much, follows every edit. */
+    @Test
+    public void anotherVersionIsLaidOver() throws Exception {
+        show("cave-survey");
+        open("pack");
+        fire("#compare", "With how it was saved or opened");
+        assertThat(words("#compare-pane")).contains("Everything lies as it lay.");
+        select("charger");
+        focus("#plan");
+        robot.press(KeyCode.SHIFT).type(KeyCode.RIGHT).release(KeyCode.SHIFT);
+        settle();
+        assertThat(words("#compare-pane")).anyMatch(w -> w.startsWith("moved by 5 mm (x +5"));
+        fire("#compare", "With nothing");
+        assertThat(robot.lookup("#compare-pane").query().isVisible()).isFalse();
+    }
+
     /** Keys do what the menu does: to the other side and back, locked in place, another of it, out of sight. */
     @Test
     public void aPartIsMirroredLockedCopiedAndHidden() throws Exception {

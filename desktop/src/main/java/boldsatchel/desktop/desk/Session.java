@@ -203,6 +203,11 @@ public final class Session {
         return file;
     }
 
+    /** As it was saved last, or opened where it was not saved since. */
+    public Build saved() {
+        return saved;
+    }
+
     /** Whether there is work that is in no file. */
     public boolean isChanged() {
         return !saved.equals(build());

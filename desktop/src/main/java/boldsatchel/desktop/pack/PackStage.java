@@ -91,6 +91,7 @@ public final class PackStage implements WorkStage {
     private final HandsPane handsPane = new HandsPane();
     private final ToggleButton cables = new ToggleButton("Cables");
     private final CablesPane cablesPane;
+    private final ComparePane compare;
     private final Label empty = Ui.words(
             "There is no case yet. Take one on the Shelf (“Take another case”), then place parts here.", "soft");
     private final Latest drawn = Latest.following();
@@ -109,6 +110,7 @@ public final class PackStage implements WorkStage {
         content.getStyleClass().add("stage");
         more = new PartMenu(desk, this::show);
         cablesPane = new CablesPane(desk);
+        compare = new ComparePane(desk, this::show);
         dragging = new Dragging(desk, this::back);
         first = new ViewPane(Ui.choice("view-first", PackView::words), PackView.PLAN, this::draw);
         second = new ViewPane(Ui.choice("view-second", PackView::words), PackView.FRONT, this::draw);
@@ -140,7 +142,8 @@ public final class PackStage implements WorkStage {
                 "Sizes, walls, vents and joints of this tray, and the postures",
                 () -> shell().map(Shell::id).ifPresent(desk.session().selection()::set));
         figures.setMinWidth(Region.USE_PREF_SIZE);
-        HBox top = new HBox(8, shells, figures, place, Ui.spring(), posture, joints, cables, hands, core);
+        HBox top = new HBox(
+                8, shells, figures, place, Ui.spring(), posture, joints, compare.button(), cables, hands, core);
         top.setAlignment(Pos.CENTER_LEFT);
         position.getChildren()
                 .addAll(
@@ -167,7 +170,7 @@ public final class PackStage implements WorkStage {
         sample.setMinWidth(210);
         sample.setOnMousePressed(e ->
                 sample.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
-        HBox views = new HBox(6, linked, sample, handsPane, cablesPane);
+        HBox views = new HBox(6, linked, sample, handsPane, cablesPane, compare);
         HBox.setHgrow(linked, Priority.ALWAYS);
         VBox.setVgrow(views, Priority.ALWAYS);
         content.getChildren().addAll(top, position, apart, empty, views);
@@ -243,6 +246,7 @@ public final class PackStage implements WorkStage {
         sample.setManaged(core.isSelected());
         handsPane.setVisible(cased && hands.isSelected());
         handsPane.setManaged(hands.isSelected());
+        compare.show(build);
         cablesPane.setVisible(cased && cables.isSelected());
         cablesPane.setManaged(cables.isSelected());
         if (cables.isSelected()) {
@@ -346,7 +350,8 @@ public final class PackStage implements WorkStage {
                 pane.depth(),
                 selected,
                 pane == first,
-                more.hidden());
+                more.hidden(),
+                compare.against());
     }
 
     private void show(Pictures pictures) {
