@@ -89,7 +89,7 @@ public final class CableLines {
                 run = new ArrayList<>();
                 continue;
             }
-            boolean now = !selected && isHidden(spot.at, laying.lead());
+            boolean now = !selected && isHidden(spot.at);
             if (!run.isEmpty() && now != hidden) {
                 run.add(spot);
                 run(laying, run, hidden, selected);
@@ -156,13 +156,9 @@ public final class CableLines {
         return trays.apply(knot.shell()).map(p -> p.apply(knot.at()));
     }
 
-    /** Whether something between it and the eye covers it; a part that it ends at does not. */
-    private boolean isHidden(Vec at, Lead lead) {
+    /** Whether something between it and the eye covers it. */
+    private boolean isHidden(Vec at) {
         for (Scene.Thing thing : scene.things()) {
-            if (thing.subject().equals(lead.one().part())
-                    || thing.subject().equals(lead.other().part())) {
-                continue;
-            }
             Pose back = thing.pose().back();
             double[] crossed = thing.solid().crossed(back.apply(at), back.direction(from.toward()));
             if (crossed.length > 0 && crossed[crossed.length - 1] > 0.01) {

@@ -69,11 +69,12 @@ public record Layout(
                 placements, cables.stream().filter(c -> !c.what().equals(what)).toList());
     }
 
-    /** The same with a part back on the table; nothing touches it any more. */
+    /** The same with a part back on the table, or a cable in no place; nothing touches it any more. */
     public Layout without(String partId) {
-        return withPlacements(placements.stream()
-                .filter(p -> !p.part().equals(partId))
-                .map(p -> p.touching(partId, false))
-                .toList());
+        return withoutCable(partId)
+                .withPlacements(placements.stream()
+                        .filter(p -> !p.part().equals(partId))
+                        .map(p -> p.touching(partId, false))
+                        .toList());
     }
 }

@@ -225,7 +225,7 @@ public class PackStageTest extends WindowHarness {
         focus("#plan");
         robot.press(KeyCode.SHIFT).type(KeyCode.RIGHT).release(KeyCode.SHIFT);
         settle();
-        assertThat(words("#compare-pane")).anyMatch(w -> w.startsWith("moved by 5 mm (x +5"));
+        assertThat(words("#compare-pane")).anyMatch(w -> w.startsWith("moved by 5.0 mm (x +5.0"));
         fire("#compare", "With nothing");
         assertThat(robot.lookup("#compare-pane").query().isVisible()).isFalse();
     }

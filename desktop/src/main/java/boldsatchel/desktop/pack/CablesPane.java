@@ -82,6 +82,8 @@ final class CablesPane extends Region {
                 () -> desk.session().selection().set(selected ? "" : lead.id()));
         name.getStyleClass().add("link");
         name.setWrapText(true);
+        name.setMinWidth(0);
+        name.setPrefWidth(240);
         VBox box = new VBox(2, name, Ui.words(ends(build, lead), "soft"), Ui.words(told(lead, laying), "body"));
         HBox does = new HBox(6);
         does.getChildren()

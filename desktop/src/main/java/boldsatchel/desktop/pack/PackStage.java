@@ -54,6 +54,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -142,9 +143,9 @@ public final class PackStage implements WorkStage {
                 "Sizes, walls, vents and joints of this tray, and the postures",
                 () -> shell().map(Shell::id).ifPresent(desk.session().selection()::set));
         figures.setMinWidth(Region.USE_PREF_SIZE);
-        HBox top = new HBox(
-                8, shells, figures, place, Ui.spring(), posture, joints, compare.button(), cables, hands, core);
-        top.setAlignment(Pos.CENTER_LEFT);
+        // What has no room in a narrow window goes into a second row.
+        FlowPane top = new FlowPane(
+                16, 6, row(shells, figures, place), row(posture, joints), row(compare.button(), cables, hands, core));
         position.getChildren()
                 .addAll(
                         chosen,
@@ -175,6 +176,12 @@ public final class PackStage implements WorkStage {
         VBox.setVgrow(views, Priority.ALWAYS);
         content.getChildren().addAll(top, position, apart, empty, views);
         desk.keepShowing(content, this::show);
+    }
+
+    private static HBox row(Node... nodes) {
+        HBox row = new HBox(8, nodes);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
     }
 
     @Override
