@@ -72,13 +72,9 @@ public record Girth(double wideMm, double thickMm, boolean flat, double bendMm, 
 
     /** Of a pair of wires. */
     static Girth of(Rung.Wire wire) {
-        double one = Copper.diameterMm(wire.awg()) + INSULATION_MM;
-        return new Girth(2 * one, one, false, ROUND_BENDS * one, false).rounded();
-    }
-
-    private Girth rounded() {
-        double mm = BUNDLES * Math.hypot(thickMm, thickMm);
-        return new Girth(mm, mm, false, bendMm, guessed);
+        Girth one = round(Copper.diameterMm(wire.awg()) + INSULATION_MM, false);
+        double pair = bundleMm(List.of(one, one));
+        return new Girth(pair, pair, false, one.bendMm, false);
     }
 
     /** Half of its thickness. */

@@ -57,6 +57,11 @@ public record Vec(
         return Math.sqrt(dot(this));
     }
 
+    /** The same but for one axis. */
+    public Vec with(int axis, double mm) {
+        return new Vec(axis == 0 ? mm : x, axis == 1 ? mm : y, axis == 2 ? mm : z);
+    }
+
     /** Along an axis: 0 x, 1 y, 2 z. */
     public double along(int axis) {
         return axis == 0 ? x : axis == 1 ? y : z;

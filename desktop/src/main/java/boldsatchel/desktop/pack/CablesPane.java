@@ -8,7 +8,6 @@ import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.edit.Edit;
-import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Laid;
 import boldsatchel.machine.Shell;
@@ -166,7 +165,9 @@ final class CablesPane extends Region {
                 UnitField field = UnitField.required(
                                 "bend-" + i + "-" + "xyz".charAt(axis),
                                 Quantity.LENGTH,
-                                v -> desk.session().does(Layings.move(laid.what(), index, put(bend.at(), along, v))))
+                                v -> desk.session()
+                                        .does(Layings.move(
+                                                laid.what(), index, bend.at().with(along, v))))
                         .wide(5);
                 field.show(bend.at().along(axis));
                 row.getChildren().add(field);
@@ -182,10 +183,6 @@ final class CablesPane extends Region {
             nodes.add(new VBox(1, Ui.label("Bend " + (i + 1) + " in " + tray + ": x, y, z", "soft"), row));
         }
         return nodes;
-    }
-
-    private static Vec put(Vec at, int axis, double value) {
-        return at.plus(Vec.on(axis, value - at.along(axis)));
     }
 
     /** Searches beside the window; what was found is taken where the build is still the one that was searched. */

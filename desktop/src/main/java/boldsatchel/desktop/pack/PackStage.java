@@ -484,11 +484,7 @@ public final class PackStage implements WorkStage {
     }
 
     private void typed(int axis, double value) {
-        part().ifPresent(p -> desk.session().does(Edits.move(p, at -> with(at, axis, value))));
-    }
-
-    private static Vec with(Vec v, int axis, double value) {
-        return new Vec(axis == 0 ? value : v.x(), axis == 1 ? value : v.y(), axis == 2 ? value : v.z());
+        part().ifPresent(p -> desk.session().does(Edits.move(p, at -> at.with(axis, value))));
     }
 
     private void turn() {
