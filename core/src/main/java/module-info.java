@@ -5,6 +5,7 @@ import org.jspecify.annotations.NullMarked;
 module boldsatchel.core {
     requires static transitive org.jspecify;
     requires transitive tools.jackson.databind;
+    requires java.xml;
     requires com.networknt.schema;
     requires org.locationtech.jts;
     requires commons.math3;
@@ -20,6 +21,7 @@ module boldsatchel.core {
     exports boldsatchel.hands;
     exports boldsatchel.hold;
     exports boldsatchel.cables;
+    exports boldsatchel.printing;
     exports boldsatchel.reach;
     exports boldsatchel.heat;
     exports boldsatchel.cost;
@@ -66,6 +68,7 @@ module boldsatchel.core {
             boldsatchel.judge.HandsJudge,
             boldsatchel.judge.HoldJudge,
             boldsatchel.judge.CablesJudge,
+            boldsatchel.judge.PrintingJudge,
             boldsatchel.judge.ReachJudge,
             boldsatchel.judge.CostJudge,
             boldsatchel.judge.LinksJudge,

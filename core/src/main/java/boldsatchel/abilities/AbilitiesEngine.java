@@ -28,7 +28,7 @@ public final class AbilitiesEngine implements Engine<Abilities> {
 
     @Override
     public Set<Section> reads() {
-        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.WIRING);
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.WIRING);
     }
 
     @Override

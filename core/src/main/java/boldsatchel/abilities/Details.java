@@ -106,9 +106,6 @@ record Details(Build build, LinksResult links, List<Sound> sounds, List<Gap> gap
 
     /** A board whose only pictures come by drivers wants another way in, should these not load. */
     private void wayIn() {
-        if (build.casing().shells().isEmpty()) {
-            return;
-        }
         Map<String, Boolean> onlyByDriver = new HashMap<>();
         for (Need need : links.needs()) {
             if (need.duty().equals("picture") && need.route().isPresent()) {

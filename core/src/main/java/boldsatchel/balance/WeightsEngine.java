@@ -54,7 +54,7 @@ public final class WeightsEngine implements Engine<Weights> {
     }
 
     /** Weighs a build. */
-    static Weights evaluate(Build build) {
+    public static Weights evaluate(Build build) {
         List<Weights.OfPart> parts = new ArrayList<>();
         for (Part part : build.parts().list()) {
             if (!part.staysOutside()) {

@@ -3,11 +3,12 @@ package boldsatchel.drawing;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.machine.Opening;
+import boldsatchel.machine.Seam;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Units;
 
-/** A tray alone: its plan and its front section, with walls, ribs, bosses and vents, each inside measure beside its line. */
+/** A tray alone: its plan and its front section, with walls, ribs, bosses, vents and seams, each inside measure beside its line. */
 public final class CaseDrawing {
 
     private static final double MARGIN = 14;
@@ -46,6 +47,14 @@ public final class CaseDrawing {
         for (Box solid : shell.solids()) {
             fill(s, solid, up, low, Ink.WALL, 1);
             s.frame(solid.x(), low + solid.low(up), solid.dx(), solid.size(up), 0.2, false, Ink.SOFT, "");
+        }
+        for (Seam seam : shell.seams()) {
+            // From the front a seam between front and back is not seen.
+            if (seam.way().axis() == 0) {
+                s.line(seam.atMm(), low + out.low(up), seam.atMm(), low + out.high(up), 0.5, true, Ink.ACCENT, "");
+            } else if (up == 1) {
+                s.line(out.x(), low + seam.atMm(), out.high(0), low + seam.atMm(), 0.5, true, Ink.ACCENT, "");
+            }
         }
         for (Vent vent : shell.vents()) {
             hole(s, shell, vent.wall(), vent.box(), up, low);

@@ -59,7 +59,7 @@ final class Scene {
         if (!shell.openTop()) {
             walls.add(new Box(out.x(), out.y(), top, out.dx(), out.dy(), wall));
         }
-        Opening.cut(walls, shell).forEach(w -> add(shell.id(), w, pose));
+        shell.parted(Opening.cut(walls, shell)).forEach(w -> add(shell.id(), w, pose));
         List<Box> posts = shell.bosses().stream().map(Boss::post).toList();
         for (Box solid : shell.solids()) {
             add(shell.id(), posts.contains(solid) ? new Cylinder(Axis.Z, solid) : solid, pose);

@@ -1,5 +1,6 @@
 package boldsatchel.edit;
 
+import boldsatchel.geometry.Face;
 import boldsatchel.machine.Alteration;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Feature;
@@ -23,6 +24,14 @@ public final class Alterations {
     private static final double LEAD_SHARE = 0.1;
     private static final double WIRES_G = 3;
     private static final double LEAST_SHARE = 0.4;
+
+    /** Dried lacquer, the wall of a shrunk sleeve, and a label with its glue are about that thick. */
+    private static final double LACQUER_MM = 0.1;
+
+    private static final double SLEEVE_MM = 0.6;
+    private static final double LABEL_MM = 0.15;
+    /** Plastics and lacquers weigh a little more than water, g/mm³. */
+    private static final double PLASTIC_G_MM3 = 1.2e-3;
 
     private Alterations() {}
 
@@ -50,6 +59,9 @@ public final class Alterations {
             case SOCKET_OFF -> Math.max(g * LEAST_SHARE, g - SOCKET_G);
             case CABLE_CUT -> g * (1 - LEAD_SHARE);
             case WIRES_ON -> g + WIRES_G;
+            case COATED -> g + skinG(part.body(), LACQUER_MM);
+            case SLEEVED -> g + skinG(part.body(), SLEEVE_MM);
+            case COVERED -> g + part.body().bounds().area(Face.TOP) * LABEL_MM * PLASTIC_G_MM3;
             case BORED, OTHER -> g;
         };
         return after == g ? part.massG() : Figure.guess(after);
@@ -63,8 +75,28 @@ public final class Alterations {
                         .filter(f -> f.in(body))
                         .map(f -> f.removed(body))
                         .orElse(body);
+            case COATED -> thicker(body, LACQUER_MM);
+            case SLEEVED -> thicker(body, SLEEVE_MM);
+            case COVERED -> body.resized(body.widthMm(), body.depthMm(), more(body.heightMm(), LABEL_MM));
             case CABLE_CUT, BORED, WIRES_ON, OTHER -> body;
         };
+    }
+
+    private static Body thicker(Body body, double skinMm) {
+        return body.resized(
+                more(body.widthMm(), 2 * skinMm), more(body.depthMm(), 2 * skinMm), more(body.heightMm(), 2 * skinMm));
+    }
+
+    private static Figure more(Figure size, double mm) {
+        return Figure.guess(size.value() + mm);
+    }
+
+    private static double skinG(Body body, double skinMm) {
+        double mm2 = 0;
+        for (Face face : Face.ALL) {
+            mm2 += body.bounds().area(face);
+        }
+        return mm2 * skinMm * PLASTIC_G_MM3;
     }
 
     private static Figure bare(Figure size) {

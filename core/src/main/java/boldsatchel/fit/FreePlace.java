@@ -49,6 +49,12 @@ public final class FreePlace {
         taken.addAll(shell.solids());
     }
 
+    /** The same tray where one more room is to stay free. */
+    public FreePlace keeping(Box room) {
+        taken.add(room);
+        return this;
+    }
+
     /** What a part takes, its free rooms included. */
     private List<Box> rooms(Part part, Placement at) {
         Placed placed = Placed.of(part, at, shell);

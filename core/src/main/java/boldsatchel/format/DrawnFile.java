@@ -12,11 +12,11 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
 
-/** Reads the shape of a part: outlines from DXF, bounding shapes from STL and OBJ. Millimetres, unless the file says otherwise. */
+/** Reads the shape of a part: outlines from DXF and SVG, bounding shapes from STL and OBJ. Millimetres, unless the file says otherwise. */
 public final class DrawnFile {
 
     /** Endings of the names of files that can be read. */
-    public static final List<String> ENDINGS = List.of(".dxf", ".stl", ".obj");
+    public static final List<String> ENDINGS = List.of(".dxf", ".svg", ".stl", ".obj");
 
     /** A larger file is refused: no part needs more, and one that does can be thinned out. */
     public static final int MOST_BYTES = 64_000_000;
@@ -49,6 +49,9 @@ public final class DrawnFile {
         String lower = name.toLowerCase(Locale.ROOT);
         if (lower.endsWith(".dxf")) {
             return placed(Dxf.read(bytes));
+        }
+        if (lower.endsWith(".svg")) {
+            return placed(Svg.read(bytes));
         }
         if (lower.endsWith(".stl")) {
             return placed(Meshes.stl(bytes));

@@ -1,38 +1,25 @@
 package boldsatchel.format;
 
 import boldsatchel.geometry.Flat;
-import boldsatchel.geometry.Outlines;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 
 /**
- * DXF as text: lines, arcs, circles and polylines with their bulges. Open pieces are joined where their ends meet; the closed line with the
- * largest area is the outline, circles inside are holes.
+ * DXF as text: lines, arcs, circles and polylines with their bulges.
  */
 final class Dxf {
-
-    /** Ends this near to one another meet, mm. */
-    private static final double SAME_MM = 0.05;
-    /** A curve is drawn by chords that are this near to it, mm. */
-    private static final double CHORD_MM = 0.05;
 
     /** A file of bytes shows itself by here. */
     private static final int HEAD = 256;
 
-    private static final int MOST_PIECES = 20_000;
     /** Units of $INSUNITS in mm. */
     private static final Map<Integer, Double> UNITS = Map.of(1, 25.4, 2, 304.8, 4, 1.0, 5, 10.0, 6, 1000.0);
 
     private final List<Pair> pairs;
     private double unit = 1;
-    private final List<List<Flat>> closed = new ArrayList<>();
-    private final List<List<Flat>> open = new ArrayList<>();
-    private final List<Drawn.Bore> circles = new ArrayList<>();
+    private final Lines lines = new Lines();
 
     /** A code, its value and the line that it stands in. */
     private record Pair(int code, String value, int line) {}
@@ -75,12 +62,9 @@ final class Dxf {
                 entities = pair.value.equals("ENTITIES");
             }
             at = entities && pair.code == 0 ? entity(at) : at + 1;
-            if (closed.size() + open.size() > MOST_PIECES) {
-                throw DrawnFile.wrong(pair.line, "it has more than " + MOST_PIECES + " lines; leave only the outline");
-            }
+            lines.checkCount(pair.line);
         }
-        join();
-        return outline();
+        return lines.drawn();
     }
 
     private void units() throws FormatException {
@@ -112,7 +96,7 @@ final class Dxf {
         List<Pair> of = pairs.subList(from + 1, to);
         switch (pairs.get(from).value) {
             case "LINE" ->
-                open.add(List.of(
+                lines.open(List.of(
                         new Flat(value(of, 10, from), value(of, 20, from)),
                         new Flat(value(of, 11, from), value(of, 21, from))));
             case "CIRCLE" -> circle(of, from);
@@ -152,9 +136,7 @@ final class Dxf {
         if (!(radius > 0)) {
             throw DrawnFile.wrong(pairs.get(from).line, "a circle has a radius of more than nothing");
         }
-        circles.add(new Drawn.Bore(middle, 2 * radius));
-        List<Flat> ring = bend(middle, radius, 0, 2 * Math.PI);
-        closed.add(ring.subList(0, ring.size() - 1));
+        lines.circle(middle, radius);
     }
 
     private void arc(List<Pair> of, int from) throws FormatException {
@@ -164,23 +146,11 @@ final class Dxf {
         while (turn <= 0) {
             turn += 2 * Math.PI;
         }
-        open.add(bend(
+        lines.open(Lines.bend(
                 new Flat(value(of, 10, from), value(of, 20, from)),
                 value(of, 40, from),
                 start,
                 start + Math.min(turn, 2 * Math.PI)));
-    }
-
-    /** Points of a curve about a middle, both ends among them. */
-    private static List<Flat> bend(Flat middle, double radius, double from, double to) {
-        double most = radius <= CHORD_MM ? 1 : 2 * Math.acos(1 - CHORD_MM / radius);
-        int steps = Math.clamp((long) Math.ceil(Math.abs(to - from) / most), 4, 360);
-        List<Flat> points = new ArrayList<>(steps + 1);
-        for (int i = 0; i <= steps; i++) {
-            double angle = from + (to - from) * i / steps;
-            points.add(new Flat(middle.across() + radius * Math.cos(angle), middle.up() + radius * Math.sin(angle)));
-        }
-        return points;
     }
 
     /** A corner and how its line to the next is bent: the tangent of a quarter of the angle that it turns. */
@@ -214,7 +184,11 @@ final class Dxf {
                 points.addAll(between(vertices.get(i), vertices.get((i + 1) % vertices.size()).at));
             }
         }
-        (isClosed ? closed : open).add(points);
+        if (isClosed) {
+            lines.closed(points);
+        } else {
+            lines.open(points);
+        }
     }
 
     /** What a bulge puts between two corners. */
@@ -223,7 +197,7 @@ final class Dxf {
         double dy = to.up() - from.at.up();
         double chord = Math.hypot(dx, dy);
         double angle = 4 * Math.atan(from.bulge);
-        if (chord < SAME_MM / 10 || Math.abs(angle) < 1e-6) {
+        if (chord < Lines.SAME_MM / 10 || Math.abs(angle) < 1e-6) {
             return List.of();
         }
         double radius = chord / 2 / Math.sin(angle / 2);
@@ -232,7 +206,7 @@ final class Dxf {
                 (from.at.across() + to.across()) / 2 - dy / chord * off,
                 (from.at.up() + to.up()) / 2 + dx / chord * off);
         double start = Math.atan2(from.at.up() - middle.up(), from.at.across() - middle.across());
-        List<Flat> all = bend(middle, Math.abs(radius), start, start + angle);
+        List<Flat> all = Lines.bend(middle, Math.abs(radius), start, start + angle);
         return all.subList(1, all.size() - 1);
     }
 
@@ -251,81 +225,5 @@ final class Dxf {
         }
         polyline(vertices, flags, from);
         return at;
-    }
-
-    /** Joins open pieces where their ends meet; each end is looked up in a grid, so that many pieces take no longer than they are many. */
-    private void join() {
-        Map<List<Long>, List<List<Flat>>> ends = new HashMap<>();
-        List<List<Flat>> left = new ArrayList<>(open);
-        left.forEach(p -> {
-            keep(ends, p.getFirst(), p);
-            keep(ends, p.getLast(), p);
-        });
-        for (List<Flat> piece : open) {
-            if (!take(ends, piece)) {
-                continue;
-            }
-            List<Flat> chain = new ArrayList<>(piece);
-            List<Flat> next = near(ends, chain.getLast());
-            while (!next.isEmpty() && !same(chain.getFirst(), chain.getLast())) {
-                take(ends, next);
-                List<Flat> forward = same(next.getFirst(), chain.getLast()) ? next : next.reversed();
-                chain.addAll(forward.subList(1, forward.size()));
-                next = near(ends, chain.getLast());
-            }
-            if (chain.size() > 3 && same(chain.getFirst(), chain.getLast())) {
-                closed.add(List.copyOf(chain.subList(0, chain.size() - 1)));
-            }
-        }
-    }
-
-    private static List<Long> cell(Flat at, int right, int up) {
-        return List.of(Math.round(at.across() / SAME_MM) + right, Math.round(at.up() / SAME_MM) + up);
-    }
-
-    private static void keep(Map<List<Long>, List<List<Flat>>> ends, Flat end, List<Flat> piece) {
-        ends.computeIfAbsent(cell(end, 0, 0), c -> new ArrayList<>()).add(piece);
-    }
-
-    /** Takes a piece out; false when it was taken already. */
-    @SuppressWarnings("ReferenceEquality") // Two pieces may be alike.
-    private static boolean take(Map<List<Long>, List<List<Flat>>> ends, List<Flat> piece) {
-        boolean first = ends.getOrDefault(cell(piece.getFirst(), 0, 0), new ArrayList<>())
-                .removeIf(p -> p == piece);
-        boolean last = ends.getOrDefault(cell(piece.getLast(), 0, 0), new ArrayList<>())
-                .removeIf(p -> p == piece);
-        return first || last;
-    }
-
-    private static List<Flat> near(Map<List<Long>, List<List<Flat>>> ends, Flat at) {
-        for (int right = -1; right <= 1; right++) {
-            for (int up = -1; up <= 1; up++) {
-                for (List<Flat> piece : ends.getOrDefault(cell(at, right, up), List.of())) {
-                    if (same(piece.getFirst(), at) || same(piece.getLast(), at)) {
-                        return piece;
-                    }
-                }
-            }
-        }
-        return List.of();
-    }
-
-    private static boolean same(Flat a, Flat b) {
-        return Math.hypot(a.across() - b.across(), a.up() - b.up()) <= SAME_MM;
-    }
-
-    private Drawn outline() throws FormatException {
-        List<Flat> largest = closed.stream()
-                .filter(c -> c.size() >= 3)
-                .max(Comparator.comparingDouble(Outlines::area))
-                .orElseThrow(() -> DrawnFile.wrong(
-                        0,
-                        "it has no closed line" + (open.isEmpty() ? "" : ": of " + open.size() + " pieces no ends meet")
-                                + "; draw the outline as one"));
-        List<Drawn.Bore> bores = circles.stream()
-                .filter(b -> Outlines.holds(largest, b.at().across(), b.at().up())
-                        && Math.PI / 4 * b.diameterMm() * b.diameterMm() < Outlines.area(largest) * 0.5)
-                .toList();
-        return new Drawn(largest, OptionalDouble.empty(), bores);
     }
 }

@@ -119,6 +119,13 @@ public record Box(
         return left;
     }
 
+    /** The two boxes that a plane square to an axis makes of it; itself where the plane passes it by. */
+    public List<Box> parted(int axis, double at) {
+        return low(axis) < at && at < high(axis)
+                ? List.of(slice(axis, low(axis), at), slice(axis, at, high(axis)))
+                : List.of(this);
+    }
+
     private Box slice(int axis, double from, double to) {
         return between(
                 lowCorner().plus(Vec.on(axis, from - low(axis))), highCorner().plus(Vec.on(axis, to - high(axis))));

@@ -26,9 +26,14 @@ public record SetUp(List<Step> steps) {
      * One thing to do.
      *
      * @param words starting with a verb
-     * @param piece whether it is about a piece that lies beside the machine
+     * @param piece id of the tray or part beside the machine that it is about; empty for a step on the machine itself
      */
-    public record Step(String words, double seconds, boolean piece) {}
+    public record Step(String words, double seconds, String piece) {
+        /** Whether it is about something beside the machine. */
+        public boolean beside() {
+            return !piece.isEmpty();
+        }
+    }
 
     /** Copies the list. */
     public SetUp {
@@ -45,21 +50,21 @@ public record SetUp(List<Step> steps) {
         List<Step> steps = new ArrayList<>();
         for (Joint joint : casing.joints()) {
             if (casing.inUse().amount(joint) != stowed.amount(joint)) {
-                steps.add(new Step("open “" + joint.name() + "”", OPENS_S, false));
+                steps.add(new Step("open “" + joint.name() + "”", OPENS_S, ""));
             }
         }
         for (Shell shell : casing.shells()) {
             if (!casing.belongs(shell.id())) {
-                steps.add(new Step("put " + shell.name() + " in its place", PLACES_S, true));
+                steps.add(new Step("put " + shell.name() + " in its place", PLACES_S, shell.id()));
             }
         }
         for (Part part : build.parts().list()) {
             if (part.facet(Facet.StaysBeside.class).isPresent()
                     && part.facet(Facet.Adapter.class).isEmpty()) {
-                steps.add(new Step("put " + part.name() + " beside it", PLACES_S, true));
+                steps.add(new Step("put " + part.name() + " beside it", PLACES_S, part.id()));
                 for (Link link : build.wiring().links()) {
                     if (link.touches(part.id())) {
-                        steps.add(new Step("plug " + part.name() + " in", PLUGS_S, true));
+                        steps.add(new Step("plug " + part.name() + " in", PLUGS_S, part.id()));
                     }
                 }
             }
@@ -72,8 +77,13 @@ public record SetUp(List<Step> steps) {
         return steps.stream().mapToDouble(Step::seconds).sum();
     }
 
+    /** Ids of the trays and parts that lie beside the machine. */
+    public List<String> pieces() {
+        return steps.stream().filter(Step::beside).map(Step::piece).distinct().toList();
+    }
+
     /** Whether there are pieces that lie beside the machine. */
     public boolean hasPieces() {
-        return steps.stream().anyMatch(Step::piece);
+        return steps.stream().anyMatch(Step::beside);
     }
 }

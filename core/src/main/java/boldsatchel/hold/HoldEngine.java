@@ -1,10 +1,13 @@
 package boldsatchel.hold;
 
+import boldsatchel.balance.Weights;
+import boldsatchel.balance.WeightsEngine;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.hold.HoldResult.Closed;
+import boldsatchel.hold.HoldResult.Magnetic;
 import boldsatchel.hold.HoldResult.Screwed;
 import boldsatchel.hold.HoldResult.Taped;
 import boldsatchel.machine.Boss;
@@ -15,6 +18,7 @@ import boldsatchel.machine.Family;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Hole;
 import boldsatchel.machine.Joint;
+import boldsatchel.machine.Magnet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Screw;
@@ -22,6 +26,7 @@ import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -53,8 +58,13 @@ public final class HoldEngine implements Engine<HoldResult> {
     }
 
     @Override
+    public Set<Class<?>> asks() {
+        return Set.of(Weights.class);
+    }
+
+    @Override
     public HoldResult work(Build build, Results results) {
-        return evaluate(build);
+        return evaluate(build, results.of(Weights.class));
     }
 
     @Override
@@ -62,14 +72,24 @@ public final class HoldEngine implements Engine<HoldResult> {
         return HoldResult.NOTHING;
     }
 
+    /** What a magnet holds, N. */
+    public static double pullN(Magnet magnet) {
+        return Pull.newtons(magnet);
+    }
+
     /** Evaluates a build. */
     public static HoldResult evaluate(Build build) {
-        return new Looking(build).looked();
+        return evaluate(build, WeightsEngine.evaluate(build));
+    }
+
+    private static HoldResult evaluate(Build build, Weights weights) {
+        return new Looking(build, weights).looked();
     }
 
     /** What was found so far. */
     private static final class Looking {
         private final Build build;
+        private final Weights weights;
         private final List<String> loose = new ArrayList<>();
         private final List<String> unsaid = new ArrayList<>();
         private final List<Screwed> holes = new ArrayList<>();
@@ -77,8 +97,9 @@ public final class HoldEngine implements Engine<HoldResult> {
         private final List<Taped> tapes = new ArrayList<>();
         private final List<String> glued = new ArrayList<>();
 
-        Looking(Build build) {
+        Looking(Build build, Weights weights) {
             this.build = build;
+            this.weights = weights;
         }
 
         HoldResult looked() {
@@ -89,7 +110,7 @@ public final class HoldEngine implements Engine<HoldResult> {
                     look(part.get(), shell.get(), lies);
                 }
             }
-            return new HoldResult(loose, unsaid, holes, unscrewable, tapes, glued, closed());
+            return new HoldResult(loose, unsaid, holes, unscrewable, tapes, glued, closed(), magnets());
         }
 
         private void look(Part part, Shell shell, Placement lies) {
@@ -213,6 +234,36 @@ public final class HoldEngine implements Engine<HoldResult> {
                 }
             }
             return closed;
+        }
+
+        private List<Magnetic> magnets() {
+            List<Magnetic> all = new ArrayList<>();
+            for (Joint joint : build.casing().joints()) {
+                if (joint.way() instanceof Joint.Held held && held.by() == Joint.Held.By.MAGNETS) {
+                    double each = held.magnet().map(Pull::newtons).orElse(Double.NaN);
+                    all.add(new Magnetic(joint.id(), joint.carries(), held.count(), each, carriedG(joint)));
+                }
+            }
+            return all;
+        }
+
+        /** Of what hangs on a joint. */
+        private double carriedG(Joint joint) {
+            double g = 0;
+            Set<String> hung = new HashSet<>();
+            for (Weights.OfShell tray : weights.shells()) {
+                if (build.casing().path(tray.shell().id()).contains(joint)) {
+                    hung.add(tray.shell().id());
+                    g += tray.g();
+                }
+            }
+            for (Weights.OfPart part : weights.parts()) {
+                boolean lies = build.placement(part.part().id())
+                        .filter(p -> hung.contains(p.shell()))
+                        .isPresent();
+                g += lies ? part.massG().figure().value() : 0;
+            }
+            return g;
         }
 
         private static boolean isGlue(Joint joint) {

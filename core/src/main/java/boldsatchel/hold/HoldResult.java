@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param tapes parts on foam tape that is too small for their weight
  * @param glued ids of parts that wear out and are glued in
  * @param closed joints of glue and what wears out behind each
+ * @param magnets trays that are held by magnets
  */
 public record HoldResult(
         List<String> loose,
@@ -22,11 +23,12 @@ public record HoldResult(
         List<String> unscrewable,
         List<Taped> tapes,
         List<String> glued,
-        List<Closed> closed) {
+        List<Closed> closed,
+        List<Magnetic> magnets) {
 
     /** Nothing is known. */
     public static final HoldResult NOTHING =
-            new HoldResult(List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+            new HoldResult(List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     /** Copies the lists. */
     public HoldResult {
@@ -37,6 +39,7 @@ public record HoldResult(
         tapes = List.copyOf(tapes);
         glued = List.copyOf(glued);
         closed = List.copyOf(closed);
+        magnets = List.copyOf(magnets);
     }
 
     /**
@@ -98,4 +101,31 @@ public record HoldResult(
      * @param parts ids of what wears out behind it
      */
     public record Closed(String joint, List<String> parts) {}
+
+    /**
+     * A tray that is held by magnets.
+     *
+     * @param joint its id
+     * @param shell id of the tray
+     * @param count of magnets
+     * @param eachN what one holds; not a number while nobody said which they are
+     * @param massG of the tray with all that is in it and hangs on it
+     */
+    public record Magnetic(String joint, String shell, int count, double eachN, double massG) {
+
+        /** Turned over and shaken it pulls with some times its weight; a guess. */
+        private static final double SHAKEN = 3;
+
+        private static final double G_MS2 = 9.80665;
+
+        /** What all hold together, N. */
+        public double holdsN() {
+            return count * eachN;
+        }
+
+        /** What they should hold, N. */
+        public double wantedN() {
+            return SHAKEN * massG / 1e3 * G_MS2;
+        }
+    }
 }

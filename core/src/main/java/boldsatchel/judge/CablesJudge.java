@@ -270,8 +270,7 @@ public final class CablesJudge implements Judge<CablesResult> {
                             anew(f),
                             Remedy.advice(
                                     "Turn a part so that both sockets look along one line; before buying see on which side the contacts are"));
-                case "cable.room" ->
-                    List.of(Remedy.advice("Take shorter cables, thinner ones, or solder wires in place of plugs"));
+                case "cable.room" -> room();
                 case "cable.unlaid" -> List.of(Remedy.by("Find a way for each", Layings.layAll()));
                 default -> throw Telling.unknown(f);
             };
@@ -279,6 +278,15 @@ public final class CablesJudge implements Judge<CablesResult> {
 
         private static Remedy anew(Noted f) {
             return Remedy.by("Find a better way for it", Layings.anew(f.first()));
+        }
+
+        private List<Remedy> room() {
+            List<Remedy> cures = new ArrayList<>();
+            if (cables.leads().stream().anyMatch(l -> Layings.isToBeMade(build, l.id()))) {
+                cures.add(Remedy.by("Lay each, and have it as long as its way", Layings.tidy()));
+            }
+            cures.add(Remedy.advice("Take shorter cables, thinner ones, or solder wires in place of plugs"));
+            return cures;
         }
 
         private List<Remedy> lengths(Noted f) {

@@ -3,7 +3,9 @@ package boldsatchel.judge;
 import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
+import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
 import boldsatchel.engine.Engine;
 import boldsatchel.hands.HandsEngine;
 import boldsatchel.hands.HandsResult;
@@ -14,8 +16,10 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.User;
+import boldsatchel.plan.Aside;
 import boldsatchel.plan.Holding;
 import boldsatchel.quantity.Units;
+import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
@@ -92,7 +96,7 @@ public final class HandsJudge implements Judge<HandsResult> {
             }
         }
         if (hands.setUp().hasPieces()) {
-            new Sheet(findings, new SetUpTelling(hands.setUp()))
+            new Sheet(findings, new SetUpTelling(build, hands.setUp()))
                     .add(
                             "hands.set-up",
                             Severity.NOTE,
@@ -125,7 +129,7 @@ public final class HandsJudge implements Judge<HandsResult> {
     }
 
     /** Tells what it takes to set it up. */
-    private record SetUpTelling(SetUp setUp) implements Telling {
+    private record SetUpTelling(Build build, SetUp setUp) implements Telling {
         @Override
         public String sentence(Noted f) {
             return "Setting it up takes " + f.n("steps") + " steps, some " + Units.format(f.number("seconds"), 0, "s")
@@ -136,7 +140,15 @@ public final class HandsJudge implements Judge<HandsResult> {
 
         @Override
         public List<Remedy> cures(Noted f) {
-            return List.of(Remedy.advice("Join a piece to the machine by a hinge or a slide, or leave it plugged in"));
+            List<Remedy> cures = new ArrayList<>();
+            for (String id : setUp.pieces()) {
+                build.shell(id)
+                        .flatMap(s -> CaseEdits.hinge(build, s).or(() -> CaseEdits.screwOn(build, s)))
+                        .or(() -> build.part(id).flatMap(p -> Aside.into(build, p)))
+                        .ifPresent(e -> cures.add(Remedy.by(Words.begun(e.name()), e)));
+            }
+            cures.add(Remedy.advice("Join a piece to the machine by a hinge or a slide, or leave it plugged in"));
+            return cures;
         }
     }
 
@@ -289,10 +301,17 @@ public final class HandsJudge implements Judge<HandsResult> {
         public List<Remedy> cures(Noted f) {
             String posture = in.posture().name();
             return switch (f.code()) {
-                case "hands.typing-lag" ->
-                    List.of(
-                            Remedy.advice("Let the system draw only what changed, if the panel can"),
-                            Remedy.advice("Type on another screen, and read on this one"));
+                case "hands.typing-lag" -> {
+                    List<Remedy> cures = new ArrayList<>();
+                    build.part(f.first())
+                            .ifPresent(slow -> Picks.quickScreen(slow)
+                                    .ifPresent(quick -> cures.add(Remedy.by(
+                                            "Take “" + quick.name() + "” off the shelf in its place",
+                                            Edits.replacePart(slow, quick)))));
+                    cures.add(Remedy.advice("Let the system draw only what changed, if the panel can"));
+                    cures.add(Remedy.advice("Type on another screen, and read on this one"));
+                    yield cures;
+                }
                 case "hands.letters-small" -> {
                     double px = Holding.capitalsPx(build, sight(f).orElseThrow());
                     yield List.of(
@@ -305,7 +324,16 @@ public final class HandsJudge implements Judge<HandsResult> {
                     List.of(
                             Remedy.advice("Raise the screen: legs, a stand, or a longer lid"),
                             Remedy.advice("Write in the brief how near the eyes come, if they do"));
-                case "hands.screen-aside" -> List.of(Remedy.advice("Open the lid to another angle in this posture"));
+                case "hands.screen-aside" -> {
+                    List<Remedy> cures = new ArrayList<>();
+                    Holding.facing(build, in.posture(), f.first())
+                            .ifPresent(turned -> cures.add(Remedy.by(
+                                    "Open " + turned.joint().name() + " to " + Units.format(turned.deg(), 0, "°")
+                                            + " in this posture",
+                                    CaseEdits.open(turned.joint(), in.posture(), turned.deg()))));
+                    cures.add(Remedy.advice("Hang the screen so that it can be turned to the eyes"));
+                    yield cures;
+                }
                 case "hands.screen-rolled" ->
                     List.of(Remedy.advice("Hang it on an upright hinge, or on a second one that turns it back"));
                 case "hands.screens-unequal" ->

@@ -10,6 +10,7 @@ import boldsatchel.hold.HoldResult;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Magnet;
 import boldsatchel.machine.Section;
 import boldsatchel.plan.Fixings;
 import boldsatchel.quantity.Units;
@@ -86,6 +87,17 @@ public final class HoldJudge implements Judge<HoldResult> {
                         numbers("massG", t.massG(), "bearsG", t.bearsG())));
         hold.glued().forEach(p -> sheet.add("hold.glued-in", Severity.WATCH, List.of(p), Map.of()));
         hold.closed().forEach(c -> sheet.add("hold.glue-closes", Severity.WATCH, c.parts(), Map.of()));
+        for (HoldResult.Magnetic m : hold.magnets()) {
+            if (Double.isNaN(m.eachN())) {
+                sheet.add("hold.magnets-unsaid", Severity.NOTE, List.of(m.shell()), Map.of());
+            } else if (m.holdsN() < m.wantedN()) {
+                sheet.add(
+                        "hold.magnets-weak",
+                        Severity.WATCH,
+                        List.of(m.shell()),
+                        numbers("holdsN", m.holdsN(), "wantedN", m.wantedN(), "count", m.count(), "massG", m.massG()));
+            }
+        }
         if (!hold.unsaid().isEmpty()) {
             sheet.add(
                     "hold.unsaid",
@@ -136,6 +148,15 @@ public final class HoldJudge implements Judge<HoldResult> {
                 case "hold.glued-in" -> who + " is glued in, and will want to come out one day.";
                 case "hold.glue-closes" ->
                     "Glue closes the only way to " + names(f.subjects()) + ", which will want to come out one day.";
+                case "hold.magnets-unsaid" ->
+                    who
+                            + " is held by magnets of which nobody said how large they are: whether it falls off when the machine "
+                            + "is turned over is not known.";
+                case "hold.magnets-weak" ->
+                    f.n("count") + " magnets hold " + who + " with " + n(f.number("holdsN")) + " N; with "
+                            + Units.format(f.number("massG"), 0, "g") + " it wants " + f.n("wantedN")
+                            + " N to stay on when it is turned over and shaken (three times its weight, a guess; the magnets"
+                            + " are taken for neodymium of 1.2 T).";
                 case "hold.unsaid" ->
                     "Of " + f.n("count") + (f.number("count") == 1 ? " part" : " parts")
                             + " nobody said what holds them when the machine is dropped.";
@@ -168,13 +189,44 @@ public final class HoldJudge implements Judge<HoldResult> {
                     List.of(
                             by("Strap it down instead", part, Fixing.By.STRAP),
                             by("Take foam tape instead", part, Fixing.By.TAPE));
-                case "hold.glue-closes" -> List.of(Remedy.advice("Screw or latch that tray, or give it a hatch"));
+                case "hold.glue-closes" -> {
+                    List<Remedy> cures = new ArrayList<>();
+                    hold.closed().stream()
+                            .filter(c -> c.parts().equals(f.subjects()))
+                            .forEach(c ->
+                                    cures.add(Remedy.by("Screw that tray on instead", Fixings.screwOn(c.joint()))));
+                    cures.add(Remedy.advice("Latch it, or give it a hatch"));
+                    yield cures;
+                }
+                case "hold.magnets-unsaid" ->
+                    List.of(
+                            Remedy.by(
+                                    "Take them for discs of 8 × 3 mm, 0.4 mm apart (a guess)",
+                                    Fixings.magnets(part, Magnet.USUAL)),
+                            Remedy.advice("Measure them, and write them into the joint"));
+                case "hold.magnets-weak" -> magnets(part);
                 case "hold.unsaid" ->
                     List.of(
                             Remedy.by("Take what is usual for each: screws, clips, tape, straps", Fixings.usual()),
                             Remedy.advice("Say it in Details of the part"));
                 default -> throw Telling.unknown(f);
             };
+        }
+
+        private List<Remedy> magnets(String shell) {
+            List<Remedy> cures = new ArrayList<>();
+            hold.magnets().stream()
+                    .filter(m -> m.shell().equals(shell))
+                    .findFirst()
+                    .flatMap(m -> Fixings.strongEnough(build, m))
+                    .ifPresent(held -> cures.add(Remedy.by(
+                            "Take " + held.count() + " magnets of "
+                                    + held.magnet()
+                                            .map(m -> n(m.diameterMm()) + " × " + n(m.thickMm()) + " mm")
+                                            .orElse("these"),
+                            Fixings.heldSo(shell, held))));
+            cures.add(Remedy.advice("Bring them nearer together, or screw or latch the tray"));
+            return cures;
         }
 
         private static Remedy by(String words, String part, Fixing.By by) {

@@ -3,9 +3,11 @@ package boldsatchel.judge;
 import boldsatchel.engine.Engine;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Section;
+import boldsatchel.machine.Shell;
 import boldsatchel.means.Lack;
 import boldsatchel.means.Lacks;
 import boldsatchel.means.MeansEngine;
+import boldsatchel.plan.Printing;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
@@ -15,6 +17,7 @@ import boldsatchel.verdict.Verdict;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -54,7 +57,20 @@ public final class MeansJudge implements Judge<Lacks> {
                 Words.numbers("size", lack.size(), "limit", lack.limit()),
                 () -> sentence(build, lack),
                 List::of,
-                () -> List.of(Remedy.advice(advice(lack))));
+                () -> remedies(build, lack));
+    }
+
+    private static List<Remedy> remedies(Build build, Lack lack) {
+        Remedy advice = Remedy.advice(advice(lack));
+        Optional<Shell> parted = lack.kind() == Lack.Kind.BED
+                ? build.shell(lack.subjects().getFirst()).flatMap(s -> Printing.parted(build, s))
+                : Optional.empty();
+        return parted.map(s -> List.of(
+                        Remedy.by(
+                                "Make it of " + s.pieces().size() + " pieces, joined over a lap",
+                                Printing.part(s.id())),
+                        advice))
+                .orElse(List.of(advice));
     }
 
     private static String names(Build build, Lack lack) {
@@ -69,7 +85,7 @@ public final class MeansJudge implements Judge<Lacks> {
         return switch (lack.kind()) {
             case NO_PRINTER -> names(build, lack) + " is to be printed; there is no printer at hand.";
             case BED ->
-                names(build, lack) + " is larger than the printer's bed: " + Words.n(lack.size()) + " mm, where "
+                what(build, lack) + " is larger than the printer's bed: " + Words.n(lack.size()) + " mm, where "
                         + Words.n(lack.limit()) + " mm can be printed.";
             case NO_CUTTER -> names(build, lack) + " is to be cut from sheet; there is no cutter at hand.";
             case NO_DRILL ->
@@ -83,10 +99,17 @@ public final class MeansJudge implements Judge<Lacks> {
         };
     }
 
+    private static String what(Build build, Lack lack) {
+        boolean parted = build.shell(lack.subjects().getFirst())
+                .filter(s -> !s.seams().isEmpty())
+                .isPresent();
+        return (parted ? "A piece of " : "") + names(build, lack);
+    }
+
     private static String advice(Lack lack) {
         return switch (lack.kind()) {
             case NO_PRINTER -> "Have it printed, or take a found box";
-            case BED -> "Split the tray, or have it printed on a larger bed";
+            case BED -> "Have it printed on a larger bed, or pack it into a smaller tray";
             case NO_CUTTER -> "Have it cut to size, or print it";
             case NO_DRILL -> "Borrow a drill press, or have the holes made; eyes protected, the sheet clamped down";
             case NO_WELDER ->

@@ -8,6 +8,7 @@ import boldsatchel.engine.Engine;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Section;
+import boldsatchel.plan.Aside;
 import boldsatchel.plan.Openings;
 import boldsatchel.reach.ReachEngine;
 import boldsatchel.reach.ReachResult;
@@ -18,6 +19,7 @@ import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.Verdict;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -86,6 +88,9 @@ public final class ReachJudge implements Judge<ReachResult> {
                     numbers("index", index, "behindMm", a.behindMm(), "mayMm", a.mayMm(), "pegMm", a.pegMm()));
         } else if (a.kind() == Kind.PICTURE && !a.open() && a.isCut()) {
             sheet.add("reach.window-small", Severity.WATCH, subjects, numbers("index", index, "lacksMm", a.lacksMm()));
+        }
+        if (a.isPast()) {
+            sheet.add("reach.light", Severity.NOTE, subjects, numbers("index", index, "pastMm", a.pastMm()));
         }
         boolean rests = !a.open() && (a.isShut() || a.isCut());
         if (a.feelsPressure() && rests && a.gapMm() < OFF_MM) {
@@ -159,6 +164,9 @@ public final class ReachJudge implements Judge<ReachResult> {
                             + " mm. A peg of " + f.n("pegMm") + " mm does.";
                 case "reach.window-small" ->
                     "The window hides up to " + f.n("lacksMm") + " mm of " + what(a).replaceFirst("^The", "the") + ".";
+                case "reach.light" ->
+                    "The window before " + what(a).replaceFirst("^The", "the") + " goes " + f.n("pastMm")
+                            + " mm beyond the screen: its light comes out beside it, and dust gets in.";
                 case "reach.pressed" ->
                     what(a) + " feels pressure, and the " + a.wall() + " wall is " + n(Math.max(0, f.number("gapMm")))
                             + " mm off it; under " + f.n("offMm") + " mm it may be felt as a finger all the time.";
@@ -184,7 +192,14 @@ public final class ReachJudge implements Judge<ReachResult> {
             }
             Access a = of(f);
             return switch (f.code()) {
-                case "reach.covered" -> List.of(Remedy.advice("Move one of them, or lead the button out on wires"));
+                case "reach.covered" -> {
+                    List<Remedy> cures = new ArrayList<>();
+                    Aside.from(build, f.subjects().get(1), a.part(), a.what())
+                            .ifPresent(e -> cures.add(
+                                    Remedy.by("Put " + name(build, f.subjects().get(1)) + " elsewhere", e)));
+                    cures.add(Remedy.advice("Move one of them, or lead the button out on wires"));
+                    yield cures;
+                }
                 case "reach.shut" ->
                     List.of(
                             Remedy.by(
@@ -195,7 +210,7 @@ public final class ReachJudge implements Judge<ReachResult> {
                             Remedy.advice("Lead the button out on wires"));
                 case "reach.deep" ->
                     List.of(Remedy.by("Put a peg into its hole", Openings.cutKey(a.part(), a.what(), true)));
-                case "reach.no-window", "reach.window-small", "reach.pressed" ->
+                case "reach.no-window", "reach.window-small", "reach.pressed", "reach.light" ->
                     List.of(Remedy.by("Cut a window as large as the picture", Openings.window(a.part())));
                 case "reach.uneven" ->
                     List.of(

@@ -5,6 +5,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Units;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 
 /** Names and numbers as the judges' sentences need them. */
@@ -24,6 +25,11 @@ final class Words {
     /** A share of one in per cent. */
     static String percent(double share) {
         return String.valueOf(Math.round(share * 100));
+    }
+
+    /** As a sentence begins. */
+    static String begun(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     static String n(double value) {

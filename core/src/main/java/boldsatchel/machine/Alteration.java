@@ -34,6 +34,12 @@ public record Alteration(
         BORED("holes bored", false),
         /** Wires are soldered on. */
         WIRES_ON("wires soldered on", true),
+        /** Lacquered or dipped all round. */
+        COATED("coated all round", false),
+        /** In a sleeve of heat shrink. */
+        SLEEVED("sleeved in heat shrink", true),
+        /** A film or label on its upper side. */
+        COVERED("film or label on it", true),
         /** Anything else. */
         OTHER("otherwise altered", false);
 

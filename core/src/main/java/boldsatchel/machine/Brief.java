@@ -1,8 +1,11 @@
 package boldsatchel.machine;
 
+import boldsatchel.geometry.Box;
+import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
@@ -155,6 +158,7 @@ public record Brief(
      * @param cuts sheet with a laser, router or saw
      * @param drills with a press
      * @param bed of the printer, if there is one
+     * @param printedOffMm by how much its holes come out smaller than drawn, once a gauge piece was measured
      */
     public record Workshop(
             @Label(value = "soldering iron", absent = 1) boolean solders,
@@ -162,7 +166,16 @@ public record Brief(
             @Label("spot welder") boolean spotWelds,
             @Label("cutter for sheet") boolean cuts,
             @Label("drill press") boolean drills,
-            @Label("printer, its bed") Optional<Bed> bed) {}
+            @Label("printer, its bed") Optional<Bed> bed,
+
+            @Label(
+                    value = "printed holes are smaller by",
+                    in = Quantity.LENGTH,
+                    least = -2,
+                    most = 5,
+                    usualLeast = -0.5,
+                    usualMost = 1)
+            Optional<Figure> printedOffMm) {}
 
     /**
      * What a printer can make.
@@ -179,7 +192,29 @@ public record Brief(
             double depthMm,
 
             @Label(value = "height", in = Quantity.LENGTH, absent = 250, least = 10)
-            double heightMm) {}
+            double heightMm) {
+
+        /**
+         * What goes over, turned as it fits best and square to the bed.
+         *
+         * @param size of it, and what there is, mm
+         */
+        public record Beyond(double size, double limit) {}
+
+        /** The longest side of a piece that goes over; nothing where it can be made. */
+        public Optional<Beyond> beyond(Box piece) {
+            double[] is = {piece.dx(), piece.dy(), piece.dz()};
+            double[] may = {widthMm, depthMm, heightMm};
+            Arrays.sort(is);
+            Arrays.sort(may);
+            for (int i = 2; i >= 0; i--) {
+                if (is[i] > may[i]) {
+                    return Optional.of(new Beyond(is[i], may[i]));
+                }
+            }
+            return Optional.empty();
+        }
+    }
 
     /**
      * What it has to run.

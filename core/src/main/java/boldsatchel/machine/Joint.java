@@ -152,12 +152,21 @@ public record Joint(
      *
      * @param by what holds it
      * @param count how many
+     * @param magnet each of them, where it is held by magnets and somebody said it
      */
     public record Held(
             @Label(value = "held by") By by,
 
             @Label(value = "how many", absent = 4, least = 0)
-            int count) implements Way {
+            int count,
+
+            @Label("each magnet") Optional<Magnet> magnet)
+            implements Way {
+
+        /** By what needs no more words. */
+        public Held(By by, int count) {
+            this(by, count, Optional.empty());
+        }
 
         /** What holds a tray to another. */
         public enum By {

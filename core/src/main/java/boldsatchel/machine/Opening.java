@@ -116,6 +116,11 @@ public record Opening(
         return Math.max(across + wide - wideMm / 2, up + high - highMm / 2);
     }
 
+    /** The same about its middle, wider and higher by so much. */
+    public Opening widened(double byMm) {
+        return new Opening(name, wall, at, wideMm + byMm, highMm + byMm, round, serves, peg);
+    }
+
     /** What it takes out of its wall, mm². */
     public double areaMm2() {
         return wideMm * highMm * (round ? Math.PI / 4 : 1);

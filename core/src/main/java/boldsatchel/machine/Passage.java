@@ -17,6 +17,8 @@ import java.util.Optional;
  */
 public record Passage(Face wall, Vec mouth, double behindMm, double wideMm, double highMm, boolean round) {
 
+    private static final double LEAST_MM = 0.1;
+
     /** What an opening is said to be for where it is a window. */
     public static final String PICTURE = "picture";
 
@@ -47,7 +49,7 @@ public record Passage(Face wall, Vec mouth, double behindMm, double wideMm, doub
     }
 
     /** Of what an opening says it is for: a socket by its id, a button by its name, or the picture. */
-    static Optional<Passage> of(Shell shell, Part part, String what, Placement lies) {
+    public static Optional<Passage> of(Shell shell, Part part, String what, Placement lies) {
         return part.port(what)
                 .map(p -> of(shell, part, p, lies))
                 .or(() -> part.body().keys().stream()
@@ -68,6 +70,19 @@ public record Passage(Face wall, Vec mouth, double behindMm, double wideMm, doub
                 swapped ? room.highMm() : room.wideMm(),
                 swapped ? room.wideMm() : room.highMm(),
                 room.round());
+    }
+
+    /**
+     * The room between it and the outside of the wall.
+     *
+     * @param lessMm left away along its rim: what is there lies beside it
+     */
+    public Box before(Shell shell, double lessMm) {
+        int axis = wall.axis();
+        Vec outside = Vec.on(axis, shell.outside().end(wall) - mouth.along(axis));
+        Vec half = Vec.on(Opening.across(wall), Math.max(LEAST_MM, wideMm / 2 - lessMm))
+                .plus(Vec.on(Opening.up(wall), Math.max(LEAST_MM, highMm / 2 - lessMm)));
+        return Box.between(mouth.minus(half), mouth.plus(half).plus(outside));
     }
 
     private static double behind(Shell shell, Face wall, Vec mouth) {

@@ -31,6 +31,7 @@ import java.util.function.BiFunction;
  * @param bosses posts for screws
  * @param vents openings for air
  * @param openings holes for sockets, cards, drawers and buttons
+ * @param seams where it is made of two pieces
  * @param weighedG if it has been weighed; computed from its walls otherwise
  * @param price in the currency of the brief
  * @param standing whether it is still to be bought
@@ -79,6 +80,7 @@ public record Shell(
         @Label("bosses") List<Boss> bosses,
         @Label("vents") List<Vent> vents,
         @Label("openings") List<Opening> openings,
+        @Label("seams") List<Seam> seams,
         @Label(value = "weighed mass", in = Quantity.MASS) Optional<Figure> weighedG,
         @Label(value = "price", in = Quantity.MONEY) Figure price,
         @Label("to be had") Part.Standing standing) {
@@ -119,6 +121,7 @@ public record Shell(
         bosses = List.copyOf(bosses);
         vents = List.copyOf(vents);
         openings = List.copyOf(openings);
+        seams = List.copyOf(seams);
     }
 
     /** A plain box: walls and floor alike, of a material from the table, without a taper and bosses. */
@@ -138,6 +141,7 @@ public record Shell(
                 openTop,
                 List.of(),
                 0,
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -229,6 +233,24 @@ public record Shell(
                 heightMm.value() + floor + (openTop ? 0 : wall));
     }
 
+    /** The outside of each piece it is made of; those before a seam come first. */
+    public List<Box> pieces() {
+        return parted(List.of(outside()));
+    }
+
+    /** Some of what it is made of, parted where its seams are. */
+    public List<Box> parted(List<Box> boxes) {
+        List<Box> pieces = boxes;
+        for (Seam seam : seams) {
+            List<Box> parted = new ArrayList<>(pieces.size() + 1);
+            for (Box piece : pieces) {
+                parted.addAll(piece.parted(seam.way().axis(), seam.atMm()));
+            }
+            pieces = parted;
+        }
+        return pieces;
+    }
+
     /** All that is solid inside: ribs, bosses as square posts around them, and what a taper takes away, in steps. */
     public List<Box> solids() {
         if (bosses.isEmpty() && taperMm == 0) {
@@ -274,6 +296,11 @@ public record Shell(
         return Form.of(Shell.class).field("openings").with(this, newOpenings);
     }
 
+    /** The same shell with other seams. */
+    public Shell withSeams(List<Seam> newSeams) {
+        return Form.of(Shell.class).field("seams").with(this, newSeams);
+    }
+
     /** The same shell with another price. */
     public Shell priced(Figure newPrice) {
         return Form.of(Shell.class).field("price").with(this, newPrice);
@@ -305,6 +332,7 @@ public record Shell(
                 bosses,
                 vents,
                 openings,
+                seams,
                 weighedG,
                 price,
                 standing);

@@ -2,7 +2,6 @@ package boldsatchel.means;
 
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
-import boldsatchel.geometry.Box;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -12,7 +11,7 @@ import boldsatchel.machine.Rung;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -70,8 +69,11 @@ public final class MeansEngine implements Engine<Lacks> {
             case PRINTED ->
                 tools.bed()
                         .ifPresentOrElse(
-                                bed -> beyond(shell.outside(), bed)
-                                        .ifPresent(over -> lacks.add(new Lack(Lack.Kind.BED, it, over[0], over[1]))),
+                                bed -> shell.pieces().stream()
+                                        .flatMap(piece -> bed.beyond(piece).stream())
+                                        .max(Comparator.comparingDouble(over -> over.size() - over.limit()))
+                                        .ifPresent(over ->
+                                                lacks.add(new Lack(Lack.Kind.BED, it, over.size(), over.limit()))),
                                 () -> lacks.add(lack(Lack.Kind.NO_PRINTER, it)));
             case CUT -> {
                 if (!tools.cuts()) {
@@ -87,20 +89,6 @@ public final class MeansEngine implements Engine<Lacks> {
                 }
             }
         }
-    }
-
-    /** The side that goes over, and what there is, with the tray turned as it fits best; square to the bed. */
-    private static Optional<double[]> beyond(Box out, Brief.Bed bed) {
-        double[] is = {out.dx(), out.dy(), out.dz()};
-        double[] may = {bed.widthMm(), bed.depthMm(), bed.heightMm()};
-        Arrays.sort(is);
-        Arrays.sort(may);
-        for (int i = 2; i >= 0; i--) {
-            if (is[i] > may[i]) {
-                return Optional.of(new double[] {is[i], may[i]});
-            }
-        }
-        return Optional.empty();
     }
 
     private static void joining(Build build, Brief.Workshop tools, List<Lack> lacks) {

@@ -10,6 +10,8 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Hole;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Magnet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Screw;
@@ -18,12 +20,21 @@ import boldsatchel.quantity.Form;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 
 /** What parts are usually held by, bosses under their holes, and screws that are long enough. */
 public final class Fixings {
 
     /** A boss is so many diameters of its screw thick; with an insert a little more is left. */
     private static final double BOSS_DIAMETERS = 2.4;
+
+    private static final int SCREWS = 4;
+    /** More magnets than this nobody glues in. */
+    private static final int MOST_MAGNETS = 12;
+    /** Discs that are sold everywhere, mm. */
+    private static final double[] MAGNETS_MM = {8, 10, 12, 15, 20};
 
     private Fixings() {}
 
@@ -115,5 +126,57 @@ public final class Fixings {
     public static Edit screws(String part, Screw screw) {
         return new Edit(
                 "take screws " + screw.words(), b -> held(b, part, new Fixing(Fixing.By.SCREWS, Optional.of(screw))));
+    }
+
+    /** Screws a tray on in place of what holds it. */
+    public static Edit screwOn(String joint) {
+        return new Edit("screw a tray on", b -> way(b, joint, w -> new Joint.Held(Joint.Held.By.SCREWS, SCREWS)));
+    }
+
+    /** Says which magnets hold a tray. */
+    public static Edit magnets(String shell, Magnet magnet) {
+        return new Edit(
+                "say which magnets",
+                b -> b.casing()
+                        .carrying(shell)
+                        .map(j -> way(
+                                b,
+                                j.id(),
+                                w -> w instanceof Joint.Held held
+                                        ? new Joint.Held(held.by(), held.count(), Optional.of(magnet))
+                                        : w))
+                        .orElse(b));
+    }
+
+    /** Holds a tray otherwise. */
+    public static Edit heldSo(String shell, Joint.Held held) {
+        return new Edit(
+                "hold a tray otherwise",
+                b -> b.casing()
+                        .carrying(shell)
+                        .map(j -> way(b, j.id(), w -> held))
+                        .orElse(b));
+    }
+
+    private static Build way(Build build, String joint, UnaryOperator<Joint.Way> change) {
+        return build.casing()
+                .joint(joint)
+                .map(j -> build.with(build.casing().withJoint(j.with(change.apply(j.way())))))
+                .orElse(build);
+    }
+
+    /** Magnets that hold a tray: as few more of the same as do, or larger ones; nothing where none of those that are usual do. */
+    public static Optional<Joint.Held> strongEnough(Build build, HoldResult.Magnetic now) {
+        return build.casing()
+                .joint(now.joint())
+                .flatMap(j -> j.way() instanceof Joint.Held held ? held.magnet() : Optional.empty())
+                .flatMap(magnet -> DoubleStream.concat(
+                                DoubleStream.of(magnet.diameterMm()),
+                                DoubleStream.of(MAGNETS_MM).filter(d -> d > magnet.diameterMm()))
+                        .mapToObj(d -> new Magnet(d, magnet.thickMm(), magnet.gapMm(), magnet.onSteel()))
+                        .flatMap(m -> IntStream.rangeClosed(Math.max(1, now.count()), MOST_MAGNETS)
+                                .mapToObj(n -> new Joint.Held(Joint.Held.By.MAGNETS, n, Optional.of(m))))
+                        .filter(h -> h.count() * HoldEngine.pullN(h.magnet().orElseThrow()) >= now.wantedN())
+                        .findFirst());
     }
 }

@@ -2,6 +2,7 @@ package boldsatchel.plan;
 
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.balance.BalanceResult;
+import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.geometry.Box;
@@ -10,9 +11,11 @@ import boldsatchel.hands.Grip;
 import boldsatchel.hands.HandsEngine;
 import boldsatchel.hands.HandsResult;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.User;
+import java.util.List;
 import java.util.Optional;
 
 /** Where a machine is better held, and how large letters want to be. */
@@ -22,6 +25,11 @@ public final class Holding {
     private static final int PLACES = 24;
     /** Text is read with ease at this height of capitals, minutes of arc (ISO 9241-303: 20 to 22). */
     private static final double EASY_ARCMIN = 20;
+
+    /** Angles of a hinge that are tried, and what is worth turning it. */
+    private static final double TURN_DEG = 5;
+
+    private static final double LEAST_GAIN_DEG = 1;
 
     private Holding() {}
 
@@ -75,6 +83,43 @@ public final class Holding {
                 .map(HandsResult.InPosture::reaches)
                 .flatMap(all -> all.stream().map(HandsResult.Reach::beyondMm).max(Double::compare))
                 .orElse(Double.NEGATIVE_INFINITY);
+    }
+
+    /**
+     * A hinge opened otherwise.
+     *
+     * @param deg how far
+     */
+    public record Turned(Joint joint, double deg) {}
+
+    /** The hinge between a screen and the tray that stands, opened so that the screen faces the eyes best; nothing where none helps. */
+    public static Optional<Turned> facing(Build build, Posture posture, String screen) {
+        double least = oblique(build, posture.name(), screen) - LEAST_GAIN_DEG;
+        Optional<Turned> best = Optional.empty();
+        for (Joint joint :
+                build.placement(screen).map(p -> build.casing().path(p.shell())).orElse(List.of())) {
+            for (double deg = 0;
+                    joint.way() instanceof Joint.Hinged && deg <= joint.way().most();
+                    deg += TURN_DEG) {
+                Build turned = CaseEdits.open(joint, posture, deg).change().apply(build);
+                double oblique = oblique(turned, posture.name(), screen);
+                if (oblique < least) {
+                    least = oblique;
+                    best = Optional.of(new Turned(joint, deg));
+                }
+            }
+        }
+        return best;
+    }
+
+    private static double oblique(Build build, String posture, String screen) {
+        return HandsEngine.evaluate(build, BalanceEngine.evaluate(build)).postures().stream()
+                .filter(in -> in.posture().name().equals(posture))
+                .flatMap(in -> in.sights().stream())
+                .filter(s -> s.screen().equals(screen))
+                .mapToDouble(HandsResult.Sight::obliqueDeg)
+                .findFirst()
+                .orElse(Double.POSITIVE_INFINITY);
     }
 
     /** Letters so large that those of a screen are read with ease. */

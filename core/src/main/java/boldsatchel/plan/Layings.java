@@ -149,6 +149,26 @@ public final class Layings {
         });
     }
 
+    /** Lays what is not laid, and makes all as long as their ways that can be: wires are cut, of cables that are not here yet others are taken. */
+    public static Edit tidy() {
+        return Edit.searched("make cables as long as their ways", b -> {
+            Build tidy = layAll().change().apply(b);
+            for (CablesResult.Laying laying : CablesEngine.evaluate(tidy).laid()) {
+                String id = laying.lead().id();
+                if (isToBeMade(tidy, id) && laying.spareMm().orElse(0) > SPARE_MM) {
+                    tidy = asLong(id, laying.lengthMm()).change().apply(tidy);
+                }
+            }
+            return tidy;
+        });
+    }
+
+    /** Whether a lead can still be had as long as is wanted: a wire that is cut, a cable that is not here yet. */
+    public static boolean isToBeMade(Build build, String what) {
+        return build.rung(what).isPresent()
+                || build.part(what).filter(p -> p.standing().toBuy()).isPresent();
+    }
+
     /** A length that does for a way, mm. */
     public static double lengthFor(double mm) {
         return Math.ceil((mm + SPARE_MM) / STEP_MM) * STEP_MM;

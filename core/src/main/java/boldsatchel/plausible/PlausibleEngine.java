@@ -15,8 +15,11 @@ import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -36,6 +39,9 @@ public final class PlausibleEngine implements Engine<Oddities> {
 
     /** The best lithium cells that can be bought hold 260 to 300 Wh/kg; a pack has a case beside. */
     private static final double RICHEST_WH_PER_KG = 320;
+
+    private static final Set<Section> READ = Collections.unmodifiableSet(
+            EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.WIRING, Section.COOLING));
 
     private static final Set<Form.Kind> WORDS =
             EnumSet.of(Form.Kind.TEXT, Form.Kind.CHOICE, Form.Kind.FLAG, Form.Kind.DATE);
@@ -75,7 +81,7 @@ public final class PlausibleEngine implements Engine<Oddities> {
 
     @Override
     public Set<Section> reads() {
-        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.WIRING, Section.COOLING);
+        return READ;
     }
 
     @Override
@@ -85,30 +91,55 @@ public final class PlausibleEngine implements Engine<Oddities> {
 
     @Override
     public Oddities nothing() {
-        return new Oddities(List.of());
+        return Oddities.NONE;
+    }
+
+    @Override
+    public Oddities again(Build build, Results results, Last<Oddities> last) {
+        return evaluate(build, last.same(), last.result());
     }
 
     /** Looks a build over. */
     public static Oddities evaluate(Build build) {
-        List<Odd> found = new ArrayList<>();
-        walk(found, "", build.brief());
-        for (Part part : build.parts().list()) {
-            walk(found, part.id(), part);
-            density(part).ifPresent(found::add);
-            part.facet(Facet.Cells.class).flatMap(c -> energy(part, c)).ifPresent(found::add);
-            part.facet(Facet.DrawsPower.class).ifPresent(d -> {
-                window(found, part, d.lowV(), d.highV());
-                order(found, part, "asleep power", d.sleepW(), d.idleW());
-                order(found, part, "idle power", d.idleW(), d.busyW());
-            });
-            part.facet(Facet.Converts.class).ifPresent(c -> window(found, part, c.lowV(), c.highV()));
-            part.facet(Facet.Charges.class).ifPresent(c -> window(found, part, c.lowV(), c.highV()));
+        return evaluate(build, Set.of(), Oddities.NONE);
+    }
+
+    /** A section that did not change has the oddities that it had. */
+    private static Oddities evaluate(Build build, Set<Section> same, Oddities last) {
+        Map<Section, List<Odd>> found = new EnumMap<>(Section.class);
+        for (Section section : READ) {
+            found.put(section, same.contains(section) ? last.in(section) : in(section, build));
         }
-        build.casing().shells().forEach(s -> walk(found, s.id(), s));
-        build.casing().joints().forEach(j -> walk(found, j.carries(), j.way()));
-        build.rungs().forEach(r -> walk(found, r.id(), r.stage()));
-        build.cooling().heatPaths().forEach(p -> walk(found, p.part(), p));
         return new Oddities(found);
+    }
+
+    private static List<Odd> in(Section section, Build build) {
+        List<Odd> found = new ArrayList<>();
+        switch (section) {
+            case BRIEF -> walk(found, "", build.brief());
+            case PARTS -> build.parts().list().forEach(p -> part(found, p));
+            case CASING -> {
+                build.casing().shells().forEach(s -> walk(found, s.id(), s));
+                build.casing().joints().forEach(j -> walk(found, j.carries(), j.way()));
+            }
+            case WIRING -> build.rungs().forEach(r -> walk(found, r.id(), r.stage()));
+            case COOLING -> build.cooling().heatPaths().forEach(p -> walk(found, p.part(), p));
+            case LAYOUT, JOURNAL, MONEY -> throw new IllegalArgumentException("no figures are looked at in " + section);
+        }
+        return found;
+    }
+
+    private static void part(List<Odd> found, Part part) {
+        walk(found, part.id(), part);
+        density(part).ifPresent(found::add);
+        part.facet(Facet.Cells.class).flatMap(c -> energy(part, c)).ifPresent(found::add);
+        part.facet(Facet.DrawsPower.class).ifPresent(d -> {
+            window(found, part, d.lowV(), d.highV());
+            order(found, part, "asleep power", d.sleepW(), d.idleW());
+            order(found, part, "idle power", d.idleW(), d.busyW());
+        });
+        part.facet(Facet.Converts.class).ifPresent(c -> window(found, part, c.lowV(), c.highV()));
+        part.facet(Facet.Charges.class).ifPresent(c -> window(found, part, c.lowV(), c.highV()));
     }
 
     /** Every figure of a record and of the records in it. */

@@ -7,7 +7,6 @@ import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Solid;
-import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Key;
@@ -29,7 +28,7 @@ import java.util.Set;
 public final class ReachEngine implements Engine<ReachResult> {
 
     /** What lies before less than this of a button or picture, mm, is beside it. */
-    private static final double BESIDE_MM = 0.5;
+    public static final double BESIDE_MM = 0.5;
 
     /** An engine; all are alike. */
     public ReachEngine() {}
@@ -126,20 +125,25 @@ public final class ReachEngine implements Engine<ReachResult> {
                 way.wall() == Face.TOP && shell.openTop(),
                 best,
                 least,
+                best.map(o -> past(o, p)).orElse(Double.NaN),
                 covering(p, way, placed),
                 travel,
                 pressure);
     }
 
+    private static double past(Opening opening, Placed p) {
+        double past = Double.NEGATIVE_INFINITY;
+        Box hole = opening.through(p.shell());
+        for (int axis : new int[] {Opening.across(opening.wall()), Opening.up(opening.wall())}) {
+            past = Math.max(past, p.bounds().low(axis) - hole.low(axis));
+            past = Math.max(past, hole.high(axis) - p.bounds().high(axis));
+        }
+        return past;
+    }
+
     /** A part of the same tray that lies between it and the wall. */
     private static Optional<String> covering(Placed p, Passage way, List<Placed> placed) {
-        int axis = way.wall().axis();
-        Vec outside =
-                Vec.on(axis, p.shell().outside().end(way.wall()) - way.mouth().along(axis));
-        double wide = Math.max(0.1, way.wideMm() / 2 - BESIDE_MM);
-        double high = Math.max(0.1, way.highMm() / 2 - BESIDE_MM);
-        Vec half = Vec.on(Opening.across(way.wall()), wide).plus(Vec.on(Opening.up(way.wall()), high));
-        Box before = Box.between(way.mouth().minus(half), way.mouth().plus(half).plus(outside));
+        Box before = way.before(p.shell(), BESIDE_MM);
         for (Placed other : placed) {
             if (other.id().equals(p.id())
                     || !other.shell().id().equals(p.shell().id())) {

@@ -42,6 +42,7 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
      * @param open whether there is no wall
      * @param opening the one before it, if there is one
      * @param lacksMm by how much that is too small; negative for the room that is left; not a number without one
+     * @param pastMm by how much the opening before a picture goes beyond the screen; negative for what of the screen is behind the wall
      * @param covered id of the part that lies before it, if one does
      * @param travelMm how far it is pressed
      * @param feelsPressure whether what rests on it is felt
@@ -57,6 +58,7 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
             boolean open,
             Optional<Opening> opening,
             double lacksMm,
+            double pastMm,
             Optional<String> covered,
             double travelMm,
             boolean feelsPressure) {
@@ -99,6 +101,11 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
         /** Length of a peg from it through the wall, its stroke among it, mm. */
         public double pegMm() {
             return Math.max(0, behindMm) + travelMm + PROUD_MM;
+        }
+
+        /** Whether one looks past the screen into the case, and its light comes out beside it. */
+        public boolean isPast() {
+            return kind == Kind.PICTURE && !open && pastMm > EXACT_MM;
         }
 
         /** Whether its opening hides some of it. */

@@ -42,6 +42,16 @@ final class HoldReport {
             joint.put("joint", c.joint());
             ids(joint, "parts", c.parts());
         });
+        ArrayNode magnets = node.putArray("magnets");
+        hold.magnets().forEach(m -> {
+            ObjectNode one = magnets.addObject();
+            one.put("joint", m.joint());
+            one.put("tray", m.shell());
+            one.put("count", m.count());
+            number(one, "holdsN", m.holdsN());
+            number(one, "wantedN", m.wantedN());
+            number(one, "massG", m.massG());
+        });
     }
 
     private static void ids(ObjectNode node, String name, List<String> ids) {

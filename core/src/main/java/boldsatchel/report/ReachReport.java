@@ -26,6 +26,7 @@ final class ReachReport {
             one.put("open", a.open());
             one.put("opening", a.opening().map(Opening::name).orElse(null));
             number(one, "lacksMm", a.lacksMm());
+            number(one, "pastMm", a.kind() == ReachResult.Kind.PICTURE ? a.pastMm() : Double.NaN);
             one.put("covered", a.covered().orElse(null));
             one.put("peg", a.opening().filter(Opening::peg).isPresent());
             number(one, "pegMm", a.kind() == ReachResult.Kind.BUTTON ? a.pegMm() : Double.NaN);

@@ -13,6 +13,7 @@ import boldsatchel.hold.HoldResult;
 import boldsatchel.links.LinksResult;
 import boldsatchel.power.Points;
 import boldsatchel.power.PowerResult;
+import boldsatchel.printing.PrintingResult;
 import boldsatchel.reach.ReachResult;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
@@ -52,6 +53,7 @@ public final class Report {
         HoldReport.write(root.putObject("hold"), evaluation.of(HoldResult.class));
         CablesReport.write(root.putObject("cables"), evaluation.of(CablesResult.class));
         ReachReport.write(root.putObject("reach"), evaluation.of(ReachResult.class));
+        PrintingReport.write(root.putObject("printing"), evaluation.of(PrintingResult.class));
         FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
         LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));

@@ -205,6 +205,18 @@ public final class Picks {
                 .map(c -> c.part.asked(c.offer));
     }
 
+    /** The screen on the shelf that draws at once and is nearest in size to one. */
+    public static Optional<Part> quickScreen(Part like) {
+        double mm = diagonal(like);
+        return having(Facet.ShowsPicture.class)
+                .filter(p -> p.isScreen() && p.facet(Facet.Refreshes.class).isEmpty())
+                .min(Comparator.comparingDouble(p -> Math.abs(diagonal(p) - mm)));
+    }
+
+    private static double diagonal(Part part) {
+        return Math.hypot(part.body().widthMm().value(), part.body().depthMm().value());
+    }
+
     /** A fuel gauge that the computer can read. */
     public static Part gauge() {
         return having(Facet.ShowsLevel.class)

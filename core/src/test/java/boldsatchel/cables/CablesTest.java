@@ -30,6 +30,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.machine.Signal;
 import boldsatchel.plan.Layings;
 import boldsatchel.power.Copper;
+import boldsatchel.quantity.Form;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -312,6 +313,22 @@ public final class CablesTest {
         assertThat(found(build(round(6000)), "cable.room")).isEmpty();
         Finding full = found(build(cable("c", 6000, false, 8, 0)), "cable.room").getFirst();
         assertThat(full.message()).contains("Cables fill 48 %", "more than 40 %");
+        Build here =
+                build(Form.of(Part.class).field("standing").with(cable("c", 6000, false, 8, 0), Part.Standing.OWNED));
+        assertThat(found(here, "cable.room").getFirst().remedies().getFirst().edit())
+                .as("one that is here is as long as it is")
+                .isEmpty();
+        Build toBuy = build(cable("c", 6000, false, 8, 0));
+        Build tidy = found(toBuy, "cable.room")
+                .getFirst()
+                .remedies()
+                .getFirst()
+                .edit()
+                .orElseThrow()
+                .change()
+                .apply(toBuy);
+        assertThat(found(tidy, "cable.room")).isEmpty();
+        assertThat(laying(tidy).spareMm().orElseThrow()).isBetween(Layings.SPARE_MM, Layings.SPARE_MM + 10);
     }
 
     @Test

@@ -157,7 +157,7 @@ public final class DrawnFileTest {
             {"a.stl", "solid x\n", "0 corners"},
             {"a.stl", "PK\u0003\u0004".repeat(40), "no STL"},
             {"a.obj", "v 1 2 NaN\n", "line 1: a corner is no number"},
-            {"a.step", "", "ends in none of .dxf, .stl, .obj"},
+            {"a.step", "", "ends in none of .dxf, .svg, .stl, .obj"},
         };
     }
 

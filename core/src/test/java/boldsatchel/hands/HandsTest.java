@@ -283,6 +283,7 @@ public final class HandsTest {
         assertThat(codes(types)).contains("hands.typing-lag");
         assertThat(Evaluator.evaluate(types).findings())
                 .anyMatch(f -> f.message().contains("after up to 1 s; beyond 0.2 s"));
+        assertThat(codes(remedied(types, "hands.typing-lag"))).doesNotContain("hands.typing-lag");
         Part quick = screen("screen", 1000).withFacet(new Facet.Refreshes(exact(1), 600));
         assertThat(codes(types.with(quick))).doesNotContain("hands.typing-lag");
     }
@@ -305,10 +306,34 @@ public final class HandsTest {
         assertThat(setUp.seconds()).isEqualTo(14);
         assertThat(codes(pieces)).contains("hands.set-up");
         assertThat(codes(whole)).doesNotContain("hands.set-up");
+        Build inside = remedied(pieces, "hands.set-up");
+        assertThat(codes(inside)).doesNotContain("hands.set-up");
+        assertThat(inside.placement("keys")).isPresent();
+        Build beside = whole.with(Casing.of(List.of(tray("slab", 500), tray("wing", 100)), exact(0))
+                .withPostures(List.of(in(Posture.Held.TABLE))));
+        assertThat(codes(beside)).contains("hands.set-up");
+        Build joined = remedied(beside, "hands.set-up");
+        assertThat(codes(joined)).doesNotContain("hands.set-up");
+        assertThat(joined.casing().carrying("wing")).isPresent();
         Build laptop = Library.demo("orchard-ledger").orElseThrow();
         assertThat(HandsEngine.evaluate(laptop, BalanceEngine.evaluate(laptop))
                         .setUp()
                         .steps())
                 .hasSize(1);
+    }
+
+    /** A lid that stands upright before eyes far above it is opened further. */
+    @Test
+    public void aScreenTurnedAsideIsOpenedToTheEyes() {
+        Casing trays = Casing.of(List.of(tray("slab", 500), tray("lid", 100)), exact(0));
+        Joint hinge = Joint.lidAtBack(
+                "slab",
+                trays.shells().getFirst().cavity(),
+                "lid",
+                trays.shells().getLast().cavity());
+        Casing hinged = trays.withLid(hinge, 85);
+        Build shut = with(Build.empty("h").with(hinged), screen("screen", 1000), "lid", new Vec(50, 20, 16));
+        assertThat(codes(shut)).contains("hands.screen-aside");
+        assertThat(codes(remedied(shut, "hands.screen-aside"))).doesNotContain("hands.screen-aside");
     }
 }

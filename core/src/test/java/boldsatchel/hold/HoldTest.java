@@ -16,6 +16,7 @@ import boldsatchel.machine.Family;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Hole;
 import boldsatchel.machine.Joint;
+import boldsatchel.machine.Magnet;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
@@ -26,6 +27,7 @@ import boldsatchel.quantity.Form;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -159,6 +161,14 @@ public final class HoldTest {
         });
         assertThat(findings(covered(open, Joint.Held.By.SCREWS, false))).isEmpty();
         assertThat(findings(covered(open, Joint.Held.By.GLUE, true))).isEmpty();
+        Finding first = findings(glued).getFirst();
+        assertThat(findings(first.remedies()
+                        .getFirst()
+                        .edit()
+                        .orElseThrow()
+                        .change()
+                        .apply(glued)))
+                .isEmpty();
     }
 
     private static Build covered(Build build, Joint.Held.By by, boolean hatch) {
@@ -169,5 +179,98 @@ public final class HoldTest {
 
     private static Joint on(String id, Joint.Held.By by) {
         return new Joint(id, id, "base", id, new Vec(0, 0, 60), Vec.ZERO, Orientation.AS_DRAWN, new Joint.Held(by, 4));
+    }
+
+    private static Build onMagnets(Optional<Magnet> magnet, int count, double grams) {
+        Shell cover = Form.of(Shell.class).field("weighedG").with(tray("cover"), Optional.of(exact(grams)));
+        Joint joint = on("cover", Joint.Held.By.MAGNETS).with(new Joint.Held(Joint.Held.By.MAGNETS, count, magnet));
+        return Build.empty("m")
+                .with(Casing.of(List.of(tray("base"), cover), exact(0)).withJoint(joint));
+    }
+
+    /** A cover that falls off is told and gets more magnets, or larger ones; of magnets that nobody described that is said. */
+    @Test
+    public void whatMagnetsDoNotHoldIsTold() {
+        Optional<Magnet> usual = Optional.of(Magnet.USUAL);
+        double each = Pull.newtons(Magnet.USUAL);
+        double bears = 4 * each / 3 / 9.80665 * 1e3;
+        assertThat(findings(onMagnets(usual, 4, bears - 1))).isEmpty();
+        Build heavy = onMagnets(usual, 4, bears + 1);
+        Finding weak = findings(heavy).getFirst();
+        assertThat(weak.code()).isEqualTo("hold.magnets-weak");
+        Build more = weak.remedies().getFirst().edit().orElseThrow().change().apply(heavy);
+        assertThat(findings(more)).isEmpty();
+        assertThat(more.casing().joints().getFirst().way()).isEqualTo(new Joint.Held(Joint.Held.By.MAGNETS, 5, usual));
+        Build far = onMagnets(Optional.of(new Magnet(8, 3, 2, false)), 4, 900);
+        Finding larger = findings(far).getFirst();
+        assertThat(findings(larger.remedies()
+                        .getFirst()
+                        .edit()
+                        .orElseThrow()
+                        .change()
+                        .apply(far)))
+                .as(larger.remedies().getFirst().words())
+                .isEmpty();
+        Build unsaid = onMagnets(Optional.empty(), 4, 100);
+        Finding note = findings(unsaid).getFirst();
+        assertThat(note.code()).isEqualTo("hold.magnets-unsaid");
+        assertThat(findings(
+                        note.remedies().getFirst().edit().orElseThrow().change().apply(unsaid)))
+                .isEmpty();
+    }
+
+    @DataProvider
+    Object[][] magnets() {
+        return new Object[][] {{8.0, 3.0, 1.0}, {8.0, 3.0, 3.0}, {10.0, 2.0, 1.5}, {5.0, 10.0, 2.0}};
+    }
+
+    /** Against Coulomb's law between the patches that four discs of magnetic charge are cut into. */
+    @Test(dataProvider = "magnets")
+    public void thePullIsThatOfChargesOnTheEnds(double diameter, double thick, double gap) {
+        double pull = 0;
+        for (double[] pair : new double[][] {{gap, 1}, {gap + 2 * thick, 1}, {gap + thick, -2}}) {
+            pull += pair[1] * patches(diameter / 2, pair[0]);
+        }
+        double newtons = Pull.REMANENCE_T * Pull.REMANENCE_T / (4 * Math.PI * 4e-7 * Math.PI) * pull * 1e-6;
+        Magnet magnet = new Magnet(diameter, thick, gap, false);
+        assertThat(Pull.newtons(magnet)).isCloseTo(newtons, within(0.01 * newtons));
+        assertThat(Pull.newtons(new Magnet(diameter, thick, gap / 2, true)))
+                .isCloseTo(Pull.newtons(magnet), within(1e-9));
+    }
+
+    /** Sum over the patches of two discs of the area of both times z over the cube of their distance, mm². */
+    private static double patches(double radius, double z) {
+        double step = radius / 30;
+        List<double[]> patches = new ArrayList<>();
+        for (double x = -radius + step / 2; x < radius; x += step) {
+            for (double y = -radius + step / 2; y < radius; y += step) {
+                if (x * x + y * y <= radius * radius) {
+                    patches.add(new double[] {x, y});
+                }
+            }
+        }
+        double patch = Math.PI * radius * radius / patches.size();
+        double sum = 0;
+        for (double[] a : patches) {
+            for (double[] b : patches) {
+                double square = (a[0] - b[0]) * (a[0] - b[0]) + (a[1] - b[1]) * (a[1] - b[1]) + z * z;
+                sum += z / (square * Math.sqrt(square));
+            }
+        }
+        return sum * patch * patch;
+    }
+
+    /** Long magnets that touch pull with B²A/2μ₀, and twice as far apart with less. */
+    @Test
+    public void whatTouchesPullsByTheFieldPressure() {
+        double area = Math.PI * 4 * 4 * 1e-6;
+        double pressure = 1.2 * 1.2 * area / (2 * 4e-7 * Math.PI);
+        assertThat(Pull.newtons(new Magnet(8, 400, 0, false))).isCloseTo(pressure, within(0.01 * pressure));
+        double before = Double.POSITIVE_INFINITY;
+        for (double gap = 0; gap < 20; gap += 0.5) {
+            double pull = Pull.newtons(new Magnet(8, 3, gap, false));
+            assertThat(pull).isPositive().isLessThan(before);
+            before = pull;
+        }
     }
 }

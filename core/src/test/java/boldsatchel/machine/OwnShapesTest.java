@@ -4,6 +4,7 @@ import static boldsatchel.Samples.block;
 import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.packed;
+import static boldsatchel.Samples.tray;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -17,6 +18,7 @@ import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.plan.BlankCase;
 import boldsatchel.quantity.Basis;
@@ -29,6 +31,7 @@ import boldsatchel.verdict.Guesses;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -193,6 +196,35 @@ public class OwnShapesTest {
                 .orElseThrow();
         assertThat(cut.alterations()).extracting(Alteration::name).containsExactly("shell off", "lead shortened");
         assertThat(Alterations.putBack(cut)).as("a lead that is cut stays cut").isEmpty();
+    }
+
+    @DataProvider
+    Object[][] skins() {
+        return new Object[][] {
+            {Alteration.Kind.COATED, 80.2, 60.2, 10.2, 12_400 * 0.1},
+            {Alteration.Kind.SLEEVED, 81.2, 61.2, 11.2, 12_400 * 0.6},
+            {Alteration.Kind.COVERED, 80, 60, 10.15, 4_800 * 0.15},
+        };
+    }
+
+    /** A skin is as thick on both sides, weighs 1.2 g/cm³ by the faces it lies on, and what was just wide enough clashes then. */
+    @Test(dataProvider = "skins")
+    public void aSkinHasAThickness(Alteration.Kind kind, double wide, double deep, double high, double mm3) {
+        Part bare = block("a", 80, 60, 10);
+        Shell shell = tray("tray", 80.1, 60.1, 10.1, exact(2), Material.PLASTIC, false);
+        Build build = Build.empty("x")
+                .with(Casing.of(List.of(shell), exact(0)))
+                .with(bare)
+                .with(new Placement("a", "tray", Vec.ZERO, Orientation.AS_DRAWN, Set.of()));
+        assertThat(FitEngine.evaluate(build).outside()).isEmpty();
+        Build skinned =
+                Alterations.alter(bare, kind, "", Optional.empty()).change().apply(build);
+        Part after = skinned.part("a").orElseThrow();
+        assertThat(after.body().widthMm().value()).isCloseTo(wide, within(1e-9));
+        assertThat(after.body().depthMm().value()).isCloseTo(deep, within(1e-9));
+        assertThat(after.body().heightMm().value()).isCloseTo(high, within(1e-9));
+        assertThat(after.massG().value() - bare.massG().value()).isCloseTo(mm3 * 1.2e-3, within(1e-9));
+        assertThat(FitEngine.evaluate(skinned).outside()).hasSize(1);
     }
 
     @Test

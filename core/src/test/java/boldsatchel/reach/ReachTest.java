@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import boldsatchel.Samples;
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.edit.Edits;
+import boldsatchel.fit.FitEngine;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
@@ -22,6 +23,7 @@ import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
+import boldsatchel.plan.Aside;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import java.util.List;
@@ -114,6 +116,12 @@ public final class ReachTest {
                 List.of("feels pressure", "0.2 mm off it", "under 0.5 mm")
             },
             {
+                "reach.light",
+                screen(20, false, window(66, 32)),
+                screen(20, false, window(58, 32)),
+                List.of("goes 3 mm beyond the screen")
+            },
+            {
                 "reach.hole-idle",
                 board(2, ok, served("power"), served("volume")),
                 board(2, ok, served("power")),
@@ -201,6 +209,22 @@ public final class ReachTest {
                 .with(new Placement("block", "tray", new Vec(25, 5, 4), Orientation.AS_DRAWN, Set.of()));
         assertThat(found(build, "reach.covered").getFirst().message())
                 .isEqualTo("block lies before the button “power” of board.");
+        Build aside = found(build, "reach.covered")
+                .getFirst()
+                .remedies()
+                .getFirst()
+                .edit()
+                .orElseThrow()
+                .change()
+                .apply(build);
+        assertThat(found(aside, "reach.covered")).isEmpty();
+        assertThat(FitEngine.evaluate(aside).clashes()).isEmpty();
+        Build full = build.with(
+                Casing.of(List.of(Samples.tray("tray", 100, 43, 30, exact(2), Material.PLASTIC, false)), exact(0)));
+        assertThat(aside.placement("block")).isNotEqualTo(build.placement("block"));
+        assertThat(Aside.from(full.with(full.placement("block").orElseThrow().locked(true)), "block", "board", "power"))
+                .as("what is locked stays")
+                .isEmpty();
         assertThat(found(
                         build.with(new Placement("block", "tray", new Vec(40, 5, 4), Orientation.AS_DRAWN, Set.of())),
                         "reach.covered"))

@@ -50,6 +50,9 @@ final class WholeProgram {
     static ProcessBuilder of(Path state, Class<?> main, String... arguments) throws IOException {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                // It lives for a second or two: the quick compiler is enough.
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "--enable-native-access=javafx.graphics",
                 "-Dboldsatchel.state=" + state,
                 "-p",

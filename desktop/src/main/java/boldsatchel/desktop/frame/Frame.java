@@ -346,7 +346,7 @@ public final class Frame extends StackPane {
                 "Redo", "Shortcut+Shift+Z", () -> desk.session().redo());
         commands.add("Show unsaved work that was left", this::offerRecovered);
         commands.add(
-                "Take the shape of the selected part from a drawing or mesh: DXF, STL, OBJ",
+                "Take the shape of the selected part from a drawing or mesh: DXF, SVG, STL, OBJ",
                 () -> files.chooseShape(getScene().getWindow()));
         commands.add("Save the build", "Shortcut+S", () -> files.save(getScene().getWindow()));
         commands.add(
