@@ -10,6 +10,7 @@ import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Laid;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Posture;
@@ -150,7 +151,37 @@ public final class CablesEngine implements Engine<CablesResult> {
             }
         }
         Length length = length(casing, way);
-        return new Laying(way, length.mm, length.posture, way.corners(across), meetings, bundles, wide, crooked);
+        return new Laying(
+                way,
+                length.mm,
+                length.posture,
+                way.corners(across),
+                meetings,
+                bundles,
+                wide,
+                crooked,
+                crooked ? Optional.empty() : needs(placed, way, across));
+    }
+
+    /** Between trays nobody says how a flat cable is led. */
+    private static Optional<Facet.Joins.Ends> needs(List<Placed> placed, Way way, Optional<Vec> across) {
+        Optional<Vec> one = contacts(placed, way.lead().one());
+        Optional<Vec> other = contacts(placed, way.lead().other());
+        return across.isPresent() && one.isPresent() && other.isPresent() && !way.crosses()
+                ? Optional.of(
+                        way.carried(across.get(), one.get()).dot(other.get()) > 0
+                                ? Facet.Joins.Ends.SAME
+                                : Facet.Joins.Ends.OPPOSITE)
+                : Optional.empty();
+    }
+
+    /** Where the contacts of a cable have to look to in a socket, in the frame of its tray. */
+    private static Optional<Vec> contacts(List<Placed> placed, Lead.End end) {
+        return end.port()
+                .flatMap(Port::contactSide)
+                .flatMap(side -> find(placed, end.part())
+                        .map(p -> p.placement().orientation().turn(side)))
+                .map(face -> Vec.on(face.axis(), face.sign()));
     }
 
     private static Optional<Vec> across(List<Placed> placed, Lead.End end) {

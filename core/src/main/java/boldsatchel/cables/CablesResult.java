@@ -1,6 +1,7 @@
 package boldsatchel.cables;
 
 import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Facet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -37,6 +38,7 @@ public record CablesResult(List<Lead> leads, List<Laying> laid, List<String> unl
      * @param bundles legs that run together with others
      * @param wide the way along which something flat is wide, leg by leg; empty for what is round
      * @param crooked whether something flat arrives on its edge
+     * @param needs on which sides a flat cable has to have its contacts to meet those of both sockets on this way, where that can be said
      */
     public record Laying(
             Way way,
@@ -46,7 +48,8 @@ public record CablesResult(List<Lead> leads, List<Laying> laid, List<String> unl
             List<Meeting> meetings,
             List<Bundle> bundles,
             List<Vec> wide,
-            boolean crooked) {
+            boolean crooked,
+            Optional<Facet.Joins.Ends> needs) {
 
         /** Copies the lists. */
         public Laying {
@@ -66,6 +69,11 @@ public record CablesResult(List<Lead> leads, List<Laying> laid, List<String> unl
             return lead().lengthMm().isPresent()
                     ? OptionalDouble.of(lead().lengthMm().getAsDouble() - lengthMm)
                     : OptionalDouble.empty();
+        }
+
+        /** Whether its contacts come out facing away from those of a socket; not where one of them is not known. */
+        public boolean facesAway() {
+            return needs.isPresent() && lead().ends().isPresent() && !needs.equals(lead().ends());
         }
 
         /** How often something flat is folded over itself. */

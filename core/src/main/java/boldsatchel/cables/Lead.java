@@ -22,8 +22,22 @@ import java.util.OptionalDouble;
  * @param other end
  * @param girth how thick it is
  * @param lengthMm its own length, where that is known
+ * @param ends on which sides a flat one has its contacts, where that is known
  */
-public record Lead(String id, String name, Kind kind, End one, End other, Girth girth, OptionalDouble lengthMm) {
+public record Lead(
+        String id,
+        String name,
+        Kind kind,
+        End one,
+        End other,
+        Girth girth,
+        OptionalDouble lengthMm,
+        Optional<Facet.Joins.Ends> ends) {
+
+    /** One of which nobody has to know where its contacts are. */
+    private Lead(String id, String name, Kind kind, End one, End other, Girth girth, OptionalDouble lengthMm) {
+        this(id, name, kind, one, other, girth, lengthMm, Optional.empty());
+    }
 
     /** What is led. */
     public enum Kind {
@@ -96,7 +110,11 @@ public record Lead(String id, String name, Kind kind, End one, End other, Girth 
                 one,
                 other,
                 thickest,
-                OptionalDouble.of(length));
+                OptionalDouble.of(length),
+                // Of several in a row nobody says how they are joined.
+                run.cables().size() == 1
+                        ? run.cables().getFirst().facet(Facet.Joins.class).flatMap(Facet.Joins::ends)
+                        : Optional.empty());
     }
 
     /** A plug on a lead; what is plugged straight in, as a card in its slot, is led nowhere. */

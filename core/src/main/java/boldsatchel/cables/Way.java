@@ -233,6 +233,27 @@ public record Way(Lead lead, List<Knot> knots) {
         return wide;
     }
 
+    /**
+     * Where one side of a flat one looks to on its last leg: a bend turns it with the way, a fold turns it over.
+     *
+     * @param across the way along which it is wide at its first end
+     * @param side where that side looks to there
+     */
+    Vec carried(Vec across, Vec side) {
+        List<Vec> wide = wide(across);
+        List<Corner> corners = corners(Optional.of(across));
+        Vec now = side;
+        for (int leg = 1; leg < legs(); leg++) {
+            int knot = leg;
+            boolean folded = corners.stream().anyMatch(c -> c.knot() == knot && c.fold());
+            Vec flat = wide.get(leg).cross(direction(leg));
+            Vec before = wide.get(leg - 1).cross(direction(leg - 1));
+            double sign = folded ? -now.dot(flat) : now.dot(before);
+            now = flat.times(sign < 0 ? -1 : 1);
+        }
+        return now;
+    }
+
     /** What a corner has of the leg to the point beside it. */
     private double share(int corner, int beside, double[] tangents) {
         double length = legMm(Math.min(corner, beside));

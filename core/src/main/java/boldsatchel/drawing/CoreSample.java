@@ -15,12 +15,17 @@ public final class CoreSample {
 
     private CoreSample() {}
 
-    /** Draws a stack; layers keep their proportions, but none is drawn too thin to be named. */
-    public static Drawing of(Build build, Stack stack, double x, double y) {
+    /** How much larger layers are drawn than they are; those too thin to be named are drawn larger still. */
+    public static double scale(Stack stack) {
         double total = stack.layers().stream()
                 .mapToDouble(l -> Math.max(0, l.thicknessMm()))
                 .sum();
-        double scale = total <= 0 ? 1 : TALL / total;
+        return total <= 0 ? 1 : TALL / total;
+    }
+
+    /** Draws a stack; layers keep their proportions, but none is drawn too thin to be named. */
+    public static Drawing of(Build build, Stack stack, double x, double y) {
+        double scale = scale(stack);
         double least = LABEL * 1.25;
         double height = stack.layers().stream()
                 .mapToDouble(l -> Math.max(least, l.thicknessMm() * scale))

@@ -38,6 +38,42 @@ public final class PlaceEdits {
                 (box, tray) -> tray.centre().along(a) - box.centre().along(a));
     }
 
+    /** Puts a part midway between what lies on either side of it: its neighbours along one axis, or the walls. */
+    public static Edit between(Part part, Axis axis) {
+        int a = axis.ordinal();
+        return moved("even the gaps beside ", part, b -> {
+            Optional<Box> box = box(b, part.id());
+            Optional<Shell> tray = b.placement(part.id()).flatMap(p -> b.shell(p.shell()));
+            return box.flatMap(mine -> tray.map(t -> Vec.on(a, toTheMiddle(b, t, part.id(), mine, a))));
+        });
+    }
+
+    private static double toTheMiddle(Build build, Shell tray, String id, Box mine, int axis) {
+        double before = tray.cavity().low(axis);
+        double after = tray.cavity().high(axis);
+        for (Placed other : Placed.in(tray, Placed.all(build))) {
+            Box its = other.bounds();
+            if (!other.id().equals(id) && isBeside(mine, its, axis)) {
+                if (its.high(axis) <= mine.low(axis)) {
+                    before = Math.max(before, its.high(axis));
+                } else if (its.low(axis) >= mine.high(axis)) {
+                    after = Math.min(after, its.low(axis));
+                }
+            }
+        }
+        return (before + after) / 2 - mine.centre().along(axis);
+    }
+
+    /** Whether one would meet the other on its way along an axis. */
+    private static boolean isBeside(Box a, Box b, int along) {
+        for (int axis = 0; axis < 3; axis++) {
+            if (axis != along && (a.high(axis) <= b.low(axis) || b.high(axis) <= a.low(axis))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** Puts a part on the other side of the middle of its tray. It is not turned: a board and its mirror image are two boards. */
     public static Edit mirrored(Part part, Axis axis) {
         int a = axis.ordinal();

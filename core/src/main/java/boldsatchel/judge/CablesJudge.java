@@ -12,6 +12,7 @@ import boldsatchel.cables.Lead;
 import boldsatchel.engine.Engine;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
 import boldsatchel.plan.Layings;
@@ -129,6 +130,11 @@ public final class CablesJudge implements Judge<CablesResult> {
                     .orElse(0);
             sheet.add("cable.through", Severity.STOP, List.of(lead.id(), by), numbers("depthMm", depth));
         }
+        if (laying.facesAway()) {
+            sheet.add("cable.contacts", Severity.STOP, subjects, numbers("folds", laying.folds()));
+        } else if (laying.needs().isPresent() && lead.ends().isEmpty() && lead.kind() == Lead.Kind.CABLE) {
+            sheet.add("cable.contacts-unsaid", Severity.NOTE, subjects, numbers("folds", laying.folds()));
+        }
         if (laying.folds() > 0 || laying.crooked()) {
             sheet.add(
                     "cable.fold",
@@ -194,6 +200,13 @@ public final class CablesJudge implements Judge<CablesResult> {
                                     : "")
                             + ".";
                 }
+                case "cable.contacts" ->
+                    lead(f.first()) + "," + ends(f) + ", has its contacts " + contacts(f, false)
+                            + "; laid like this it wants them " + contacts(f, true)
+                            + ". Plugged in as it is nothing connects, or power meets what it should not.";
+                case "cable.contacts-unsaid" ->
+                    lead(f.first()) + "," + ends(f) + ", wants its contacts " + contacts(f, true)
+                            + " as it is laid; nobody said where this one has them.";
                 case "cable.room" ->
                     "Cables fill " + Words.percent(f.number("share")) + " % of what parts leave free in "
                             + name(build, f.first()) + ", what is to spare of them included; more than "
@@ -265,6 +278,7 @@ public final class CablesJudge implements Judge<CablesResult> {
                 case "cable.short", "cable.spare" -> lengths(f);
                 case "cable.bend", "cable.through" ->
                     List.of(anew(f), Remedy.advice("Move its bends by hand, or what is in its way"));
+                case "cable.contacts", "cable.contacts-unsaid" -> contacts(f);
                 case "cable.fold" ->
                     List.of(
                             anew(f),
@@ -274,6 +288,25 @@ public final class CablesJudge implements Judge<CablesResult> {
                 case "cable.unlaid" -> List.of(Remedy.by("Find a way for each", Layings.layAll()));
                 default -> throw Telling.unknown(f);
             };
+        }
+
+        /** Where contacts are, or where they should be. */
+        private String contacts(Noted f, boolean wanted) {
+            return cables.laying(f.first())
+                    .flatMap(l -> wanted ? l.needs() : l.lead().ends())
+                    .map(Facet.Joins.Ends::words)
+                    .orElse("");
+        }
+
+        private List<Remedy> contacts(Noted f) {
+            Remedy advice = Remedy.advice("Look before you plug it in; a fold more turns its contacts over");
+            return cables.laying(f.first())
+                    .flatMap(Laying::needs)
+                    .map(needs -> List.of(
+                            Remedy.by(
+                                    "Take one with contacts " + needs.words(), Layings.withContacts(f.first(), needs)),
+                            advice))
+                    .orElse(List.of(advice));
         }
 
         private static Remedy anew(Noted f) {

@@ -89,7 +89,8 @@ public final class PrintingJudge implements Judge<PrintingResult> {
                             + name(build, f.first()) + " will not go in.";
                 case "print.gauge" ->
                     "How holes come out of this printer is not known yet, and in " + name(build, f.first()) + " "
-                            + fits(f) + " have to fit: print a small gauge piece with one of each first.";
+                            + fits(f) + (f.number("openings") + f.number("posts") == 1 ? " has" : " have")
+                            + " to fit: print a small gauge piece first, with a hole and a post like them.";
                 default -> throw Telling.unknown(f);
             };
         }

@@ -668,6 +668,7 @@ public sealed interface Facet {
      * @param wideMm how wide it is, or how thick where it is round; absent where nobody measured it
      * @param thickMm of a flat one
      * @param bendMm the tightest radius it may be bent to, where its maker says
+     * @param ends on which sides a flat one has its contacts, where somebody looked
      */
     @Label("Joins sockets")
     record Joins(
@@ -688,8 +689,47 @@ public sealed interface Facet {
             Optional<Double> thickMm,
 
             @Label(value = "bends to a radius of", in = Quantity.LENGTH, least = 0.1, most = 500)
-            Optional<Double> bendMm)
+            Optional<Double> bendMm,
+
+            @Label("contacts of a flat one") Optional<Ends> ends)
             implements Facet {
+
+        /** Where a flat cable that lies straight has the contacts of its ends. */
+        public enum Ends {
+            /** On one side. */
+            SAME("on one side at both ends"),
+            /** On opposite sides. */
+            OPPOSITE("on opposite sides");
+
+            private final String words;
+
+            Ends(String words) {
+                this.words = words;
+            }
+
+            /** As shown in a choice. */
+            public String words() {
+                return words;
+            }
+        }
+
+        /** A cable of which nobody said where its contacts are. */
+        public Joins(
+                Set<Signal> signals,
+                int lanes,
+                Figure lengthMm,
+                boolean flat,
+                Optional<Double> wideMm,
+                Optional<Double> thickMm,
+                Optional<Double> bendMm) {
+            this(signals, lanes, lengthMm, flat, wideMm, thickMm, bendMm, Optional.empty());
+        }
+
+        /** The same cable with its contacts so. */
+        public Joins with(Ends newEnds) {
+            return new Joins(signals, lanes, lengthMm, flat, wideMm, thickMm, bendMm, Optional.of(newEnds));
+        }
+
         /** Copies the set, in a stable order. */
         public Joins {
             signals = Collections.unmodifiableSortedSet(new TreeSet<>(signals));
@@ -702,7 +742,7 @@ public sealed interface Facet {
 
         /** The same cable of another length. */
         public Joins longer(Figure newLengthMm) {
-            return new Joins(signals, lanes, newLengthMm, flat, wideMm, thickMm, bendMm);
+            return new Joins(signals, lanes, newLengthMm, flat, wideMm, thickMm, bendMm, ends);
         }
 
         /** The fastest signal of a kind that it carries. */

@@ -24,6 +24,7 @@ import java.util.Set;
  * @param use what this build does with it
  * @param gives what it feeds to what is plugged in, if anything
  * @param carries its signals; empty where it carries power only, or nobody said
+ * @param contacts the side that the contacts of a flat cable have to look to, where somebody said
  */
 public record Port(
         @Label("id") String id,
@@ -34,7 +35,34 @@ public record Port(
         @Label("centre of its mouth") Vec at,
         @Label("use") Use use,
         @Label("gives power") Optional<Gives> gives,
-        @Label("signals") List<Carried> carries) {
+        @Label("signals") List<Carried> carries,
+        @Label("a flat cable's contacts look") Optional<Contacts> contacts) {
+
+    /** A side of a flat cable as it lies in its socket, in the part's frame. */
+    public enum Contacts {
+        /** Upwards, or to the back where the socket opens upwards or downwards. */
+        UP("up, or to the back", 1),
+        /** Downwards, or to the front. */
+        DOWN("down, or to the front", -1);
+
+        private final String words;
+        private final int sign;
+
+        Contacts(String words, int sign) {
+            this.words = words;
+            this.sign = sign;
+        }
+
+        /** As shown in a choice. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** The side of the part that contacts look to in a socket which opens on a side. */
+    public Optional<Face> contactSide() {
+        return contacts.map(c -> Face.of(Opening.up(face), c.sign));
+    }
 
     /** Copies the list. */
     public Port {
@@ -57,6 +85,20 @@ public record Port(
 
             @Label(value = "resistance", in = Quantity.RESISTANCE, absent = 0.05, usualMost = 0.5)
             Figure ohms) {}
+
+    /** A socket of which nobody said where its contacts are. */
+    public Port(
+            String id,
+            String name,
+            Connector connector,
+            boolean plug,
+            Face face,
+            Vec at,
+            Use use,
+            Optional<Gives> gives,
+            List<Carried> carries) {
+        this(id, name, connector, plug, face, at, use, gives, carries, Optional.empty());
+    }
 
     /** A socket of which nobody said what it carries. */
     public Port(String name, Connector connector, Face face, Vec at, Use use, Optional<Gives> gives) {
@@ -84,7 +126,7 @@ public record Port(
     }
 
     private Port with(String newId, Vec newAt, Use newUse) {
-        return new Port(newId, name, connector, plug, face, newAt, newUse, gives, carries);
+        return new Port(newId, name, connector, plug, face, newAt, newUse, gives, carries, contacts);
     }
 
     /** Whether it gives a signal of one of these kinds. */

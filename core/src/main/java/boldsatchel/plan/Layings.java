@@ -169,6 +169,15 @@ public final class Layings {
                 || build.part(what).filter(p -> p.standing().toBuy()).isPresent();
     }
 
+    /** Takes a flat cable with its contacts on other sides. */
+    public static Edit withContacts(String what, Facet.Joins.Ends ends) {
+        return new Edit(
+                "take a cable with contacts " + ends.words(),
+                b -> b.part(what)
+                        .flatMap(p -> p.facet(Facet.Joins.class).map(j -> b.with(p.withFacet(j.with(ends)))))
+                        .orElse(b));
+    }
+
     /** A length that does for a way, mm. */
     public static double lengthFor(double mm) {
         return Math.ceil((mm + SPARE_MM) / STEP_MM) * STEP_MM;

@@ -84,5 +84,7 @@ final class CablesReport {
             number(one, "thickMm", b.mm());
         });
         node.put("arrivesOnEdge", laying.crooked());
+        node.put("contactsNeeded", laying.needs().map(Report::word).orElse(null));
+        node.put("contacts", laying.lead().ends().map(Report::word).orElse(null));
     }
 }

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** How long each cable has to be, and how it is laid. */
-final class CablesSheet {
+public final class CablesSheet {
 
     static final String ID = "cables";
     static final String TITLE = "Cables where they are laid";
@@ -56,15 +56,44 @@ final class CablesSheet {
         return lead.girth().guessed() ? size + " (guess)" : size;
     }
 
-    private static String told(Laying laying) {
-        List<String> told = new ArrayList<>();
-        laying.tightest().ifPresent(c -> told.add("bent too tightly, " + Units.format(c.radiusMm(), 1, "mm")));
-        if (laying.folds() > 0) {
-            told.add(laying.folds() == 1 ? "one fold" : laying.folds() + " folds");
+    /**
+     * Something to be said of how a cable lies.
+     *
+     * @param grave whether it does not do so
+     */
+    public record Remark(boolean grave, String words) {}
+
+    /** All that is to be said, the gravest first; nothing of one that lies free. */
+    public static List<Remark> remarks(Laying laying) {
+        Lead lead = laying.way().lead();
+        List<Remark> all = new ArrayList<>();
+        double spare = laying.spareMm().orElse(0);
+        if (spare < 0) {
+            all.add(new Remark(true, "too short by " + mm(-spare)));
         }
         if (!laying.meetings().isEmpty()) {
-            told.add("in the way of something");
+            all.add(new Remark(true, "in the way of something"));
         }
+        if (laying.facesAway()) {
+            all.add(new Remark(true, "contacts look away"));
+        }
+        laying.tightest()
+                .ifPresent(c -> all.add(new Remark(
+                        false,
+                        "bent to " + Units.format(c.radiusMm(), 1, "mm") + ", bears "
+                                + Units.format(lead.girth().bendMm(), 1, "mm"))));
+        if (laying.folds() > 0) {
+            all.add(new Remark(false, "folded " + (laying.folds() == 1 ? "once" : laying.folds() + " times")));
+        }
+        if (laying.crooked()) {
+            all.add(new Remark(false, "arrives on its edge"));
+        }
+        return all;
+    }
+
+    private static String told(Laying laying) {
+        List<String> told =
+                new ArrayList<>(remarks(laying).stream().map(Remark::words).toList());
         laying.bundles().stream()
                 .mapToDouble(CablesResult.Bundle::mm)
                 .max()

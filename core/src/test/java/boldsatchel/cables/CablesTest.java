@@ -462,4 +462,64 @@ public final class CablesTest {
                     .isEqualTo(Evaluator.evaluate(build).of(CablesResult.class));
         }
     }
+
+    /** Both ends of a flat cable where contacts look to one side or the other, on a way. */
+    private static Build contacts(
+            Port.Contacts left, Port.Contacts right, Face opens, Optional<Facet.Joins.Ends> ends, double... xyz) {
+        Part cable = cable("c", 260, true, 12, 0.3);
+        Facet.Joins joins = cable.facet(Facet.Joins.class).orElseThrow();
+        Build build = build(ends.map(e -> cable.withFacet(joins.with(e))).orElse(cable))
+                .with(looking(socketed("left", Face.RIGHT, new Vec(20, 10, 5)), left))
+                .with(looking(
+                        socketed("right", opens, opens == Face.FRONT ? new Vec(10, 0, 5) : new Vec(0, 10, 5)), right));
+        return laid(build, "c", xyz);
+    }
+
+    private static Part looking(Part part, Port.Contacts contacts) {
+        Body body = part.body();
+        Port port = Form.of(Port.class).field("contacts").with(body.ports().getFirst(), Optional.of(contacts));
+        return part.withBody(Form.of(Body.class).field("ports").with(body, List.of(port)));
+    }
+
+    @DataProvider
+    Object[][] sides() {
+        double[] straight = {};
+        double[] arch = {60, 50, 5, 60, 50, 30, 140, 50, 30, 140, 50, 5};
+        double[] four = {60, 50, 5, 60, 80, 5, 140, 80, 5, 140, 50, 5};
+        double[] three = {60, 50, 5, 60, 20, 5, 180, 20, 5};
+        Facet.Joins.Ends same = Facet.Joins.Ends.SAME;
+        Facet.Joins.Ends opposite = Facet.Joins.Ends.OPPOSITE;
+        return new Object[][] {
+            {Port.Contacts.UP, Port.Contacts.UP, Face.LEFT, straight, same},
+            {Port.Contacts.DOWN, Port.Contacts.DOWN, Face.LEFT, straight, same},
+            {Port.Contacts.UP, Port.Contacts.DOWN, Face.LEFT, straight, opposite},
+            {Port.Contacts.UP, Port.Contacts.UP, Face.LEFT, arch, same},
+            {Port.Contacts.DOWN, Port.Contacts.UP, Face.LEFT, arch, opposite},
+            {Port.Contacts.UP, Port.Contacts.UP, Face.LEFT, four, same},
+            // Three folds turn it over once more than it is turned back.
+            {Port.Contacts.UP, Port.Contacts.UP, Face.FRONT, three, opposite},
+            {Port.Contacts.UP, Port.Contacts.DOWN, Face.FRONT, three, same},
+        };
+    }
+
+    /** Which cable is wanted is what a strip of paper shows; the other one is told, and gone when it is exchanged. */
+    @Test(dataProvider = "sides")
+    public void contactsMeetOnTheRightSide(
+            Port.Contacts left, Port.Contacts right, Face opens, double[] way, Facet.Joins.Ends wanted) {
+        Build unsaid = contacts(left, right, opens, Optional.empty(), way);
+        assertThat(laying(unsaid).needs()).contains(wanted);
+        Finding note = found(unsaid, "cable.contacts-unsaid").getFirst();
+        assertThat(note.message()).contains("wants its contacts " + wanted.words());
+        Build said = note.remedies().getFirst().edit().orElseThrow().change().apply(unsaid);
+        assertThat(found(said, "cable.contacts-unsaid")).isEmpty();
+        assertThat(found(said, "cable.contacts")).isEmpty();
+        Facet.Joins.Ends wrong = wanted == Facet.Joins.Ends.SAME ? Facet.Joins.Ends.OPPOSITE : Facet.Joins.Ends.SAME;
+        Build turned = contacts(left, right, opens, Optional.of(wrong), way);
+        Finding stop = found(turned, "cable.contacts").getFirst();
+        assertThat(stop.severity()).isEqualTo(Severity.STOP);
+        assertThat(stop.message()).contains("has its contacts " + wrong.words());
+        assertThat(found(
+                        stop.remedies().getFirst().edit().orElseThrow().change().apply(turned), "cable.contacts"))
+                .isEmpty();
+    }
 }

@@ -57,6 +57,9 @@ public final class PlaceEditsTest {
             {PlaceEdits.centred(A, Axis.X), new Vec(80, 17, 4)},
             {PlaceEdits.centred(A, Axis.Y), new Vec(13, 40, 4)},
             {PlaceEdits.mirrored(A, Axis.X), new Vec(147, 17, 4)},
+            // Between the wall and B; nothing lies before or behind it.
+            {PlaceEdits.between(A, Axis.X), new Vec(25, 17, 4)},
+            {PlaceEdits.between(A, Axis.Y), new Vec(13, 40, 4)},
             // B is turned: 30 wide, 60 deep.
             {PlaceEdits.inLine(A, B, Face.LEFT), new Vec(90, 17, 4)},
             {PlaceEdits.inLine(A, B, Face.RIGHT), new Vec(80, 17, 4)},

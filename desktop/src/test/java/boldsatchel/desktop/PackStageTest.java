@@ -228,6 +228,12 @@ public class PackStageTest extends WindowHarness {
         assertThat(words("#compare-pane")).anyMatch(w -> w.startsWith("moved by 5.0 mm (x +5.0"));
         fire("#compare", "With nothing");
         assertThat(robot.lookup("#compare-pane").query().isVisible()).isFalse();
+        fire("#compare", "With how it was saved or opened");
+        assertThat(robot.lookup("#compare-pane").query().isVisible()).isTrue();
+        show("harbour-watch");
+        assertThat(robot.lookup("#compare-pane").query().isVisible())
+                .as("what was compared is nothing to another build")
+                .isFalse();
     }
 
     /** Keys do what the menu does: to the other side and back, locked in place, another of it, out of sight. */
@@ -342,10 +348,49 @@ public class PackStageTest extends WindowHarness {
         robot.clickOn(onScreen("#plan", 245, 128));
         settle();
         assertThat(core()).contains("screen");
+        aLayerIsDrawnUp();
         choose("#posture", "in use");
         settle();
         assertThat(core()).doesNotContain("screen").isNotEmpty();
         press("#core-sample");
+    }
+
+    /** Layers go up and down by as much as they are drawn, as one step, and what the mouse is over is outlined in both views. */
+    private void aLayerIsDrawnUp() throws Exception {
+        DrawingView sample = view("#sample");
+        String part = core().stream()
+                .filter(id -> build().placement(id).filter(p -> !p.locked()).isPresent())
+                .findFirst()
+                .orElseThrow();
+        Vec before = build().placement(part).orElseThrow().at();
+        Point2D layer = sample.localToScreen(middle(sample, part));
+        robot.moveTo(layer);
+        drag(layer, layer.subtract(0, 30));
+        Vec after = build().placement(part).orElseThrow().at();
+        assertThat(after.minus(before).length()).isBetween(0.5, 60.0);
+        assertThat(after.x()).isEqualTo(before.x());
+        press("#undo");
+        assertThat(build().placement(part).orElseThrow().at()).isEqualTo(before);
+        Point2D at = view("#plan").localToScreen(middle(view("#plan"), "battery"));
+        robot.moveTo(at);
+        settle();
+        assertThat(List.of(view("#plan").pointed(), view("#front").pointed())).containsOnly("battery");
+        robot.moveTo("#core-sample");
+        settle();
+        assertThat(view("#plan").pointed()).isEmpty();
+    }
+
+    /** A point of a view where something lies on top. */
+    private static Point2D middle(DrawingView view, String subject) {
+        for (double y = 2; y < view.getHeight(); y += 3) {
+            for (double x = 2; x < view.getWidth(); x += 3) {
+                if (view.subjectAt(x, y).filter(subject::equals).isPresent()
+                        && view.subjectAt(x, y + 4).filter(subject::equals).isPresent()) {
+                    return new Point2D(x, y + 2);
+                }
+            }
+        }
+        throw new AssertionError(subject + " is not on top anywhere");
     }
 
     private List<String> core() {

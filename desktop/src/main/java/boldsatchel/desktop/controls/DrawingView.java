@@ -37,7 +37,13 @@ public final class DrawingView extends Region {
     private static final double LEAST_LETTER = 10.5;
     private static final double MOST_LETTER = 15;
 
+    private static final double POINTED_PX = 2.5;
+
     private final Pane sheet = new Pane();
+    /** Outlines of what is pointed at, over all else. */
+    private final Pane over = new Pane();
+
+    private String pointed = "";
     private Drawing drawing = new Drawing("", 100, 100, 0, 0, List.of());
     /** What the nodes of the sheet show, one each. */
     private List<Piece> pieces = List.of();
@@ -50,8 +56,9 @@ public final class DrawingView extends Region {
 
     /** An empty view. */
     public DrawingView() {
-        getChildren().add(sheet);
+        getChildren().addAll(sheet, over);
         sheet.setMouseTransparent(true);
+        over.setMouseTransparent(true);
         setPickOnBounds(true);
         getStyleClass().add("drawing-view");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -106,9 +113,10 @@ public final class DrawingView extends Region {
         if (Math.abs(wanted - scale) > 1e-6) {
             rebuild();
         }
-        sheet.relocate(
-                Math.max(0, (getWidth() - drawing.widthMm() * scale) / 2),
-                Math.max(0, (getHeight() - drawing.heightMm() * scale) / 2));
+        double left = Math.max(0, (getWidth() - drawing.widthMm() * scale) / 2);
+        double top = Math.max(0, (getHeight() - drawing.heightMm() * scale) / 2);
+        sheet.relocate(left, top);
+        over.relocate(left, top);
     }
 
     private double fitting() {
@@ -158,6 +166,38 @@ public final class DrawingView extends Region {
         return Optional.empty();
     }
 
+    /** Outlines what stands for something, wherever it is drawn; for what is not drawn here, nothing. */
+    public void point(String subject) {
+        if (!subject.equals(pointed)) {
+            pointed = subject;
+            outline();
+        }
+    }
+
+    /** What is pointed at; empty for nothing. */
+    public String pointed() {
+        return pointed;
+    }
+
+    private void outline() {
+        List<Node> outlines = new ArrayList<>();
+        if (!pointed.isEmpty()) {
+            for (Node node : sheet.getChildren()) {
+                if (node instanceof Polygon polygon
+                        && polygon.getFill() != null
+                        && pointed.equals(node.getUserData())) {
+                    Polygon outline = new Polygon();
+                    outline.getPoints().setAll(polygon.getPoints());
+                    outline.setFill(null);
+                    outline.setStroke(color(Ink.ACCENT, 1));
+                    outline.setStrokeWidth(POINTED_PX);
+                    outlines.add(outline);
+                }
+            }
+        }
+        over.getChildren().setAll(outlines);
+    }
+
     /** Marks that are shown by one node, and what they are shown at. */
     private record Piece(List<Mark> marks, double scale, boolean dark) {}
 
@@ -200,6 +240,9 @@ public final class DrawingView extends Region {
         }
         if (!onPaper) {
             uncover(nodes);
+        }
+        if (!pointed.isEmpty()) {
+            outline();
         }
     }
 

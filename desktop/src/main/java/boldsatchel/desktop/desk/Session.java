@@ -40,6 +40,7 @@ public final class Session {
     private Origin origin;
     private Optional<Path> file = Optional.empty();
     private Optional<String> knownText = Optional.empty();
+    private int opened;
     private Build saved;
     private boolean dragging;
 
@@ -193,6 +194,7 @@ public final class Session {
         file = path;
         knownText = text;
         saved = from == Origin.RECOVERED ? Build.empty("") : document.build();
+        opened++;
         selection.set("");
         evaluate();
         restate();
@@ -201,6 +203,11 @@ public final class Session {
     /** Where it is saved. */
     public Optional<Path> file() {
         return file;
+    }
+
+    /** How many builds have taken one another's place: what a view remembers of one is nothing to the next. */
+    public int opened() {
+        return opened;
     }
 
     /** As it was saved last, or opened where it was not saved since. */

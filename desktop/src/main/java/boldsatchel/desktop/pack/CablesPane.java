@@ -14,6 +14,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.plan.Layings;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
+import boldsatchel.sheet.CablesSheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -128,24 +129,10 @@ final class CablesPane extends Region {
         if (laying.isEmpty()) {
             return "Not laid; " + own + ".";
         }
-        Laying l = laying.get();
-        double spare = l.spareMm().orElse(0);
         List<String> told = new ArrayList<>();
-        told.add(own + ", its way " + mm(l.lengthMm()));
-        if (spare < 0) {
-            told.add("✗ too short by " + mm(-spare));
-        }
-        l.tightest()
-                .ifPresent(c -> told.add("! bent to " + Units.format(c.radiusMm(), 1, "mm") + ", bears "
-                        + Units.format(lead.girth().bendMm(), 1, "mm")));
-        if (!l.meetings().isEmpty()) {
-            told.add("✗ in the way of something");
-        }
-        if (l.folds() > 0) {
-            told.add("! folded " + (l.folds() == 1 ? "once" : l.folds() + " times"));
-        }
-        if (l.crooked()) {
-            told.add("! arrives on its edge");
+        told.add(own + ", its way " + mm(laying.get().lengthMm()));
+        for (CablesSheet.Remark remark : CablesSheet.remarks(laying.get())) {
+            told.add((remark.grave() ? "✗ " : "! ") + remark.words());
         }
         return String.join("; ", told) + ".";
     }
@@ -185,14 +172,24 @@ final class CablesPane extends Region {
         return nodes;
     }
 
-    /** Searches beside the window; what was found is taken where the build is still the one that was searched. */
+    /** Searches beside the window; where the build was changed meanwhile, the changed one is searched. */
     private void search(Edit edit) {
         Build build = desk.session().build();
         searching(true);
         search.ask(() -> edit.change().apply(build), found -> {
-            searching(false);
-            desk.session().does(edit);
+            if (isStill(build)) {
+                searching(false);
+                desk.session().does(edit);
+            } else {
+                search(edit);
+            }
         });
+    }
+
+    /** An edit shares what it did not change: another object is another question. */
+    @SuppressWarnings("ReferenceEquality")
+    private boolean isStill(Build build) {
+        return desk.session().build() == build;
     }
 
     private void cancel() {

@@ -4,10 +4,8 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.document.BuildStore;
-import boldsatchel.fit.Change;
-import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
-import boldsatchel.quantity.Units;
+import boldsatchel.sheet.ChangesSheet;
 import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,6 +30,7 @@ final class ComparePane extends Region {
     private final Latest opening = Latest.only();
     private Optional<Build> against = Optional.empty();
     private String called = "";
+    private int opened;
 
     ComparePane(Desk desk, Runnable changed) {
         this.desk = desk;
@@ -61,12 +60,13 @@ final class ComparePane extends Region {
 
     /** The version that is laid over. */
     Optional<Build> against() {
-        return against;
+        return isOn() ? against : Optional.empty();
     }
 
     private void with(Optional<Build> other, String name) {
         against = other;
         called = name;
+        opened = desk.session().opened();
         changed.run();
     }
 
@@ -99,55 +99,36 @@ final class ComparePane extends Region {
         }
     }
 
+    /** Whether it is on show; another build that was opened ends it. */
+    boolean isOn() {
+        if (opened != desk.session().opened()) {
+            opened = desk.session().opened();
+            against = Optional.empty();
+        }
+        return against.isPresent();
+    }
+
     /** Shows what lies otherwise now. */
-    void show(Build now) {
-        setVisible(against.isPresent());
-        setManaged(against.isPresent());
-        against.ifPresent(before -> {
-            List<Node> entries = new ArrayList<>();
-            entries.add(Ui.label("Compared with “" + before.variant() + "”", "section"));
-            entries.add(Ui.words(called + "; broken outlines are how it lay there", "soft"));
-            List<Change> changes = Change.between(before, now);
-            for (Change change : changes) {
-                Label name = Ui.words(change.name(), "panel-title");
-                name.setOnMouseClicked(e -> desk.session().selection().set(change.part()));
-                entries.add(new VBox(1, name, Ui.words(told(change), "body")));
-            }
-            if (changes.isEmpty()) {
-                entries.add(Ui.words("Everything lies as it lay.", "body"));
-            }
-            if (!now.journal().notes().isBlank()) {
-                entries.add(Ui.label("Why: the notes", "section"));
-                entries.add(Ui.words(now.journal().notes(), "body"));
-            }
-            rows.getChildren().setAll(entries);
-        });
-    }
-
-    private static String told(Change change) {
-        List<String> told = new ArrayList<>();
-        if (change.before().isEmpty()) {
-            told.add("is new here");
-        } else if (change.now().isEmpty()) {
-            told.add("is not packed any more");
-        } else if (change.by().isEmpty()) {
-            told.add("lies in another tray");
-        } else if (change.isMoved()) {
-            Vec by = change.by().get();
-            told.add("moved by " + Units.format(by.length(), 1, "mm") + " (x " + signed(by.x()) + ", y "
-                    + signed(by.y()) + ", z " + signed(by.z()) + ")");
+    void show(List<ChangesSheet.Row> changes, Build now) {
+        if (!isOn()) {
+            return;
         }
-        if (change.isTurned()) {
-            told.add("turned");
+        List<Node> entries = new ArrayList<>();
+        entries.add(Ui.label("Compared with “" + against.orElseThrow().variant() + "”", "section"));
+        entries.add(Ui.words(called + "; broken outlines are how it lay there", "soft"));
+        for (ChangesSheet.Row change : changes) {
+            Label name = Ui.words(change.name(), "panel-title");
+            name.setOnMouseClicked(e -> desk.session().selection().set(change.part()));
+            entries.add(new VBox(1, name, Ui.words(change.how(), "body")));
         }
-        if (change.isReshaped()) {
-            told.add("has another shape");
+        if (changes.isEmpty()) {
+            entries.add(Ui.words("Everything lies as it lay.", "body"));
         }
-        return told.isEmpty() ? "differs" : String.join("; ", told);
-    }
-
-    private static String signed(double mm) {
-        return (mm > 0 ? "+" : "") + Units.format(mm, 1, "");
+        if (!now.journal().notes().isBlank()) {
+            entries.add(Ui.label("Why: the notes", "section"));
+            entries.add(Ui.words(now.journal().notes(), "body"));
+        }
+        rows.getChildren().setAll(entries);
     }
 
     @Override

@@ -1,6 +1,9 @@
 package boldsatchel.desktop.pack;
 
+import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.geometry.Flat;
+import java.util.List;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 
 /**
@@ -21,6 +24,19 @@ final class LinkedViews extends Region {
         this.second = second;
         getChildren().addAll(first, second);
         setMinSize(240, 240);
+        for (ViewPane pane : List.of(first, second)) {
+            DrawingView view = pane.drawing();
+            view.addEventHandler(
+                    MouseEvent.MOUSE_MOVED,
+                    e -> point(view.subjectAt(e.getX(), e.getY()).orElse("")));
+            view.addEventHandler(MouseEvent.MOUSE_EXITED, e -> point(""));
+        }
+    }
+
+    /** What the mouse is over in one view is outlined in both. */
+    private void point(String subject) {
+        first.drawing().point(subject);
+        second.drawing().point(subject);
     }
 
     /**

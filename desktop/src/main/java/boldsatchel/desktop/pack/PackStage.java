@@ -7,7 +7,6 @@ import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
-import boldsatchel.drawing.CoreSample;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.PackView;
@@ -17,7 +16,6 @@ import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.fit.Ruler;
-import boldsatchel.fit.Stack;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Flat;
 import boldsatchel.geometry.Orientation;
@@ -32,6 +30,7 @@ import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
+import boldsatchel.sheet.ChangesSheet;
 import boldsatchel.sheet.Sheets;
 import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
@@ -72,7 +71,7 @@ public final class PackStage implements WorkStage {
     private final ViewPane first;
     private final ViewPane second;
     private final LinkedViews linked;
-    private final DrawingView sample = new DrawingView().atMost(6);
+    private final CorePane sample;
     private final ComboBox<Shell> shells = Ui.choice("shells", PackStage::inside);
     private final ComboBox<String> posture = Ui.choice("posture", name -> name);
     private final MenuButton place = new MenuButton("Place");
@@ -96,7 +95,6 @@ public final class PackStage implements WorkStage {
     private final Label empty = Ui.words(
             "There is no case yet. Take one on the Shelf (“Take another case”), then place parts here.", "soft");
     private final Latest drawn = Latest.following();
-    private Point2D probe = new Point2D(60, 60);
     private final Dragging dragging;
     private boolean filling;
 
@@ -113,6 +111,7 @@ public final class PackStage implements WorkStage {
         cablesPane = new CablesPane(desk);
         compare = new ComparePane(desk, this::show);
         dragging = new Dragging(desk, this::back);
+        sample = new CorePane(desk, this::back);
         first = new ViewPane(Ui.choice("view-first", PackView::words), PackView.PLAN, this::draw);
         second = new ViewPane(Ui.choice("view-second", PackView::words), PackView.FRONT, this::draw);
         linked = new LinkedViews(first, second);
@@ -166,11 +165,6 @@ public final class PackStage implements WorkStage {
         position.setMinHeight(34);
         prepare(first);
         prepare(second);
-        sample.setId("sample");
-        sample.setPrefWidth(210);
-        sample.setMinWidth(210);
-        sample.setOnMousePressed(e ->
-                sample.subjectAt(e.getX(), e.getY()).ifPresent(desk.session().selection()::set));
         HBox views = new HBox(6, linked, sample, handsPane, cablesPane, compare);
         HBox.setHgrow(linked, Priority.ALWAYS);
         VBox.setVgrow(views, Priority.ALWAYS);
@@ -253,7 +247,8 @@ public final class PackStage implements WorkStage {
         sample.setManaged(core.isSelected());
         handsPane.setVisible(cased && hands.isSelected());
         handsPane.setManaged(hands.isSelected());
-        compare.show(build);
+        compare.setVisible(compare.isOn());
+        compare.setManaged(compare.isOn());
         cablesPane.setVisible(cased && cables.isSelected());
         cablesPane.setManaged(cables.isSelected());
         if (cables.isSelected()) {
@@ -290,7 +285,14 @@ public final class PackStage implements WorkStage {
                     ? PackDrawings.atOneScale(a, firstRoom, b, secondRoom)
                     : List.of(a.in(firstRoom), b.in(secondRoom));
             return new Pictures(
-                    drawn.getFirst(), drawn.getLast(), a.extent(), b.extent(), probe.map(this::core), table(), ruler());
+                    drawn.getFirst(),
+                    drawn.getLast(),
+                    a.extent(),
+                    b.extent(),
+                    probe.map(at -> CorePane.Core.of(evaluation, first.shell(), first.posture(), at)),
+                    table(),
+                    ruler(),
+                    changes());
         }
 
         /** How far the selected part is from the one that was selected before it. */
@@ -303,15 +305,14 @@ public final class PackStage implements WorkStage {
                             + Units.format(r.z(), 1, "") + "; minus: side by side). "));
         }
 
-        private Optional<Table> table() {
-            return hands ? Optional.of(Sheets.hands(evaluation, first.posture().name())) : Optional.empty();
+        private List<ChangesSheet.Row> changes() {
+            return first.against()
+                    .map(before -> ChangesSheet.of(before, evaluation.build()))
+                    .orElse(List.of());
         }
 
-        private Drawing core(Point2D at) {
-            Build build = evaluation.build();
-            Stack stack = Stack.at(
-                    build, evaluation.of(FitResult.class), first.shell(), first.posture(), at.getX(), at.getY());
-            return CoreSample.of(build, stack, at.getX(), at.getY());
+        private Optional<Table> table() {
+            return hands ? Optional.of(Sheets.hands(evaluation, first.posture().name())) : Optional.empty();
         }
     }
 
@@ -320,9 +321,10 @@ public final class PackStage implements WorkStage {
             Drawing second,
             Flat ofFirst,
             Flat ofSecond,
-            Optional<Drawing> core,
+            Optional<CorePane.Core> core,
             Optional<Table> hands,
-            Optional<String> ruler) {}
+            Optional<String> ruler,
+            List<ChangesSheet.Row> changes) {}
 
     private void draw() {
         if (filling || shell().isEmpty() || content.getScene() == null) {
@@ -342,7 +344,7 @@ public final class PackStage implements WorkStage {
                         && first.isFitted()
                         && second.isFitted()
                         && first.getWidth() == second.getWidth(),
-                core.isSelected() ? Optional.of(probe) : Optional.empty(),
+                core.isSelected() ? Optional.of(sample.probe()) : Optional.empty(),
                 hands.isSelected(),
                 more.before());
         drawn.ask(asked::pictures, this::show);
@@ -368,6 +370,7 @@ public final class PackStage implements WorkStage {
         second.show(pictures.second(), dark);
         pictures.core().ifPresent(c -> sample.show(c, dark));
         pictures.hands().ifPresent(handsPane::show);
+        compare.show(pictures.changes(), desk.session().shown());
         apart.setText(pictures.ruler().orElse("") + more.told());
         apart.setVisible(!apart.getText().isEmpty());
         apart.setManaged(apart.isVisible());
@@ -512,7 +515,7 @@ public final class PackStage implements WorkStage {
         view.requestFocus();
         Point2D at = view.toFrame(e.getX(), e.getY());
         if (core.isSelected() && pane.view() == PackView.PLAN) {
-            probe = at;
+            sample.drill(at);
             draw();
         }
         dragging.press(pane, e);
@@ -520,10 +523,15 @@ public final class PackStage implements WorkStage {
 
     /** From the frame that a view is drawn in to that of a tray. */
     private Pose back(ViewPane pane, String tray) {
-        Casing casing = desk.session().build().casing();
-        boolean alone = pane.view() == PackView.PLAN
-                || shell().filter(s -> s.id().equals(tray)).isPresent();
-        return alone ? Pose.NONE : casing.pose(tray, posture()).back();
+        return pane.view() == PackView.PLAN ? Pose.NONE : back(tray);
+    }
+
+    /** From the frame of the tray on show to that of another. */
+    private Pose back(String tray) {
+        boolean same = shell().filter(s -> s.id().equals(tray)).isPresent();
+        return same
+                ? Pose.NONE
+                : desk.session().build().casing().pose(tray, posture()).back();
     }
 
     private void key(ViewPane pane, KeyEvent e) {

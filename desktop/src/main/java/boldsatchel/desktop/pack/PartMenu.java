@@ -24,6 +24,7 @@ final class PartMenu {
     private final MenuButton button = new MenuButton("More …");
     private final Set<String> hidden = new HashSet<>();
     private String before = "";
+    private int opened;
 
     PartMenu(Desk desk, Runnable changed) {
         this.desk = desk;
@@ -43,8 +44,12 @@ final class PartMenu {
         return button;
     }
 
-    /** Ids of parts that are left out of the views; what is no part of the build any more is forgotten. */
+    /** Ids of parts that are left out of the views; what is no part of the build any more, or of another build, is forgotten. */
     Set<String> hidden() {
+        if (opened != desk.session().opened()) {
+            opened = desk.session().opened();
+            hidden.clear();
+        }
         hidden.removeIf(id -> desk.session().shown().part(id).isEmpty());
         return hidden;
     }
@@ -96,10 +101,12 @@ final class PartMenu {
     private void fill() {
         button.getItems().clear();
         part().ifPresent(p -> {
-            Menu against = new Menu("Put against");
-            Face.ALL.forEach(f -> item(against, f.words(), PlaceEdits.against(p, f)));
-            item(against, "the middle, left to right", PlaceEdits.centred(p, Axis.X));
-            item(against, "the middle, front to back", PlaceEdits.centred(p, Axis.Y));
+            Menu against = new Menu("Put …");
+            Face.ALL.forEach(f -> item(against, "against the " + f.words(), PlaceEdits.against(p, f)));
+            item(against, "in the middle, left to right", PlaceEdits.centred(p, Axis.X));
+            item(against, "in the middle, front to back", PlaceEdits.centred(p, Axis.Y));
+            item(against, "midway between its neighbours, left to right", PlaceEdits.between(p, Axis.X));
+            item(against, "midway between its neighbours, front to back", PlaceEdits.between(p, Axis.Y));
             button.getItems().add(against);
             before().filter(b -> !b.id().equals(p.id())).ifPresent(b -> {
                 Menu line = new Menu("Line up with " + b.name());
