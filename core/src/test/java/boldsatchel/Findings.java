@@ -21,6 +21,11 @@ public final class Findings {
                 .findFirst();
     }
 
+    /** A build after the first remedy of what was found in it. */
+    public static Build remedied(Finding finding, Build build) {
+        return finding.remedies().getFirst().edit().orElseThrow().change().apply(build);
+    }
+
     /**
      * A machine has a finding with its figure, its first remedy ends it, and the sound twin never had it.
      *

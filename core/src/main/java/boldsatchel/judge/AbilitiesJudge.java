@@ -13,7 +13,6 @@ import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Severity;
-import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -34,11 +33,6 @@ public final class AbilitiesJudge implements Judge<Abilities> {
     @Override
     public Set<Section> reads() {
         return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.WIRING);
-    }
-
-    @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
     }
 
     @Override

@@ -16,7 +16,6 @@ import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
-import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -38,11 +37,6 @@ public final class BenchJudge implements Judge<BenchResult> {
     @Override
     public Set<Section> reads() {
         return EnumSet.of(Section.PARTS);
-    }
-
-    @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
     }
 
     @Override

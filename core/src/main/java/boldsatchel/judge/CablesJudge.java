@@ -54,11 +54,6 @@ public final class CablesJudge implements Judge<CablesResult> {
     }
 
     @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
-    }
-
-    @Override
     public Optional<Verdict.Kind> bearsOn() {
         return Optional.of(Verdict.Kind.PACKS);
     }

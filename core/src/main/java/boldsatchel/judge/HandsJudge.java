@@ -25,7 +25,6 @@ import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
-import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -72,11 +71,6 @@ public final class HandsJudge implements Judge<HandsResult> {
     @Override
     public Set<Section> reads() {
         return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT);
-    }
-
-    @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
     }
 
     @Override

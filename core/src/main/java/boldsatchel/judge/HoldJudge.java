@@ -46,11 +46,6 @@ public final class HoldJudge implements Judge<HoldResult> {
     }
 
     @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
-    }
-
-    @Override
     public Optional<Verdict.Kind> bearsOn() {
         return Optional.of(Verdict.Kind.PACKS);
     }

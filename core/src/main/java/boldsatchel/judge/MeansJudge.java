@@ -13,7 +13,6 @@ import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
-import boldsatchel.verdict.Verdict;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -36,11 +35,6 @@ public final class MeansJudge implements Judge<Lacks> {
     @Override
     public Set<Section> reads() {
         return EnumSet.of(Section.PARTS, Section.CASING, Section.WIRING);
-    }
-
-    @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
     }
 
     @Override

@@ -12,7 +12,6 @@ import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
-import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -38,11 +37,6 @@ public final class PlausibleJudge implements Judge<Oddities> {
     @Override
     public Set<Section> reads() {
         return EnumSet.of(Section.PARTS, Section.CASING, Section.WIRING);
-    }
-
-    @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
     }
 
     @Override

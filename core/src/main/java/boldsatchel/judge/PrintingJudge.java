@@ -17,7 +17,6 @@ import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
-import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -37,11 +36,6 @@ public final class PrintingJudge implements Judge<PrintingResult> {
     @Override
     public Set<Section> reads() {
         return EnumSet.of(Section.PARTS, Section.CASING);
-    }
-
-    @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
     }
 
     @Override

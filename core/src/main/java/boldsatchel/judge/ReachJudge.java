@@ -18,7 +18,6 @@ import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
 import boldsatchel.verdict.Remedy;
 import boldsatchel.verdict.Severity;
-import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -44,11 +43,6 @@ public final class ReachJudge implements Judge<ReachResult> {
     @Override
     public Set<Section> reads() {
         return EnumSet.of(Section.PARTS, Section.CASING);
-    }
-
-    @Override
-    public List<Verdict.Kind> kinds() {
-        return List.of();
     }
 
     @Override

@@ -22,8 +22,10 @@ public interface Judge<R> {
     /** The sections it reads beside the engine's result. */
     Set<Section> reads();
 
-    /** The questions it answers. */
-    List<Verdict.Kind> kinds();
+    /** The questions it answers; most answer none of their own and only tell what is wrong. */
+    default List<Verdict.Kind> kinds() {
+        return List.of();
+    }
 
     /** A question, its own or another judge's, that is not to be called fine while a finding of this one says stop. */
     default Optional<Verdict.Kind> bearsOn() {
@@ -44,11 +46,6 @@ public interface Judge<R> {
             @Override
             public Set<Section> reads() {
                 return Set.of();
-            }
-
-            @Override
-            public List<Verdict.Kind> kinds() {
-                return List.of();
             }
 
             @Override

@@ -4,6 +4,7 @@ import static boldsatchel.Samples.exact;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.Findings;
 import boldsatchel.Samples;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.Placed;
@@ -235,8 +236,7 @@ public final class CablesTest {
         assertThat(finding.severity()).isEqualTo(severity);
         assertThat(finding.subjects().getFirst()).isEqualTo("c");
         assertThat(finding.message()).contains(words);
-        Build mended =
-                finding.remedies().getFirst().edit().orElseThrow().change().apply(ill);
+        Build mended = Findings.remedied(finding, ill);
         assertThat(found(mended, code)).isEmpty();
         assertThat(found(sound, code)).isEmpty();
         assertThat(Evaluator.evaluate(sound).findings()).noneMatch(f -> f.code().startsWith("cable."));
@@ -319,14 +319,7 @@ public final class CablesTest {
                 .as("one that is here is as long as it is")
                 .isEmpty();
         Build toBuy = build(cable("c", 6000, false, 8, 0));
-        Build tidy = found(toBuy, "cable.room")
-                .getFirst()
-                .remedies()
-                .getFirst()
-                .edit()
-                .orElseThrow()
-                .change()
-                .apply(toBuy);
+        Build tidy = Findings.remedied(found(toBuy, "cable.room").getFirst(), toBuy);
         assertThat(found(tidy, "cable.room")).isEmpty();
         assertThat(laying(tidy).spareMm().orElseThrow()).isBetween(Layings.SPARE_MM, Layings.SPARE_MM + 10);
     }
@@ -336,7 +329,7 @@ public final class CablesTest {
         Build build = build(round(150));
         Finding unlaid = found(build, "cable.unlaid").getFirst();
         assertThat(unlaid.message()).contains("Of 1 of 1 cables", "is not known");
-        Build laid = unlaid.remedies().getFirst().edit().orElseThrow().change().apply(build);
+        Build laid = Findings.remedied(unlaid, build);
         assertThat(found(laid, "cable.unlaid")).isEmpty();
         assertThat(laying(laid).lengthMm()).isEqualTo(140, within(1e-9));
         Build without =
@@ -363,7 +356,7 @@ public final class CablesTest {
                 .isEqualTo(1.2 * Math.sqrt(2) * (Copper.diameterMm(20) + 0.8), within(1e-9));
         assertThat(wires.lengthMm()).isEqualTo(30 + 70, within(1e-9));
         Finding tooShort = found(build, "cable.short").getFirst();
-        Build cut = tooShort.remedies().getFirst().edit().orElseThrow().change().apply(build);
+        Build cut = Findings.remedied(tooShort, build);
         assertThat(((Rung.Wire) cut.rung("w").orElseThrow().stage()).lengthMm()).isEqualTo(120);
         assertThat(found(cut, "cable.short")).isEmpty();
     }
@@ -510,7 +503,7 @@ public final class CablesTest {
         assertThat(laying(unsaid).needs()).contains(wanted);
         Finding note = found(unsaid, "cable.contacts-unsaid").getFirst();
         assertThat(note.message()).contains("wants its contacts " + wanted.words());
-        Build said = note.remedies().getFirst().edit().orElseThrow().change().apply(unsaid);
+        Build said = Findings.remedied(note, unsaid);
         assertThat(found(said, "cable.contacts-unsaid")).isEmpty();
         assertThat(found(said, "cable.contacts")).isEmpty();
         Facet.Joins.Ends wrong = wanted == Facet.Joins.Ends.SAME ? Facet.Joins.Ends.OPPOSITE : Facet.Joins.Ends.SAME;
@@ -518,8 +511,6 @@ public final class CablesTest {
         Finding stop = found(turned, "cable.contacts").getFirst();
         assertThat(stop.severity()).isEqualTo(Severity.STOP);
         assertThat(stop.message()).contains("has its contacts " + wrong.words());
-        assertThat(found(
-                        stop.remedies().getFirst().edit().orElseThrow().change().apply(turned), "cable.contacts"))
-                .isEmpty();
+        assertThat(found(Findings.remedied(stop, turned), "cable.contacts")).isEmpty();
     }
 }

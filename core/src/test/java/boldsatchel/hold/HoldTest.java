@@ -4,6 +4,7 @@ import static boldsatchel.Samples.exact;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.Findings;
 import boldsatchel.Samples;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
@@ -106,8 +107,7 @@ public final class HoldTest {
         assertThat(finding.code()).isEqualTo(code);
         assertThat(finding.severity()).isNotEqualTo(Severity.NOTE);
         assertThat(finding.message()).isNotBlank();
-        Build mended =
-                finding.remedies().getFirst().edit().orElseThrow().change().apply(troubled);
+        Build mended = Findings.remedied(finding, troubled);
         assertThat(findings(mended)).as(finding.remedies().getFirst().words()).isEmpty();
         assertThat(findings(sound)).isEmpty();
     }
@@ -143,7 +143,7 @@ public final class HoldTest {
         assertThat(unsaid.code()).isEqualTo("hold.unsaid");
         assertThat(unsaid.severity()).isEqualTo(Severity.NOTE);
         assertThat(unsaid.subjects()).containsExactly("board", "pack", "ear");
-        Build said = unsaid.remedies().getFirst().edit().orElseThrow().change().apply(build);
+        Build said = Findings.remedied(unsaid, build);
         assertThat(said.layout().placements())
                 .extracting(p -> p.fixing().orElseThrow().by())
                 .containsExactly(Fixing.By.SCREWS, Fixing.By.STRAP, Fixing.By.TAPE);
@@ -162,13 +162,7 @@ public final class HoldTest {
         assertThat(findings(covered(open, Joint.Held.By.SCREWS, false))).isEmpty();
         assertThat(findings(covered(open, Joint.Held.By.GLUE, true))).isEmpty();
         Finding first = findings(glued).getFirst();
-        assertThat(findings(first.remedies()
-                        .getFirst()
-                        .edit()
-                        .orElseThrow()
-                        .change()
-                        .apply(glued)))
-                .isEmpty();
+        assertThat(findings(Findings.remedied(first, glued))).isEmpty();
     }
 
     private static Build covered(Build build, Joint.Held.By by, boolean hatch) {
@@ -198,25 +192,18 @@ public final class HoldTest {
         Build heavy = onMagnets(usual, 4, bears + 1);
         Finding weak = findings(heavy).getFirst();
         assertThat(weak.code()).isEqualTo("hold.magnets-weak");
-        Build more = weak.remedies().getFirst().edit().orElseThrow().change().apply(heavy);
+        Build more = Findings.remedied(weak, heavy);
         assertThat(findings(more)).isEmpty();
         assertThat(more.casing().joints().getFirst().way()).isEqualTo(new Joint.Held(Joint.Held.By.MAGNETS, 5, usual));
         Build far = onMagnets(Optional.of(new Magnet(8, 3, 2, false)), 4, 900);
         Finding larger = findings(far).getFirst();
-        assertThat(findings(larger.remedies()
-                        .getFirst()
-                        .edit()
-                        .orElseThrow()
-                        .change()
-                        .apply(far)))
+        assertThat(findings(Findings.remedied(larger, far)))
                 .as(larger.remedies().getFirst().words())
                 .isEmpty();
         Build unsaid = onMagnets(Optional.empty(), 4, 100);
         Finding note = findings(unsaid).getFirst();
         assertThat(note.code()).isEqualTo("hold.magnets-unsaid");
-        assertThat(findings(
-                        note.remedies().getFirst().edit().orElseThrow().change().apply(unsaid)))
-                .isEmpty();
+        assertThat(findings(Findings.remedied(note, unsaid))).isEmpty();
     }
 
     @DataProvider

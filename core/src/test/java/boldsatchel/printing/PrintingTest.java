@@ -4,6 +4,7 @@ import static boldsatchel.Samples.exact;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.Findings;
 import boldsatchel.Samples;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.geometry.Box;
@@ -134,8 +135,7 @@ public final class PrintingTest {
         Finding finding = findings(troubled).getFirst();
         assertThat(finding.code()).isEqualTo(code);
         assertThat(finding.message()).contains(words);
-        Build mended =
-                finding.remedies().getFirst().edit().orElseThrow().change().apply(troubled);
+        Build mended = Findings.remedied(finding, troubled);
         assertThat(findings(mended)).as(finding.remedies().getFirst().words()).isEmpty();
         assertThat(findings(sound)).isEmpty();
     }
@@ -158,14 +158,7 @@ public final class PrintingTest {
     @Test
     public void aTrayIsMadeOfAsFewPiecesAsTheBedTakes() {
         Build wide = build(120, off(0.1), tray());
-        Build parted = findings(wide)
-                .getFirst()
-                .remedies()
-                .getFirst()
-                .edit()
-                .orElseThrow()
-                .change()
-                .apply(wide);
+        Build parted = Findings.remedied(findings(wide).getFirst(), wide);
         List<Box> pieces = parted.casing().shells().getFirst().pieces();
         assertThat(pieces).hasSize(3).allSatisfy(p -> assertThat(p.dx()).isCloseTo(100, within(1e-9)));
         assertThat(pieces.stream().mapToDouble(Box::volume).sum())

@@ -4,6 +4,7 @@ import static boldsatchel.Samples.exact;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.Findings;
 import boldsatchel.Samples;
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.edit.Edits;
@@ -145,8 +146,7 @@ public final class ReachTest {
     public void eachTroubleIsToldAndGoneAfterItsFirstRemedy(String code, Build ill, Build sound, List<String> words) {
         Finding finding = found(ill, code).getFirst();
         assertThat(finding.message()).contains(words);
-        Build mended =
-                finding.remedies().getFirst().edit().orElseThrow().change().apply(ill);
+        Build mended = Findings.remedied(finding, ill);
         assertThat(found(mended, code)).isEmpty();
         assertThat(found(sound, code)).isEmpty();
     }
@@ -155,14 +155,7 @@ public final class ReachTest {
     @Test
     public void holesAndWindowsFollowWhatTheyServe() {
         Build build = board(10, key("power", 10));
-        Build cut = found(build, "reach.shut")
-                .getFirst()
-                .remedies()
-                .getFirst()
-                .edit()
-                .orElseThrow()
-                .change()
-                .apply(build);
+        Build cut = Findings.remedied(found(build, "reach.shut").getFirst(), build);
         Opening hole = cut.shell("tray").orElseThrow().openings().getFirst();
         assertThat(hole.peg()).isTrue();
         assertThat(hole.at().x()).isEqualTo(30, within(1e-9));
@@ -172,14 +165,7 @@ public final class ReachTest {
         assertThat(moved.shell("tray").orElseThrow().openings().getFirst().at()).isEqualTo(new Vec(60, 8, 15));
         assertThat(Evaluator.evaluate(moved).findings()).noneMatch(f -> f.code().startsWith("reach."));
         Build screen = screen(20, false);
-        Build seen = found(screen, "reach.no-window")
-                .getFirst()
-                .remedies()
-                .getFirst()
-                .edit()
-                .orElseThrow()
-                .change()
-                .apply(screen);
+        Build seen = Findings.remedied(found(screen, "reach.no-window").getFirst(), screen);
         Opening window = seen.shell("tray").orElseThrow().openings().getFirst();
         assertThat(window.wideMm()).isEqualTo(51, within(1e-9));
         assertThat(window.highMm()).isEqualTo(31, within(1e-9));
@@ -209,14 +195,7 @@ public final class ReachTest {
                 .with(new Placement("block", "tray", new Vec(25, 5, 4), Orientation.AS_DRAWN, Set.of()));
         assertThat(found(build, "reach.covered").getFirst().message())
                 .isEqualTo("block lies before the button “power” of board.");
-        Build aside = found(build, "reach.covered")
-                .getFirst()
-                .remedies()
-                .getFirst()
-                .edit()
-                .orElseThrow()
-                .change()
-                .apply(build);
+        Build aside = Findings.remedied(found(build, "reach.covered").getFirst(), build);
         assertThat(found(aside, "reach.covered")).isEmpty();
         assertThat(FitEngine.evaluate(aside).clashes()).isEmpty();
         Build full = build.with(
@@ -243,15 +222,7 @@ public final class ReachTest {
                         exact(0)));
         Finding uneven = found(build, "reach.uneven").getFirst();
         assertThat(uneven.message()).contains("“volume”", "0.9 mm deeper than “power”");
-        assertThat(found(
-                        uneven.remedies()
-                                .getFirst()
-                                .edit()
-                                .orElseThrow()
-                                .change()
-                                .apply(build),
-                        "reach.uneven"))
-                .isEmpty();
+        assertThat(found(Findings.remedied(uneven, build), "reach.uneven")).isEmpty();
     }
 
     /** What a window takes out of the wall weighs nothing: 52 × 32 × 2 mm of a plastic of 1.2 g/cm³ or so. */

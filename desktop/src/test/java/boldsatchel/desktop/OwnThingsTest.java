@@ -277,6 +277,10 @@ public class OwnThingsTest extends WindowHarness {
         select("board");
         Part before = part("board");
         int sockets = before.body().ports().size();
+        menu("#alter", "sleeved in heat shrink");
+        assertThat(part("board").body().widthMm().value())
+                .isCloseTo(before.body().widthMm().value() + 1.2, within(1e-9));
+        press("#alteration-back");
         menu("#alter", "shell off");
         Part bare = part("board");
         assertThat(bare.body().widthMm().value())
@@ -360,6 +364,12 @@ public class OwnThingsTest extends WindowHarness {
         assertThat(codes()).doesNotContain("means.no-printer");
         inSight("#brief-workshop-bed-heightMm");
         write("#brief-workshop-bed-heightMm", "200 mm");
+        assertThat(codes()).contains("means.bed");
+        press("#try-means-bed-0");
+        press("#take");
+        assertThat(codes()).doesNotContain("means.bed");
+        assertThat(build().casing().shells()).anyMatch(s -> s.pieces().size() > 1);
+        press("#undo");
         assertThat(codes()).contains("means.bed");
         press("#brief-software-programs-add");
         inSight("#brief-software-programs-0-madeFor");

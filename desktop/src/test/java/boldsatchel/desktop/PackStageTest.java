@@ -10,6 +10,7 @@ import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Laid;
 import boldsatchel.machine.Layout;
@@ -21,6 +22,7 @@ import boldsatchel.verdict.Verdict;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
@@ -180,11 +182,23 @@ public class PackStageTest extends WindowHarness {
         press("#lay-flat-hdmi-20");
         settle();
         assertThat(codes().stream().filter("cable.bend"::equals).count()).isEqualTo(bent);
+        choose("#facet-Joins-ends", Facet.Joins.Ends.OPPOSITE);
+        settle();
+        assertThat(ends()).contains(Facet.Joins.Ends.OPPOSITE);
+        choose("#facet-Joins-ends", "not said");
+        settle();
+        assertThat(ends()).as("what was said is taken back").isEmpty();
         int bends = build().layout().laid("flat-hdmi-20").orElseThrow().bends().size();
         press("#add-bend");
         assertThat(build().layout().laid("flat-hdmi-20").orElseThrow().bends()).hasSize(bends + 1);
         press("#bend-0-out");
         assertThat(build().layout().laid("flat-hdmi-20").orElseThrow().bends()).hasSize(bends);
+    }
+
+    private Optional<Facet.Joins.Ends> ends() {
+        return build().part("flat-hdmi-20")
+                .flatMap(p -> p.facet(Facet.Joins.class))
+                .flatMap(Facet.Joins::ends);
     }
 
     /** All that is led is laid at once, beside the window; a bend is taken hold of in the plan, and what is laid is taken up. */
@@ -328,6 +342,17 @@ public class PackStageTest extends WindowHarness {
         assertThat(build().part("converter").orElseThrow().body().widthMm().value())
                 .isEqualTo(52);
         press("#undo");
+        Path svg = Files.writeString(
+                drawing.resolveSibling("outline.svg"),
+                "<svg width=\"48mm\" viewBox=\"0 0 48 30\"><rect width=\"48\" height=\"30\" rx=\"3\"/></svg>");
+        onFx(() -> dropped(svg));
+        assertThat(build().part("converter").orElseThrow().body().widthMm().value())
+                .isCloseTo(48, within(0.05));
+        press("#undo");
+        Files.writeString(svg, "<svg><path d=\"M0 0L9\"/></svg>");
+        onFx(() -> dropped(svg));
+        assertThat(text("#message-text")).contains("a path ends where a number is wanted");
+        Files.delete(svg);
         Files.writeString(drawing, "0\nSECTION\n");
         onFx(() -> dropped(drawing));
         assertThat(text("#message-text")).contains("no closed line");

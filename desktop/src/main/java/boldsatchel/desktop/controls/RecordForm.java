@@ -39,6 +39,9 @@ import javafx.scene.layout.VBox;
  */
 public final class RecordForm extends VBox {
 
+    /** The choice of who says nothing. */
+    private static final String UNSAID = "not said";
+
     /** Hears what somebody changed. */
     @FunctionalInterface
     public interface Changed {
@@ -300,18 +303,20 @@ public final class RecordForm extends VBox {
     }
 
     private void choice(Field field) {
-        ComboBox<Object> control =
-                Ui.choice(id(field), field.choices().toArray(), field.choices().getFirst(), RecordForm::words);
+        List<Object> choices = new ArrayList<>(field.optional() ? List.of(UNSAID) : List.of());
+        choices.addAll(field.choices());
+        ComboBox<Object> control = Ui.choice(id(field), choices.toArray(), choices.getFirst(), RecordForm::words);
         boolean[] showing = {false};
         control.setOnAction(e -> {
             Object chosen = control.getValue();
             if (!showing[0] && chosen != null) {
-                change(field, v -> wrapped(field, chosen));
+                change(field, v -> chosen.equals(UNSAID) ? Optional.empty() : wrapped(field, chosen));
             }
         });
         updates.add(r -> {
             showing[0] = true;
-            control.setValue(inside(field.get(r)));
+            Object value = field.get(r);
+            control.setValue(value instanceof Optional<?> o && o.isEmpty() ? UNSAID : inside(value));
             showing[0] = false;
         });
         labelled(field, control);
@@ -319,6 +324,9 @@ public final class RecordForm extends VBox {
 
     /** A constant's own words, or its name in small letters. */
     private static String words(Object constant) {
+        if (constant instanceof String said) {
+            return said;
+        }
         try {
             Method words = constant.getClass().getMethod("words");
             return (String) words.invoke(constant);
