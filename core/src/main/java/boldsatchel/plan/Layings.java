@@ -5,6 +5,7 @@ import boldsatchel.cables.CablesResult;
 import boldsatchel.cables.Lead;
 import boldsatchel.cables.Way;
 import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -15,8 +16,10 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Laid;
 import boldsatchel.machine.Opening;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Posture;
+import boldsatchel.machine.Purchase;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Figure;
@@ -169,13 +172,20 @@ public final class Layings {
                 || build.part(what).filter(p -> p.standing().toBuy()).isPresent();
     }
 
-    /** Takes a flat cable with its contacts on other sides. */
+    /** Takes a flat cable with its contacts on other sides; one that is here already is bought in vain. */
     public static Edit withContacts(String what, Facet.Joins.Ends ends) {
-        return new Edit(
-                "take a cable with contacts " + ends.words(),
-                b -> b.part(what)
-                        .flatMap(p -> p.facet(Facet.Joins.class).map(j -> b.with(p.withFacet(j.with(ends)))))
-                        .orElse(b));
+        return new Edit("take a cable with contacts " + ends.words(), b -> {
+            Optional<Part> old = b.part(what);
+            Optional<Part> by = old.flatMap(p -> p.facet(Facet.Joins.class).map(j -> p.withFacet(j.with(ends))));
+            if (by.isEmpty()) {
+                return b;
+            }
+            return old.get().standing().here()
+                    ? Edits.replacePart(old.get(), by.get().standing(Part.Standing.TO_BUY, Purchase.NONE))
+                            .change()
+                            .apply(b)
+                    : b.with(by.get());
+        });
     }
 
     /** A length that does for a way, mm. */

@@ -513,4 +513,26 @@ public final class CablesTest {
         assertThat(stop.message()).contains("has its contacts " + wrong.words());
         assertThat(found(Findings.remedied(stop, turned), "cable.contacts")).isEmpty();
     }
+
+    /** A cable that is here and cannot be plugged in is spent, and another has to be bought. */
+    @Test
+    public void aCableBoughtInVainIsSpent() {
+        Build wrong = contacts(Port.Contacts.UP, Port.Contacts.DOWN, Face.LEFT, Optional.of(Facet.Joins.Ends.SAME));
+        Part owned = Form.of(Part.class)
+                .field("price")
+                .with(
+                        Form.of(Part.class)
+                                .field("standing")
+                                .with(wrong.part("c").orElseThrow(), Part.Standing.BOUGHT),
+                        exact(4));
+        Build here = wrong.with(owned);
+        Build other =
+                Layings.withContacts("c", Facet.Joins.Ends.OPPOSITE).change().apply(here);
+        assertThat(other.part("c").orElseThrow().standing()).isEqualTo(Part.Standing.TO_BUY);
+        assertThat(other.money().entries()).hasSize(1);
+        assertThat(found(other, "cable.contacts")).isEmpty();
+        assertThat(Layings.withContacts("left", Facet.Joins.Ends.SAME).change().apply(here))
+                .as("no cable")
+                .isEqualTo(here);
+    }
 }
