@@ -297,7 +297,7 @@ public class StagesTest extends WindowHarness {
                         m instanceof boldsatchel.drawing.Mark.Text t && t.text().startsWith("4S2P pack"));
         robot.clickOn("#core-sample");
         settle();
-        assertThat(side.isVisible()).isFalse();
+        assertThat(side.getParent().isVisible()).isFalse();
     }
 
     @Test
