@@ -1,5 +1,6 @@
 package boldsatchel.abilities;
 
+import boldsatchel.machine.Build;
 import java.util.List;
 
 /**
@@ -17,5 +18,13 @@ public record Abilities(List<Gap> gaps, List<Sound> sounds) {
     public Abilities {
         gaps = List.copyOf(gaps);
         sounds = List.copyOf(sounds);
+    }
+
+    /** The gaps of a build as far as it has come: on a bare board every socket is a way in. */
+    public List<Gap> gaps(Build build) {
+        boolean bare = build.casing().shells().isEmpty();
+        return gaps.stream()
+                .filter(g -> !bare || g.kind() != Gap.Kind.NO_WAY_IN)
+                .toList();
     }
 }

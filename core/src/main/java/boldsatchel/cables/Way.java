@@ -225,8 +225,7 @@ public record Way(Lead lead, List<Knot> knots) {
         Vec now = across;
         List<Corner> corners = corners(Optional.of(across));
         for (int leg = 0; leg < legs(); leg++) {
-            int knot = leg;
-            boolean folded = corners.stream().anyMatch(c -> c.knot() == knot && c.fold());
+            boolean folded = isFolded(corners, leg);
             now = folded ? direction(leg - 1) : now;
             wide.add(now);
         }
@@ -244,14 +243,17 @@ public record Way(Lead lead, List<Knot> knots) {
         List<Corner> corners = corners(Optional.of(across));
         Vec now = side;
         for (int leg = 1; leg < legs(); leg++) {
-            int knot = leg;
-            boolean folded = corners.stream().anyMatch(c -> c.knot() == knot && c.fold());
+            boolean folded = isFolded(corners, leg);
             Vec flat = wide.get(leg).cross(direction(leg));
             Vec before = wide.get(leg - 1).cross(direction(leg - 1));
             double sign = folded ? -now.dot(flat) : now.dot(before);
             now = flat.times(sign < 0 ? -1 : 1);
         }
         return now;
+    }
+
+    private static boolean isFolded(List<Corner> corners, int knot) {
+        return corners.stream().anyMatch(c -> c.knot() == knot && c.fold());
     }
 
     /** What a corner has of the leg to the point beside it. */

@@ -66,6 +66,11 @@ public final class DrawnFile {
         return new FormatException(List.of(new FormatException.Problem(line, "", message)));
     }
 
+    /** As much of a text of the file as a message bears. */
+    static String cut(String text) {
+        return text.length() > 40 ? text.substring(0, 40) + "…" : text;
+    }
+
     /** With its low corner at nothing, without corners that say nothing, and only as large as parts are. */
     private static Drawn placed(Drawn drawn) throws FormatException {
         double left = drawn.outline().stream().mapToDouble(Flat::across).min().orElse(0);

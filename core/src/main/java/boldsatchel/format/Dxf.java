@@ -42,14 +42,10 @@ final class Dxf {
                 pairs.add(new Pair(
                         Integer.parseInt(lines.get(i).strip()), lines.get(i + 1).strip(), i + 2));
             } catch (NumberFormatException e) {
-                throw DrawnFile.wrong(i + 1, "“" + cut(lines.get(i)) + "” should be the number of a group");
+                throw DrawnFile.wrong(i + 1, "“" + DrawnFile.cut(lines.get(i)) + "” should be the number of a group");
             }
         }
         return new Dxf(pairs).drawn();
-    }
-
-    private static String cut(String text) {
-        return text.length() > 40 ? text.substring(0, 40) + "…" : text;
     }
 
     private Drawn drawn() throws FormatException {
@@ -84,7 +80,7 @@ final class Dxf {
         } catch (NumberFormatException e) {
             // Told below.
         }
-        throw DrawnFile.wrong(pair.line, "“" + cut(pair.value) + "” should be a number");
+        throw DrawnFile.wrong(pair.line, "“" + DrawnFile.cut(pair.value) + "” should be a number");
     }
 
     /** Reads the thing that begins here, and tells where the next begins. */

@@ -123,7 +123,7 @@ final class Svg {
 
     private void start(String name) throws FormatException {
         if (groups.isEmpty() && !name.equals("svg")) {
-            throw wrong("it begins with <" + cut(name) + ">, where an SVG begins with <svg>");
+            throw wrong("it begins with <" + DrawnFile.cut(name) + ">, where an SVG begins with <svg>");
         }
         Placing within = groups.isEmpty() ? Placing.NONE : groups.peek();
         Placing placing = within.then(groups.isEmpty() ? page() : transform(text("transform")));
@@ -183,7 +183,7 @@ final class Svg {
 
     private Placing step(String name, double[] n) throws FormatException {
         if (n.length == 0) {
-            throw wrong("“" + cut(name) + "” of a transform lacks its numbers");
+            throw wrong("“" + DrawnFile.cut(name) + "” of a transform lacks its numbers");
         }
         double second = n.length > 1 ? n[1] : 0;
         return switch (name) {
@@ -204,7 +204,7 @@ final class Svg {
                 }
                 yield new Placing(n[0], n[1], n[2], n[3], n[4], n[5]);
             }
-            default -> throw wrong("“" + cut(name) + "” is no transform that is known");
+            default -> throw wrong("“" + DrawnFile.cut(name) + "” is no transform that is known");
         };
     }
 
@@ -296,7 +296,7 @@ final class Svg {
         }
         Matcher matcher = LENGTH.matcher(text);
         if (!matcher.matches() || !UNITS.containsKey(matcher.group(2))) {
-            throw wrong(name + " is “" + cut(text) + "”, and should be a number");
+            throw wrong(name + " is “" + DrawnFile.cut(text) + "”, and should be a number");
         }
         String unit = matcher.group(2);
         return finite(matcher.group(1)) * (unit.isEmpty() ? 1 : UNITS.getOrDefault(unit, PIXEL_MM) / PIXEL_MM);
@@ -320,15 +320,11 @@ final class Svg {
         } catch (NumberFormatException e) {
             // Told below.
         }
-        throw wrong("“" + cut(text) + "” should be a number");
+        throw wrong("“" + DrawnFile.cut(text) + "” should be a number");
     }
 
     private FormatException wrong(String message) {
         return DrawnFile.wrong(xml.getLocation().getLineNumber(), message);
-    }
-
-    private static String cut(String text) {
-        return text.length() > 40 ? text.substring(0, 40) + "…" : text;
     }
 
     /** The commands of one path. */
@@ -360,7 +356,8 @@ final class Svg {
                     command = next;
                     at++;
                 } else if (command == ' ' || Character.toUpperCase(command) == 'Z') {
-                    throw wrong("a path goes on with “" + cut(text.substring(at)) + "”, where a command is wanted");
+                    throw wrong("a path goes on with “" + DrawnFile.cut(text.substring(at))
+                            + "”, where a command is wanted");
                 }
                 one(Character.toUpperCase(command), Character.isLowerCase(command));
                 last = Character.toUpperCase(command);
@@ -509,7 +506,7 @@ final class Svg {
                 throw wrong(
                         at >= text.length()
                                 ? "a path ends where a number is wanted"
-                                : "a path has “" + cut(text.substring(at)) + "” where a number is wanted");
+                                : "a path has “" + DrawnFile.cut(text.substring(at)) + "” where a number is wanted");
             }
             at = matcher.end();
             return finite(matcher.group());
@@ -521,8 +518,8 @@ final class Svg {
             if (at < text.length() && (text.charAt(at) == '0' || text.charAt(at) == '1')) {
                 return text.charAt(at++) == '1';
             }
-            throw wrong(
-                    "an arc of a path wants 0 or 1 here: “" + cut(text.substring(Math.min(at, text.length()))) + "”");
+            throw wrong("an arc of a path wants 0 or 1 here: “"
+                    + DrawnFile.cut(text.substring(Math.min(at, text.length()))) + "”");
         }
     }
 }

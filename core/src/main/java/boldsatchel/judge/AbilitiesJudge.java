@@ -38,12 +38,7 @@ public final class AbilitiesJudge implements Judge<Abilities> {
     @Override
     public Judgement judge(Build build, Abilities abilities) {
         List<Finding> findings = new ArrayList<>(abilities.gaps().size());
-        // On a bare board every socket is a way in.
-        boolean bare = build.casing().shells().isEmpty();
-        for (Gap gap : abilities.gaps()) {
-            if (bare && gap.kind() == Gap.Kind.NO_WAY_IN) {
-                continue;
-            }
+        for (Gap gap : abilities.gaps(build)) {
             Sheet sheet = new Sheet(findings, new AbilitiesTelling(build, abilities, gap));
             sheet.add(
                     code(gap.kind()), severity(gap.kind()), gap.subjects(), numbers("is", gap.is(), "may", gap.may()));

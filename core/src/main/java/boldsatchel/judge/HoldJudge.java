@@ -196,7 +196,8 @@ public final class HoldJudge implements Judge<HoldResult> {
                 case "hold.magnets-unsaid" ->
                     List.of(
                             Remedy.by(
-                                    "Take them for discs of 8 × 3 mm, 0.4 mm apart (a guess)",
+                                    "Take them for discs of " + size(Magnet.USUAL) + ", " + n(Magnet.USUAL.gapMm())
+                                            + " mm apart (a guess)",
                                     Fixings.magnets(part, Magnet.USUAL)),
                             Remedy.advice("Measure them, and write them into the joint"));
                 case "hold.magnets-weak" -> magnets(part);
@@ -208,6 +209,10 @@ public final class HoldJudge implements Judge<HoldResult> {
             };
         }
 
+        private static String size(Magnet magnet) {
+            return n(magnet.diameterMm()) + " × " + n(magnet.thickMm()) + " mm";
+        }
+
         private List<Remedy> magnets(String shell) {
             List<Remedy> cures = new ArrayList<>();
             hold.magnets().stream()
@@ -216,9 +221,7 @@ public final class HoldJudge implements Judge<HoldResult> {
                     .flatMap(m -> Fixings.strongEnough(build, m))
                     .ifPresent(held -> cures.add(Remedy.by(
                             "Take " + held.count() + " magnets of "
-                                    + held.magnet()
-                                            .map(m -> n(m.diameterMm()) + " × " + n(m.thickMm()) + " mm")
-                                            .orElse("these"),
+                                    + held.magnet().map(HoldTelling::size).orElse("these"),
                             Fixings.heldSo(shell, held))));
             cures.add(Remedy.advice("Bring them nearer together, or screw or latch the tray"));
             return cures;

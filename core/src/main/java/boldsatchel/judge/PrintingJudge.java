@@ -62,7 +62,7 @@ public final class PrintingJudge implements Judge<PrintingResult> {
                     "print.gauge",
                     Severity.NOTE,
                     List.of(tray.shell()),
-                    numbers("openings", tray.openings(), "posts", tray.posts()));
+                    numbers("openings", tray.openings(), "bosses", tray.bosses()));
         }
         return new Judgement(List.of(), sheet.findings());
     }
@@ -75,15 +75,15 @@ public final class PrintingJudge implements Judge<PrintingResult> {
             return switch (f.code()) {
                 case "print.seam" ->
                     "A seam of " + name(build, f.first()) + " runs through "
-                            + crossed(f).what() + ", or nearer than " + n(PrintingEngine.LAP_MM) + " mm"
-                            + " by it: there is no room for the lap that joins the pieces.";
+                            + crossed(f).what() + ", or nearer than " + n(PrintingEngine.LAP_MM)
+                            + " mm by it: there is no room for the lap that joins the pieces.";
                 case "print.tight" ->
-                    "“" + tight(f).opening() + "” leaves " + f.n("roomMm") + " mm" + " on its narrowest side, and "
-                            + f.n("lostMm") + " mm" + " are lost as it is printed: the plug of "
+                    "“" + tight(f).opening() + "” leaves " + f.n("roomMm") + " mm on its narrowest side, and "
+                            + f.n("lostMm") + " mm are lost as it is printed: the plug of "
                             + name(build, f.first()) + " will not go in.";
                 case "print.gauge" ->
                     "How holes come out of this printer is not known yet, and in " + name(build, f.first()) + " "
-                            + fits(f) + (f.number("openings") + f.number("posts") == 1 ? " has" : " have")
+                            + fits(f) + (f.number("openings") + f.number("bosses") == 1 ? " has" : " have")
                             + " to fit: print a small gauge piece first, with a hole and a post like them.";
                 default -> throw Telling.unknown(f);
             };
@@ -92,7 +92,7 @@ public final class PrintingJudge implements Judge<PrintingResult> {
         private static String fits(Noted f) {
             List<String> all = new ArrayList<>();
             counted(all, f.number("openings"), "opening");
-            counted(all, f.number("posts"), "boss");
+            counted(all, f.number("bosses"), "boss");
             return String.join(" and ", all);
         }
 

@@ -37,9 +37,9 @@ public record PrintingResult(List<Crossed> crossed, List<Ungauged> ungauged, Lis
      *
      * @param shell its id
      * @param openings for sockets and buttons
-     * @param posts for screws
+     * @param bosses for screws
      */
-    public record Ungauged(String shell, int openings, int posts) {}
+    public record Ungauged(String shell, int openings, int bosses) {}
 
     /**
      * An opening that comes out too small for its plug.

@@ -16,7 +16,7 @@ final class AbilitiesReport {
 
     static void write(ObjectNode at, Build build, Abilities abilities) {
         ArrayNode gaps = at.putArray("gaps");
-        abilities.gaps().forEach(g -> {
+        abilities.gaps(build).forEach(g -> {
             ObjectNode node = gaps.addObject();
             node.put("kind", word(g.kind()));
             ArrayNode parts = node.putArray("parts");

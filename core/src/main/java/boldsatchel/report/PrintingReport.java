@@ -25,7 +25,7 @@ final class PrintingReport {
             ObjectNode one = ungauged.addObject();
             one.put("tray", u.shell());
             one.put("openings", u.openings());
-            one.put("bosses", u.posts());
+            one.put("bosses", u.bosses());
         });
         ArrayNode tight = node.putArray("tightOpenings");
         printing.tight().forEach(t -> {
