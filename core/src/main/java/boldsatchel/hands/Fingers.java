@@ -8,11 +8,13 @@ import boldsatchel.geometry.Outlines;
 import boldsatchel.geometry.Vec;
 import boldsatchel.hands.HandsResult.Typing;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Posture;
+import boldsatchel.machine.User;
 import java.util.List;
 
 /**
  * What wrists meet at a keyboard, and what a keystroke does to the machine. The wrists lie on what is before the keys, where that is deep enough, and
- * else on the table or the thighs.
+ * else on a rest that lies there, on the table or the thighs.
  */
 record Fingers(Build build, Posed posed, BalanceResult balance, BalanceResult.InPosture in) {
 
@@ -38,12 +40,19 @@ record Fingers(Build build, Posed posed, BalanceResult balance, BalanceResult.In
     private Typing typing(Posed.Keyboard keyboard) {
         Box out = posed.standing.outside();
         boolean rests = keyboard.belongs() && keyboard.frontY() - out.y() >= PALM_MM;
-        double support = rests ? out.high(2) : keyboard.belongs() ? posed.tableZ : tableOf(keyboard);
+        double support = rests ? out.high(2) : rest() + (keyboard.belongs() ? posed.tableZ : tableOf(keyboard));
         double rise = keyboard.top().z() - support;
         double slope =
                 Math.toDegrees(Math.atan2(-keyboard.out().y(), keyboard.out().z()));
         double wrist = Math.toDegrees(Math.atan(rise / WRIST_TO_TIPS_MM)) + slope;
         return new Typing(keyboard.part().id(), rise, wrist, grips(keyboard), keyboard.belongs() && tips(keyboard));
+    }
+
+    /** A rest for the palms lies on a table; on thighs none does. */
+    private double rest() {
+        return posed.posture.held() == Posture.Held.TABLE
+                ? build.brief().user().flatMap(User::palmsMm).orElse(0.0)
+                : 0;
     }
 
     private double tableOf(Posed.Keyboard keyboard) {

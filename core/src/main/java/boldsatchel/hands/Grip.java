@@ -59,6 +59,11 @@ public record Grip(Build build, BalanceResult.InPosture in) {
         return Stature.of(user).thumb();
     }
 
+    /** How far before the eyes, along the ground, the user still types, mm. */
+    public static double arms(User user) {
+        return Stature.of(user).eyesBehindFarFingers();
+    }
+
     private Optional<Vec> at() {
         return at(build.casing(), in.posture());
     }

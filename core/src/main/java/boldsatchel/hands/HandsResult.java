@@ -63,7 +63,7 @@ public record HandsResult(List<InPosture> postures, SetUp setUp) {
      * @param obliqueDeg between where the screen faces and where the eyes are
      * @param rollDeg how far its picture is turned about the line of sight; not a number where the machine is held up
      * @param capitalsArcmin height of capital letters as they are seen, minutes of arc
-     * @param dotArcmin size of a dot as it is seen, minutes of arc
+     * @param dotArcmin size of a dot as it is drawn and seen, minutes of arc; at a scale of 2 one is drawn with four
      */
     public record Sight(
             String screen,

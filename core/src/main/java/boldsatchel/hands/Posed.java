@@ -34,7 +34,7 @@ final class Posed {
      * @param across its sides, of length one
      * @param up across both
      * @param areaMm2 of it
-     * @param dotMm size of a dot
+     * @param dotMm size of a dot as the system draws, a scale of the screen included
      */
     record Screen(String part, Vec middle, Vec out, Vec across, Vec up, double areaMm2, double dotMm) {}
 
@@ -113,7 +113,7 @@ final class Posed {
                     pose.direction(Vec.on(0, 1)),
                     pose.direction(Vec.on(1, 1)),
                     area,
-                    Math.sqrt(area / shows.widthPx() / shows.heightPx())));
+                    Math.sqrt(area / shows.widthPx() / shows.heightPx()) * shows.drawn()));
         }
     }
 

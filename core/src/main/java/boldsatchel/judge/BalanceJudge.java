@@ -246,6 +246,27 @@ public final class BalanceJudge implements Judge<BalanceResult> {
     /** Tells of what unbalances a machine. */
     private record BalanceTelling(Build build, BalanceResult balance) implements Telling {
 
+        /** The hinge that a finding is about: the one that sags carries its subject, the one that lifts is on it. */
+        private Optional<Joint> hinge(Noted f) {
+            boolean weak = f.code().equals("balance.hinge-weak");
+            return build.casing().joints().stream()
+                    .filter(j -> (weak ? j.carries() : j.on()).equals(f.first()))
+                    .filter(j -> balance.joints().stream()
+                            .anyMatch(o -> o.joint().equals(j.id())
+                                    && (weak ? !o.sags().isEmpty() : o.lifts())))
+                    .findFirst();
+        }
+
+        private List<Remedy> hinges(Noted f, String advice) {
+            List<Remedy> remedies = new ArrayList<>();
+            hinge(f).ifPresent(j -> Steadying.friction(build, j.id())
+                    .ifPresent(nm -> remedies.add(Remedy.by(
+                            "Take hinges for " + j.name() + " that hold " + Units.format(nm, 2, "N·m") + " together",
+                            Steadying.hinged(j.id(), nm)))));
+            remedies.add(Remedy.advice(advice));
+            return remedies;
+        }
+
         private boolean lidded() {
             return !balance.joints().isEmpty();
         }
@@ -314,8 +335,8 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                     }
                     yield remedies;
                 }
-                case "balance.hinge-weak" -> List.of(Remedy.advice("Take stiffer hinges or one more"));
-                case "balance.hinge-lifts" -> List.of(Remedy.advice("Take softer hinges or move weight to the front"));
+                case "balance.hinge-weak" -> hinges(f, "Take stiffer hinges or one more");
+                case "balance.hinge-lifts" -> hinges(f, "Take softer hinges or move weight to the front");
                 case "balance.too-heavy" ->
                     List.of(Remedy.advice("Look at the heaviest items in the working of Carries"));
                 default -> throw Telling.unknown(f);

@@ -1,11 +1,8 @@
 package boldsatchel.judge;
 
-import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.edit.CaseEdits;
-import boldsatchel.edit.Edit;
-import boldsatchel.edit.Edits;
 import boldsatchel.engine.Engine;
 import boldsatchel.hands.HandsEngine;
 import boldsatchel.hands.HandsResult;
@@ -15,11 +12,8 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Section;
-import boldsatchel.machine.User;
 import boldsatchel.plan.Aside;
-import boldsatchel.plan.Holding;
 import boldsatchel.quantity.Units;
-import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Judge;
 import boldsatchel.verdict.Judgement;
@@ -31,7 +25,6 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -43,20 +36,20 @@ public final class HandsJudge implements Judge<HandsResult> {
     /** Capitals that can be read, minutes of arc (ISO 9241-303). */
     private static final double LEAST_ARCMIN = 16;
     /** Eyes turned down by 20°, and the head bent by 25° (ISO 11226). */
-    private static final double MOST_BELOW_DEG = 45;
+    static final double MOST_BELOW_DEG = 45;
     /** Seen further from aside, a picture's colours and letters suffer (after ISO 9241-303). */
     private static final double MOST_OBLIQUE_DEG = 40;
     /** A turned picture is seen as such from about here; a guess. */
-    private static final double MOST_ROLL_DEG = 3;
+    static final double MOST_ROLL_DEG = 3;
     /** What goes from one screen to the other changes its size by this; a guess. */
-    private static final double MOST_UNEQUAL = 1.25;
+    static final double MOST_UNEQUAL = 1.25;
     /** From pressing a key to seeing its letter (R. B. Miller, AFIPS Fall Joint Computer Conference 1968, 267), s. */
     private static final double MOST_LAG_S = 0.2;
 
     /** A wrist bent more is a strained one (RULA: McAtamney and Corlett, Applied Ergonomics 24, 1993). */
-    private static final double MOST_WRIST_DEG = 15;
+    static final double MOST_WRIST_DEG = 15;
     /** What tires sooner than this is asked a second look; a guess. */
-    private static final double LEAST_MINUTES = 10;
+    static final double LEAST_MINUTES = 10;
     /** What hangs more crooked than this knocks against the leg; a guess. */
     private static final double MOST_HANG_DEG = 15;
 
@@ -136,14 +129,27 @@ public final class HandsJudge implements Judge<HandsResult> {
         public List<Remedy> cures(Noted f) {
             List<Remedy> cures = new ArrayList<>();
             for (String id : setUp.pieces()) {
-                build.shell(id)
-                        .flatMap(s -> CaseEdits.hinge(build, s).or(() -> CaseEdits.screwOn(build, s)))
-                        .or(() -> build.part(id).flatMap(p -> Aside.into(build, p)))
-                        .ifPresent(e -> cures.add(Remedy.by(Words.begun(e.name()), e)));
+                cures.addAll(pieceJoined(build, id));
             }
             cures.add(Remedy.advice("Join a piece to the machine by a hinge or a slide, or leave it plugged in"));
             return cures;
         }
+    }
+
+    /**
+     * A piece that lies beside the machine made part of it; nothing where it is.
+     *
+     * @param id of a tray or part
+     */
+    static List<Remedy> pieceJoined(Build build, String id) {
+        return build
+                .shell(id)
+                .filter(s -> !build.casing().belongs(s.id()))
+                .flatMap(s -> CaseEdits.hinge(build, s).or(() -> CaseEdits.screwOn(build, s)))
+                .or(() -> build.part(id).flatMap(p -> Aside.into(build, p)))
+                .map(e -> Remedy.by(Words.begun(e.name()), e))
+                .stream()
+                .toList();
     }
 
     /** Something that is off its limit. */
@@ -204,162 +210,6 @@ public final class HandsJudge implements Judge<HandsResult> {
             List<String> subjects = subject.isEmpty() ? List.of() : List.of(subject);
             all.add(new Found(
                     code, severity, subjects, numbers("is", Math.abs(is), "may", Math.abs(may)), is - may, in));
-        }
-    }
-
-    /** Tells what bodies will mind. */
-    private record HandsTelling(Build build, HandsResult.InPosture in) implements Telling {
-
-        private String where() {
-            return build.casing().postures().isEmpty()
-                    ? ""
-                    : " in the posture “" + in.posture().name() + "”";
-        }
-
-        private Optional<HandsResult.Sight> sight(Noted f) {
-            return in.sights().stream()
-                    .filter(s -> s.screen().equals(f.first()))
-                    .findFirst();
-        }
-
-        private String eyes(Noted f) {
-            return sight(f).map(s -> Units.format(s.eyesMm(), 0, "mm")).orElse("some way");
-        }
-
-        private String controls() {
-            List<String> out = in.reaches().stream()
-                    .filter(r -> r.beyondMm() > 0)
-                    .map(HandsResult.Reach::control)
-                    .distinct()
-                    .toList();
-            return "“" + String.join("”, “", out) + "”";
-        }
-
-        private String tired() {
-            return in.loads().stream()
-                    .min(Comparator.comparingDouble(HandsResult.Load::minutes))
-                    .map(l -> l.bearer().words() + " bears " + Units.format(l.momentNm(), 1, "N·m"))
-                    .orElse("");
-        }
-
-        @Override
-        public String sentence(Noted f) {
-            String is = Units.format(f.number("is"), 0, "");
-            String may = Units.format(f.number("may"), 0, "");
-            return switch (f.code()) {
-                case "hands.typing-lag" ->
-                    "A letter that is typed comes to be seen on " + name(build, f.first()) + " after up to " + f.n("is")
-                            + " s; beyond " + f.n("may") + " s typing feels slow.";
-                case "hands.letters-small" ->
-                    "From " + eyes(f) + " capitals of "
-                            + Units.format(
-                                    build.brief().user().orElse(User.USUAL).capitalsPx(), 0, "")
-                            + " pixels on " + name(build, f.first()) + " are " + is
-                            + "′ (minutes of arc) high" + where() + "; under " + may + "′ they are hard to read.";
-                case "hands.screen-low" ->
-                    "The eyes look " + is + "° down at " + name(build, f.first()) + where() + "; beyond " + may
-                            + "° the neck is bent for as long as it is used.";
-                case "hands.screen-aside" ->
-                    name(build, f.first()) + " is turned " + is + "° from the eyes" + where() + "; up to " + may
-                            + "° is usual.";
-                case "hands.screen-rolled" ->
-                    "The picture of " + name(build, f.first()) + " is turned by " + is + "°" + where()
-                            + ", as the hinge it hangs on leans.";
-                case "hands.screens-unequal" ->
-                    "What goes from one screen to the other changes its size by " + Units.format(f.number("is"), 1, "")
-                            + " times" + where() + ".";
-                case "hands.keys-high" ->
-                    name(build, f.first()) + " bends the wrists back by " + is + "°" + where() + "; up to " + may
-                            + "° strains nobody.";
-                case "hands.walks" ->
-                    "Typing on " + name(build, f.first()) + " pushes it over the table" + where()
-                            + ": it is too light for what it stands on.";
-                case "hands.typing-tips" ->
-                    "A keystroke at the edge of " + name(build, f.first()) + " lifts the far side" + where() + ".";
-                case "hands.head-heavy" ->
-                    "It pulls the head forward with " + Units.format(f.number("is"), 1, "N·m") + where() + "; about "
-                            + Units.format(f.number("may"), 1, "N·m") + " are borne for long.";
-                case "hands.tires" ->
-                    "Held" + where() + " it weighs " + Units.format(in.massG(), 0, "g") + ": " + tired()
-                            + " and wants a rest after about " + Units.format(f.number("is"), 0, "min") + ".";
-                case "hands.out-of-reach" ->
-                    controls() + " out of reach of the thumbs" + where() + ", by up to " + is + " mm.";
-                case "hands.hangs-crooked" -> "From its handle it hangs " + is + "° crooked" + where() + ".";
-                case "hands.hold-unknown" ->
-                    "Nobody said where it is held" + where() + ": what it asks of the body is not known.";
-                default -> throw Telling.unknown(f);
-            };
-        }
-
-        @Override
-        public List<Remedy> cures(Noted f) {
-            String posture = in.posture().name();
-            return switch (f.code()) {
-                case "hands.typing-lag" -> {
-                    List<Remedy> cures = new ArrayList<>();
-                    build.part(f.first())
-                            .ifPresent(slow -> Picks.quickScreen(slow)
-                                    .ifPresent(quick -> cures.add(Remedy.by(
-                                            "Take “" + quick.name() + "” off the shelf in its place",
-                                            Edits.replacePart(slow, quick)))));
-                    cures.add(Remedy.advice("Let the system draw only what changed, if the panel can"));
-                    cures.add(Remedy.advice("Type on another screen, and read on this one"));
-                    yield cures;
-                }
-                case "hands.letters-small" -> {
-                    double px = Holding.capitalsPx(build, sight(f).orElseThrow());
-                    yield List.of(
-                            Remedy.by(
-                                    "Let the system draw capitals " + Units.format(px, 0, "") + " pixels high",
-                                    Holding.drawing(px)),
-                            Remedy.advice("Bring the screen nearer, or take one with fewer or larger dots"));
-                }
-                case "hands.screen-low" ->
-                    List.of(
-                            Remedy.advice("Raise the screen: legs, a stand, or a longer lid"),
-                            Remedy.advice("Write in the brief how near the eyes come, if they do"));
-                case "hands.screen-aside" -> {
-                    List<Remedy> cures = new ArrayList<>();
-                    Holding.facing(build, in.posture(), f.first())
-                            .ifPresent(turned -> cures.add(Remedy.by(
-                                    "Open " + turned.joint().name() + " to " + Units.format(turned.deg(), 0, "°")
-                                            + " in this posture",
-                                    CaseEdits.open(turned.joint(), in.posture(), turned.deg()))));
-                    cures.add(Remedy.advice("Hang the screen so that it can be turned to the eyes"));
-                    yield cures;
-                }
-                case "hands.screen-rolled" ->
-                    List.of(Remedy.advice("Hang it on an upright hinge, or on a second one that turns it back"));
-                case "hands.screens-unequal" ->
-                    List.of(Remedy.advice("Set another scale for one of them, where the system can"));
-                case "hands.keys-high" ->
-                    List.of(Remedy.advice("Put a palm rest at least 60 mm deep before it, or lower it"));
-                case "hands.walks" -> List.of(Remedy.advice("Put rubber feet under it"));
-                case "hands.typing-tips" ->
-                    List.of(Remedy.advice("Put feet further out, or the battery under the keys"));
-                case "hands.head-heavy" ->
-                    List.of(Remedy.advice("Put the battery at the back of the band, as a counterweight"));
-                case "hands.tires" ->
-                    List.of(
-                            Remedy.advice("Hang it on a strap, or use it on the lap for long work"),
-                            Remedy.advice("Look at the heaviest items in the working of Carries"));
-                case "hands.out-of-reach" -> {
-                    Optional<Build> nearer = Holding.nearer(build, posture);
-                    List<Remedy> remedies = new ArrayList<>();
-                    nearer.ifPresent(n -> remedies.add(Remedy.by(
-                            "Hold it where the thumbs come nearest",
-                            new Edit(
-                                    "hold it elsewhere",
-                                    b -> Holding.nearer(b, posture).orElse(b)))));
-                    remedies.add(Remedy.advice("Move the controls to the sides"));
-                    yield remedies;
-                }
-                case "hands.hangs-crooked" ->
-                    List.of(Remedy.by("Put the handle over the weight", Holding.overTheCentre(posture)));
-                case "hands.hold-unknown" ->
-                    List.of(Remedy.by("Hold it over its weight", Holding.overTheCentre(posture)));
-                default -> throw Telling.unknown(f);
-            };
         }
     }
 }

@@ -644,6 +644,7 @@ public sealed interface Facet {
      * @param picture its visible rectangle in the part's frame, on the top face
      * @param hertz pictures a second that it is made for
      * @param bits a pixel
+     * @param scale how much larger than without the system draws on it, where somebody set that
      */
     @Label("Shows a picture")
     record ShowsPicture(
@@ -655,8 +656,26 @@ public sealed interface Facet {
             double hertz,
 
             @Label(value = "bits a pixel", absent = 24, least = 1, most = 48)
-            int bits)
-            implements Facet {}
+            int bits,
+
+            @Label(value = "drawn larger by, times", least = 0.5, most = 8)
+            Optional<Double> scale)
+            implements Facet {
+        /** Drawn on as systems do that nobody told otherwise. */
+        public ShowsPicture(int widthPx, int heightPx, Box picture, double hertz, int bits) {
+            this(widthPx, heightPx, picture, hertz, bits, Optional.empty());
+        }
+
+        /** How much larger than without the system draws on it; 1 where nobody set that. */
+        public double drawn() {
+            return scale.orElse(1.0);
+        }
+
+        /** The same drawn on at a scale. */
+        public ShowsPicture drawn(double newScale) {
+            return new ShowsPicture(widthPx, heightPx, picture, hertz, bits, Optional.of(newScale));
+        }
+    }
 
     /**
      * A cable, or a plain adapter: joins what its ends are plugged into, wire by wire, and changes nothing.

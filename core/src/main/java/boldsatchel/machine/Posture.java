@@ -129,6 +129,11 @@ public record Posture(
                 at);
     }
 
+    /** The same carried otherwise; where it is held is another matter then. */
+    public Posture carriedBy(Held newHeld) {
+        return new Posture(name, newHeld, used, settings, Optional.empty());
+    }
+
     /** The same held elsewhere. */
     public Posture heldAt(Vec newAt) {
         return new Posture(name, held, used, settings, Optional.of(newAt));

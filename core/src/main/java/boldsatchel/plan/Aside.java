@@ -12,7 +12,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.reach.ReachEngine;
 import java.util.Optional;
 
-/** Puts parts elsewhere: aside, where they lie before something, or into the case, where they lie beside it. */
+/** Puts parts elsewhere: aside, where they lie before something, into the case, where they lie beside it, or out of it. */
 public final class Aside {
 
     private Aside() {}
@@ -45,6 +45,15 @@ public final class Aside {
                         .keeping(w.before(shell.orElseThrow(), ReachEngine.BESIDE_MM))
                         .of(part.orElseThrow()))
                 .map(free -> lies.orElseThrow().at(free.at()).turned(free.orientation()));
+    }
+
+    /** Takes a part out of the case, to lie or be worn beside the machine. */
+    public static Edit out(Part part) {
+        return new Edit(
+                "take " + part.name() + " out",
+                b -> b.part(part.id())
+                        .map(p -> Edits.unplace(p).change().apply(b.with(p.withFacet(new Facet.StaysBeside()))))
+                        .orElse(b));
     }
 
     /** Puts a part that stays beside the machine into the first of its trays that has room; nothing where none has. */

@@ -2,21 +2,23 @@ package boldsatchel.plan;
 
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.balance.BalanceResult;
-import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.hands.Grip;
 import boldsatchel.hands.HandsEngine;
 import boldsatchel.hands.HandsResult;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Joint;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.User;
-import java.util.List;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /** Where a machine is better held, and how large letters want to be. */
 public final class Holding {
@@ -26,22 +28,12 @@ public final class Holding {
     /** Text is read with ease at this height of capitals, minutes of arc (ISO 9241-303: 20 to 22). */
     private static final double EASY_ARCMIN = 20;
 
-    /** Angles of a hinge that are tried, and what is worth turning it. */
-    private static final double TURN_DEG = 5;
-
-    private static final double LEAST_GAIN_DEG = 1;
-
     private Holding() {}
 
     /** Puts the handle, or the band, over the centre of mass. */
     public static Edit overTheCentre(String posture) {
-        return new Edit("hold it over its weight", b -> {
-            Optional<BalanceResult.InPosture> in = BalanceEngine.evaluate(b).posture(posture);
-            Optional<Shell> standing = b.casing().standing();
-            return in.isPresent() && standing.isPresent()
-                    ? heldAt(b, in.get().posture(), over(in.get(), standing.get()))
-                    : b;
-        });
+        return new Edit(
+                "hold it over its weight", b -> held(b, posture, Holding::over).orElse(b));
     }
 
     private static Vec over(BalanceResult.InPosture in, Shell standing) {
@@ -85,41 +77,75 @@ public final class Holding {
                 .orElse(Double.NEGATIVE_INFINITY);
     }
 
-    /**
-     * A hinge opened otherwise.
-     *
-     * @param deg how far
-     */
-    public record Turned(Joint joint, double deg) {}
-
-    /** The hinge between a screen and the tray that stands, opened so that the screen faces the eyes best; nothing where none helps. */
-    public static Optional<Turned> facing(Build build, Posture posture, String screen) {
-        double least = oblique(build, posture.name(), screen) - LEAST_GAIN_DEG;
-        Optional<Turned> best = Optional.empty();
-        for (Joint joint :
-                build.placement(screen).map(p -> build.casing().path(p.shell())).orElse(List.of())) {
-            for (double deg = 0;
-                    joint.way() instanceof Joint.Hinged && deg <= joint.way().most();
-                    deg += TURN_DEG) {
-                Build turned = CaseEdits.open(joint, posture, deg).change().apply(build);
-                double oblique = oblique(turned, posture.name(), screen);
-                if (oblique < least) {
-                    least = oblique;
-                    best = Optional.of(new Turned(joint, deg));
-                }
-            }
-        }
-        return best;
+    /** Carries it otherwise in a posture. */
+    public static Edit carried(String posture, Posture.Held held) {
+        return Edits.casing(
+                "carry it with " + held.words(),
+                c -> c.looks().stream()
+                        .filter(p -> p.name().equals(posture))
+                        .findFirst()
+                        .map(p -> c.withPosture(p.carriedBy(held)))
+                        .orElse(c));
     }
 
-    private static double oblique(Build build, String posture, String screen) {
-        return HandsEngine.evaluate(build, BalanceEngine.evaluate(build)).postures().stream()
-                .filter(in -> in.posture().name().equals(posture))
-                .flatMap(in -> in.sights().stream())
-                .filter(s -> s.screen().equals(screen))
-                .mapToDouble(HandsResult.Sight::obliqueDeg)
-                .findFirst()
+    /** The build held in two hands beside its weight, where nothing of it tires before that long; nothing where something does. */
+    public static Optional<Build> level(Build build, String posture, double leastMinutes) {
+        return held(build, posture, (in, standing) -> {
+                    Vec now = Grip.at(build.casing(), in.posture()).orElse(in.centre());
+                    return new Vec(now.x(), in.centre().y(), now.z());
+                })
+                .filter(b -> tiresAfter(b, posture) >= leastMinutes);
+    }
+
+    /** The build worn with that of its sides at the forehead that its weight is nearest to, where a neck bears that; nothing where none does. */
+    public static Optional<Build> nearHead(Build build, String posture) {
+        return held(
+                        build,
+                        posture,
+                        (in, standing) -> Face.ALL.stream()
+                                .map(f -> onSide(in.centre(), standing.outside(), f))
+                                .min(Comparator.comparingDouble(
+                                        at -> at.minus(in.centre()).length()))
+                                .orElseThrow())
+                .filter(b -> isBorne(b, posture));
+    }
+
+    private static Vec onSide(Vec point, Box box, Face face) {
+        return point.plus(Vec.on(face.axis(), box.end(face) - point.along(face.axis())));
+    }
+
+    /** The lightest of the batteries that may be worn elsewhere so that a neck bears the rest; nothing where none is enough. */
+    public static Optional<Part> toBelt(Build build, String posture) {
+        return build.layout().placements().stream()
+                .filter(p -> build.casing().belongs(p.shell()))
+                .flatMap(p -> build.part(p.part()).stream())
+                .filter(p -> p.family() == Family.BATTERY)
+                .sorted(Comparator.comparingDouble(p -> p.massG().value()))
+                .filter(p -> isBorne(Aside.out(p).change().apply(build), posture))
+                .findFirst();
+    }
+
+    private static boolean isBorne(Build build, String posture) {
+        return in(build, posture).stream().flatMap(i -> i.loads().stream()).noneMatch(l -> l.momentNm() > l.mostNm());
+    }
+
+    private static double tiresAfter(Build build, String posture) {
+        return in(build, posture).stream()
+                .flatMap(i -> i.loads().stream())
+                .mapToDouble(HandsResult.Load::minutes)
+                .min()
                 .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    private static Optional<HandsResult.InPosture> in(Build build, String posture) {
+        return HandsEngine.evaluate(build, BalanceEngine.evaluate(build)).posture(posture);
+    }
+
+    private static Optional<Build> held(
+            Build build, String posture, BiFunction<BalanceResult.InPosture, Shell, Vec> place) {
+        return BalanceEngine.evaluate(build)
+                .posture(posture)
+                .flatMap(in -> build.casing().standing().map(s -> heldAt(build, in.posture(), place.apply(in, s))));
     }
 
     /** Letters so large that those of a screen are read with ease. */

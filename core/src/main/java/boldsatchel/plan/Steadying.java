@@ -22,8 +22,10 @@ import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Predicate;
 
-/** What keeps a machine from tipping: a stop for what opens too far, and a weight in front. */
+/** What keeps a machine from tipping: a stop for what opens too far, a move, a weight in front; and hinges as stiff as they should be. */
 public final class Steadying {
 
     /** A lid that opens less than this is of little use, degrees. */
@@ -34,6 +36,12 @@ public final class Steadying {
     private static final double BAR_DEEP_MM = 12;
     private static final double BAR_WIDE = 0.45;
     private static final int MOST_TRIES = 8;
+
+    /** Of the torque it bears a hinge is to hold that much, or as much less as does. */
+    private static final double HOLDS = 1.25;
+
+    private static final double HOLDS_LEAST = 0.1;
+    private static final double HOLDS_STEP = 0.05;
     private static final double HEAVIER = 1.25;
 
     private Steadying() {}
@@ -72,11 +80,57 @@ public final class Steadying {
                 .orElse(joint);
     }
 
+    /** Friction of a hinge at which it neither sags nor lifts what it is on, N·m; nothing where there is none. */
+    public static OptionalDouble friction(Build build, String hinge) {
+        double torque = BalanceEngine.evaluate(build).joints().stream()
+                .filter(j -> j.joint().equals(hinge))
+                .mapToDouble(BalanceResult.OfJoint::torqueNm)
+                .max()
+                .orElse(0);
+        for (double share = HOLDS; share > HOLDS_LEAST && torque > 0; share -= HOLDS_STEP) {
+            double friction = Math.ceil(torque * share * 100) / 100;
+            boolean holds = BalanceEngine.evaluate(
+                            hinged(hinge, friction).change().apply(build))
+                    .joints()
+                    .stream()
+                    .filter(j -> j.joint().equals(hinge))
+                    .allMatch(j -> j.sags().isEmpty() && !j.lifts());
+            if (holds) {
+                return OptionalDouble.of(friction);
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    /** Takes hinges of another friction for a joint. */
+    public static Edit hinged(String joint, double frictionNm) {
+        return Edits.casing(
+                "take other hinges",
+                c -> c.joint(joint)
+                        .map(j -> c.withJoint(j.withFriction(Figure.planned(frictionNm))))
+                        .orElse(c));
+    }
+
+    /** Whether a machine stands as its brief wants. */
+    public static final Predicate<Build> STANDS = build -> BalanceEngine.evaluate(build)
+            .tipMarginDeg()
+            .filter(m -> m.nominal() >= build.brief().limits().tipMarginDeg())
+            .isPresent();
+
     /** A build with a bar of steel at the front of the tray that stands, as heavy as it takes where there is room for it; nothing where there is none. */
     public static Optional<Build> weighted(Build build) {
+        return weighted(build, BalanceEngine.evaluate(build).counterweightG().orElse(0.0), STANDS);
+    }
+
+    /**
+     * The same for something else that a weight in front is to mend.
+     *
+     * @param leastG where to begin
+     * @param enough whether it is mended
+     */
+    public static Optional<Build> weighted(Build build, double leastG, Predicate<Build> enough) {
         Optional<Shell> base = build.casing().standing();
-        double grams = BalanceEngine.evaluate(build).counterweightG().orElse(0.0);
-        double wanted = build.brief().limits().tipMarginDeg();
+        double grams = leastG;
         for (int i = 0; i < MOST_TRIES && grams > 0 && base.isPresent(); i++) {
             Part bar = bar(build, base.get(), grams);
             Optional<Placement> place =
@@ -85,11 +139,7 @@ public final class Steadying {
                 return Optional.empty();
             }
             Build with = build.with(bar).with(place.get());
-            boolean stands = BalanceEngine.evaluate(with)
-                    .tipMarginDeg()
-                    .filter(m -> m.nominal() >= wanted)
-                    .isPresent();
-            if (stands) {
+            if (enough.test(with)) {
                 return Optional.of(with);
             }
             grams *= HEAVIER;
@@ -111,7 +161,11 @@ public final class Steadying {
 
     /** Of all parts that could move alone the one for which least mass goes least far; nothing where none is enough. */
     public static Optional<Shift> shift(Build build) {
-        double wanted = build.brief().limits().tipMarginDeg();
+        return shift(build, STANDS);
+    }
+
+    /** The same for something else that a move is to mend. */
+    public static Optional<Shift> shift(Build build, Predicate<Build> enough) {
         double gap = build.brief().limits().gapMm();
         List<Placed> placed = Placed.all(build);
         Optional<Shift> best = Optional.empty();
@@ -119,7 +173,7 @@ public final class Steadying {
         for (Placed p : placed) {
             for (Face way : List.of(Face.FRONT, Face.BACK, Face.LEFT, Face.RIGHT)) {
                 double room = isFixed(p) ? 0 : Math.floor(room(p, way, placed, gap));
-                double high = firstThatStands(build, p, way, room, wanted);
+                double high = firstEnough(build, p, way, room, enough);
                 if (Double.isNaN(high)) {
                     continue;
                 }
@@ -135,18 +189,18 @@ public final class Steadying {
         return best;
     }
 
-    /** Gone far enough it would tip to the other side: the first place where it stands is looked for in steps, then to a millimetre. */
-    private static double firstThatStands(Build build, Placed p, Face way, double room, double wanted) {
+    /** Gone too far it would tip to the other side: the first place that is enough is looked for in steps, then to a millimetre. */
+    private static double firstEnough(Build build, Placed p, Face way, double room, Predicate<Build> enough) {
         double before = 0;
         for (int step = 1; step <= MOST_TRIES && room >= 1; step++) {
             double at = Math.min(room, Math.ceil(room * step / MOST_TRIES));
-            if (stands(shifted(build, p, way, at), wanted)) {
+            if (enough.test(shifted(build, p, way, at))) {
                 double high = at;
                 while (high - before > 1) {
                     double middle = Math.floor((before + high) / 2);
-                    boolean stands = stands(shifted(build, p, way, middle), wanted);
-                    high = stands ? middle : high;
-                    before = stands ? before : middle;
+                    boolean mended = enough.test(shifted(build, p, way, middle));
+                    high = mended ? middle : high;
+                    before = mended ? before : middle;
                 }
                 return high;
             }
@@ -157,13 +211,6 @@ public final class Steadying {
 
     private static boolean isFixed(Placed p) {
         return p.placement().locked() || p.part().body().ports().stream().anyMatch(o -> o.use() == Port.Use.OUTSIDE);
-    }
-
-    private static boolean stands(Build build, double wanted) {
-        return BalanceEngine.evaluate(build)
-                .tipMarginDeg()
-                .filter(m -> m.nominal() >= wanted)
-                .isPresent();
     }
 
     /** Moves a part as far. */

@@ -24,6 +24,7 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.User;
+import boldsatchel.plan.Sitting;
 import boldsatchel.quantity.Form;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluator;
@@ -111,6 +112,22 @@ public final class HandsTest {
         }
         assertThat(codes(held(in(Posture.Held.HANDS), 5000))).contains("hands.tires");
         assertThat(codes(held(in(Posture.Held.HANDS), 900))).isEmpty();
+        Build lap = remedied(held(in(Posture.Held.HANDS), 5000), "hands.tires");
+        assertThat(codes(lap)).doesNotContain("hands.tires");
+        assertThat(lap.casing().inUse().held()).isEqualTo(Posture.Held.LAP);
+        Build arm = remedied(held(in(Posture.Held.ARM), 5000), "hands.tires");
+        assertThat(arm.casing().inUse().held()).isEqualTo(Posture.Held.WORN);
+    }
+
+    /** A wrist of 6 N·m bears 1 N·m for long: 1.5 kg a hand's length before the grips is too much, beside them it is nothing. */
+    @Test
+    public void whatPullsTheWristsIsHeldBesideItsWeight() {
+        Build far = held(in(Posture.Held.HANDS).heldAt(new Vec(202, -230, 10)), 1500);
+        assertThat(look(far).loads().getFirst().momentNm()).isCloseTo(0.75 * G * 0.28, within(1e-9));
+        assertThat(codes(far)).contains("hands.tires");
+        Build beside = remedied(far, "hands.tires");
+        assertThat(codes(beside)).isEmpty();
+        assertThat(look(beside).loads().getFirst().momentNm()).isCloseTo(0, within(1e-9));
     }
 
     /** Eyes 0.314 of 1700 mm over the table; a screen 26 mm up and 250 mm before them to the front edge. */
@@ -127,6 +144,61 @@ public final class HandsTest {
         assertThat(sight.rollDeg()).isCloseTo(0, within(1e-9));
         double letter = 60 * Math.toDegrees(2 * Math.atan(0.1 * 11 * up / away / 2 / away));
         assertThat(sight.capitalsArcmin()).isCloseTo(letter, within(1e-6));
+        assertThat(codes(build)).contains("hands.screen-low");
+        Build back = remedied(build, "hands.screen-low");
+        assertThat(codes(back)).doesNotContain("hands.screen-low");
+        assertThat(back.brief().user().orElseThrow().eyesMm()).contains(Math.ceil(up * Math.sqrt(2) / 10) * 10);
+    }
+
+    /** Who types sits as far off as arms reach; a tall lid is opened less. */
+    @Test
+    public void aLowScreenIsSatBackFromOrOpenedLess() {
+        Build small = typedOn(100, 120);
+        assertThat(codes(small)).contains("hands.screen-low");
+        Build back = remedied(small, "hands.screen-low");
+        assertThat(codes(back)).doesNotContain("hands.screen-low");
+        double eyes = back.brief().user().orElseThrow().eyesMm().orElseThrow();
+        assertThat(eyes).isBetween(600.0, (0.378 - 0.05) * 1700 * Math.sqrt(2));
+        Build tall = typedOn(560, 100);
+        HandsResult.Sight sight = look(tall).sights().getFirst();
+        Sitting.Turned turned = Sitting.higher(tall, tall.casing().inUse(), "screen", sight.belowDeg() - 1)
+                .orElseThrow();
+        assertThat(turned.deg()).isNotEqualTo(100);
+        assertThat(Sitting.higher(tall, tall.casing().inUse(), "screen", 0)).isEmpty();
+    }
+
+    private static Build typedOn(double lidMm, double deg) {
+        Shell lid = Samples.tray("lid", 200, lidMm, 20, exact(2), Material.PLASTIC, true);
+        Joint hinge = Joint.lid("slab", "lid", new Vec(0, 102, 20), Vec.ZERO, 180, exact(9));
+        Casing casing = Casing.of(List.of(tray("slab", 5000), lid), exact(0))
+                .withJoints(List.of(hinge))
+                .withPostures(List.of(in(Posture.Held.TABLE).with(hinge.id(), deg)));
+        Build build =
+                with(Build.empty("l").with(casing), screen("screen", 800), "lid", new Vec(50, lidMm / 2 - 30, 16));
+        return with(build, keyboard(8), "slab", new Vec(10, 50, 12));
+    }
+
+    /** Dots of 0.125 beside 0.2 mm are drawn at one and a half, which leaves 1.07 of 1.6 between them. */
+    @Test
+    public void screensOfUnequalDotsAreDrawnAlike() {
+        Build two = with(
+                with(held(in(Posture.Held.HANDS), 500), screen("fine", 800), "slab", new Vec(0, 20, 20)),
+                screen("coarse", 500),
+                "slab",
+                new Vec(100, 20, 20));
+        assertThat(look(two).unequal()).isCloseTo(1.6, within(0.01));
+        assertThat(codes(two)).contains("hands.screens-unequal");
+        Build alike = remedied(two, "hands.screens-unequal");
+        assertThat(codes(alike)).doesNotContain("hands.screens-unequal");
+        assertThat(alike.part("fine")
+                        .orElseThrow()
+                        .facet(Facet.ShowsPicture.class)
+                        .orElseThrow()
+                        .scale())
+                .contains(1.5);
+        assertThat(look(alike).unequal()).isCloseTo(1.6 / 1.5, within(0.01));
+        assertThat(look(alike).sights().getFirst().capitalsArcmin())
+                .isCloseTo(1.5 * look(two).sights().getFirst().capitalsArcmin(), within(1e-3));
     }
 
     @Test
@@ -137,7 +209,7 @@ public final class HandsTest {
         assertThat(codes(mended)).isEmpty();
         assertThat(mended.brief().user().orElseThrow().capitalsPx()).isEqualTo(38);
         assertThat(look(mended).sights().getFirst().capitalsArcmin()).isBetween(20.0, 21.0);
-        Build near = small.with(small.brief().withUser(new User(1700, Optional.of(200.0), 11)));
+        Build near = small.with(small.brief().withUser(User.USUAL.seeing(200)));
         assertThat(look(near).sights().getFirst().capitalsArcmin()).isCloseTo(11.8, within(0.05));
     }
 
@@ -179,6 +251,9 @@ public final class HandsTest {
         assertThat(codes(build)).contains("hands.screen-rolled");
         Casing flat = casing.withPostures(List.of(open.with(lid.id(), 120).with("wing", 0)));
         assertThat(codes(build.with(flat))).doesNotContain("hands.screen-rolled");
+        Build level = remedied(build, "hands.screen-rolled");
+        assertThat(codes(level)).doesNotContain("hands.screen-rolled");
+        assertThat(look(level).sights().getFirst().rollDeg()).isLessThanOrEqualTo(3);
     }
 
     private static Part keyboard(double highMm) {
@@ -195,6 +270,12 @@ public final class HandsTest {
         Build behind = with(held(in(Posture.Held.TABLE), 900), keyboard(40), "slab", new Vec(10, 59, 0));
         assertThat(look(behind).typings().getFirst().riseMm()).isCloseTo(20, within(1e-9));
         assertThat(codes(behind)).isEmpty();
+        Build rested = remedied(high, "hands.keys-high");
+        assertThat(codes(rested)).isEmpty();
+        double mm = rested.brief().user().orElseThrow().palmsMm().orElseThrow();
+        assertThat(look(rested).typings().getFirst().wristDeg())
+                .isCloseTo(Math.toDegrees(Math.atan((42 - mm) / 120)), within(1e-6))
+                .isBetween(9.0, 10.0);
     }
 
     /** Bare plastic holds 0.25 of weight and stroke: 3 N · tan 20° push 130 g over the table, 200 g stay. */
@@ -208,6 +289,16 @@ public final class HandsTest {
         Casing.Feet inside = new Casing.Feet(48, 3);
         Build narrow = light.with(light.casing().withFeet(Optional.of(inside)));
         assertThat(codes(narrow)).contains("hands.typing-tips").doesNotContain("hands.walks");
+        assertThat(codes(remedied(light, "hands.walks"))).doesNotContain("hands.walks");
+        Build wide = remedied(narrow, "hands.typing-tips");
+        assertThat(codes(wide)).doesNotContain("hands.typing-tips");
+        assertThat(wide.casing().feet()).contains(new Casing.Feet(8, 3));
+        Build apart = Build.empty("h")
+                .with(Casing.of(List.of(tray("slab", 900), tray("tray", 60)), exact(0))
+                        .withPostures(List.of(in(Posture.Held.TABLE))));
+        Build beside = with(apart, keyboard(20), "tray", new Vec(10, 30, 0));
+        assertThat(codes(beside)).contains("hands.walks");
+        assertThat(codes(remedied(beside, "hands.walks"))).doesNotContain("hands.walks");
     }
 
     @Test
@@ -268,6 +359,21 @@ public final class HandsTest {
         assertThat(codes(worn)).containsExactly("hands.head-heavy");
         Build light = held(in(Posture.Held.HEAD).heldAt(centre.plus(new Vec(0, 0, -60))), 400);
         assertThat(codes(light)).isEmpty();
+        Build nearer = remedied(build(worn, 700), "hands.head-heavy");
+        assertThat(codes(nearer)).doesNotContain("hands.head-heavy");
+        double off = look(nearer).loads().getFirst().momentNm() / 0.7 / G;
+        assertThat(off).as("beside the nearest side").isBetween(0.1, 0.115);
+        Part cells = Samples.part("cells", Family.BATTERY, 40, 20, 10, 600);
+        Build heavy = with(build(worn, 300), cells, "slab", new Vec(50, 40, 5));
+        assertThat(codes(heavy)).contains("hands.head-heavy");
+        Build belt = remedied(heavy, "hands.head-heavy");
+        assertThat(codes(belt)).doesNotContain("hands.head-heavy");
+        assertThat(belt.placement("cells")).isEmpty();
+    }
+
+    /** The same case in the same postures, of another mass. */
+    private static Build build(Build like, double grams) {
+        return like.with(like.casing().withShell(tray("slab", grams)));
     }
 
     /** A panel of 60 pictures a minute shows a letter up to a second late, one of 600 a tenth; without keys nobody types. */

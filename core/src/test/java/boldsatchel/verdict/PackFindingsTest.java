@@ -4,6 +4,7 @@ import static boldsatchel.Samples.exact;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.Samples;
+import boldsatchel.edit.Edit;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
@@ -120,6 +121,24 @@ public class PackFindingsTest {
         assertThat(finding.message()).contains("lid pulls with up to", "will not keep it in “in use”");
         assertThat(found(packed(clamshell(HINGE, 120), 20), "balance.hinge-weak"))
                 .isEmpty();
+        Build held = first(finding).change().apply(packed(clamshell(weak, 120), 20));
+        assertThat(found(held, "balance.hinge-weak")).isEmpty();
+        assertThat(found(held, "balance.hinge-lifts")).isEmpty();
+    }
+
+    private static Edit first(Finding finding) {
+        return finding.remedies().getFirst().edit().orElseThrow();
+    }
+
+    /** A hinge that holds far more than what it is on weighs about it lifts that; softer ones hold the lid as well. */
+    @Test
+    public void aStiffHingeLiftsWhatItIsOn() {
+        Build stiff = packed(clamshell(HINGE.withFriction(exact(50)), 120), 20);
+        Finding finding = found(stiff, "balance.hinge-lifts").orElseThrow();
+        assertThat(finding.subjects()).containsExactly("base");
+        Build softer = first(finding).change().apply(stiff);
+        assertThat(found(softer, "balance.hinge-lifts")).isEmpty();
+        assertThat(found(softer, "balance.hinge-weak")).isEmpty();
     }
 
     /** Whether it stands is asked where it stands, and said where it is worst. */
