@@ -135,7 +135,12 @@ public record FitResult(
      * @param mm what is left
      * @param wantedMm what should be
      */
-    public record Web(String shell, String opening, String other, double mm, double wantedMm) {}
+    public record Web(String shell, String opening, String other, double mm, double wantedMm) {
+        /** Whether an opening is one of those that it is between. */
+        public boolean isBeside(String name) {
+            return opening.equals(name) || other.equals(name);
+        }
+    }
 
     /**
      * A vent with something in front.

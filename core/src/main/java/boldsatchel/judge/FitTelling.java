@@ -3,10 +3,14 @@ package boldsatchel.judge;
 import static boldsatchel.judge.Words.n;
 import static boldsatchel.judge.Words.name;
 
+import boldsatchel.edit.Edit;
+import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Joint;
+import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Signal;
@@ -14,8 +18,11 @@ import boldsatchel.machine.Zone;
 import boldsatchel.plan.FreeMove;
 import boldsatchel.plan.LinkPlanner;
 import boldsatchel.plan.Openings;
+import boldsatchel.plan.Sitting;
+import boldsatchel.quantity.Units;
 import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Remedy;
+import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -24,6 +31,9 @@ import java.util.Set;
 
 /** Tells of what does not go in. */
 record FitTelling(Build build, FitResult fit) implements Telling {
+
+    /** Higher ones are legs. */
+    private static final double MOST_FEET_MM = 25;
 
     static String code(Zone.Kind kind) {
         return switch (kind) {
@@ -46,10 +56,10 @@ record FitTelling(Build build, FitResult fit) implements Telling {
         return name(build, f.subjects().get(1));
     }
 
-    private String port(Noted f) {
+    private Port port(Noted f) {
         return fit.stranded().stream()
                 .filter(s -> s.part().equals(f.first()) && s.byMm() == f.number("byMm"))
-                .map(s -> s.port().name())
+                .map(FitResult.Stranded::port)
                 .findFirst()
                 .orElseThrow();
     }
@@ -66,11 +76,15 @@ record FitTelling(Build build, FitResult fit) implements Telling {
                 .orElseThrow();
     }
 
-    private String web(Noted f) {
-        FitResult.Web web = fit.webs().stream()
+    private FitResult.Web web(Noted f) {
+        return fit.webs().stream()
                 .filter(w -> w.shell().equals(f.first()) && w.mm() == f.number("leftMm"))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private String beside(Noted f) {
+        FitResult.Web web = web(f);
         return "“" + web.opening() + "”" + (web.other().isEmpty() ? " and the rim" : " and “" + web.other() + "”");
     }
 
@@ -160,7 +174,8 @@ record FitTelling(Build build, FitResult fit) implements Telling {
                 "Only " + f.n("gapMm") + " mm between " + who + " and " + second(f) + gapWhere(f) + "; "
                         + f.n("limitMm") + " mm is wanted.";
             case "fit.port-short" ->
-                port(f) + " of " + who + " should open through the wall and ends " + f.n("byMm") + " mm before it.";
+                port(f).name() + " of " + who + " should open through the wall and ends " + f.n("byMm")
+                        + " mm before it.";
             case "fit.no-opening" ->
                 mouth(f).port().words() + " of " + who + " goes through the wall, and there is no opening for it.";
             case "fit.opening-off" -> {
@@ -173,7 +188,7 @@ record FitTelling(Build build, FitResult fit) implements Telling {
                                 : ".");
             }
             case "fit.web" ->
-                "Only " + f.n("leftMm") + " mm of wall are left between " + web(f) + " in " + who + "; "
+                "Only " + f.n("leftMm") + " mm of wall are left between " + beside(f) + " in " + who + "; "
                         + f.n("wantedMm") + " mm hold.";
             case "fit.vent-covered" -> who + " stands " + f.n("gapMm") + " mm before the vent “" + vent(f) + "”.";
             case "fit.antenna-metal" ->
@@ -190,12 +205,6 @@ record FitTelling(Build build, FitResult fit) implements Telling {
 
     @Override
     public List<Remedy> cures(Noted f) {
-        if (kind(f).isPresent()) {
-            return advice(
-                    kind(f).get() == Zone.Kind.PLUG
-                            ? "Use a right-angle plug, turn the part, or move what is in the way"
-                            : "Move what is in the way");
-        }
         if (Set.of("fit.no-opening", "fit.opening-off").contains(f.code())) {
             return cuts(f);
         }
@@ -203,8 +212,15 @@ record FitTelling(Build build, FitResult fit) implements Telling {
             return outside(f.first());
         }
         List<Remedy> cures = new ArrayList<>(moves(f));
-        cures.addAll(advice(
+        if (f.code().equals("fit.web")) {
+            Openings.apart(build, web(f)).ifPresent(e -> cures.add(Remedy.by(Words.begun(e.name()), e)));
+        }
+        if (f.code().equals("fit.below-table")) {
+            cures.addAll(feet(f));
+        }
+        cures.add(Remedy.advice(
                 switch (f.code()) {
+                    case "fit.plug-room" -> "Use a right-angle plug, turn the part, or move what is in the way";
                     case "fit.lid-clash" -> "Lower the part in the base or make the lid deeper by that much";
                     case "fit.sweep" -> "Move the axis of the joint, or what stands in the way, by that much";
                     case "fit.below-table" ->
@@ -220,7 +236,12 @@ record FitTelling(Build build, FitResult fit) implements Telling {
                     case "fit.web" -> "Move one of them, take one opening for both, or glue a brace behind the place";
                     case "fit.vent-covered" -> "Move the part or the vent";
                     case "fit.on-the-table" -> "Place them in Pack";
-                    default -> throw Telling.unknown(f);
+                    default -> {
+                        if (kind(f).isEmpty()) {
+                            throw Telling.unknown(f);
+                        }
+                        yield "Move what is in the way";
+                    }
                 }));
         return cures;
     }
@@ -243,15 +264,87 @@ record FitTelling(Build build, FitResult fit) implements Telling {
         return cures;
     }
 
-    /** The smallest move that frees one of those that are in the same place. */
+    /** The smallest move that mends it. */
     private List<Remedy> moves(Noted f) {
-        boolean stuck =
-                Set.of("fit.clash", "fit.lid-clash", "fit.outside", "fit.sweep").contains(f.code());
-        return stuck
-                ? FreeMove.of(build, f.subjects()).stream()
+        List<String> who = movable(f);
+        return lack(f)
+                .flatMap(lack -> FreeMove.of(build, who, lack)
                         .map(m -> Remedy.by(
-                                m.words(), FreeMove.edit("move " + m.part().name(), f.subjects())))
+                                m.words(), FreeMove.edit("move " + m.part().name(), who, lack))))
+                .stream()
+                .toList();
+    }
+
+    /** Ids of the parts that may move: those that it is about, or that openings too near to one another are for. */
+    private List<String> movable(Noted f) {
+        return f.code().equals("fit.web")
+                ? build.shell(f.first()).stream()
+                        .flatMap(s -> s.openings().stream())
+                        .filter(o -> web(f).isBeside(o.name()))
+                        .flatMap(o -> o.serves().stream())
+                        .map(Opening.Serves::part)
                         .toList()
+                : f.subjects();
+    }
+
+    /** How far it has to go at least; nothing for what no move mends. */
+    private Optional<FreeMove.Lack> lack(Noted f) {
+        String first = f.subjects().isEmpty() ? "" : f.first();
+        String second = f.subjects().size() > 1 ? f.subjects().get(1) : "";
+        return switch (f.code()) {
+            case "fit.clash", "fit.lid-clash", "fit.outside", "fit.sweep" -> Optional.of(FreeMove.Lack.FREE);
+            case "fit.gap" -> {
+                double least = build.brief().limits().gapMm();
+                yield Optional.of(FreeMove.Lack.of(now -> now.gaps().stream()
+                        .filter(g -> g.a().equals(first) && g.b().equals(second) && !Verdict.isEnough(g.gapMm(), least))
+                        .mapToDouble(g -> least - g.gapMm())
+                        .max()
+                        .orElse(0)));
+            }
+            case "fit.port-short" -> {
+                String port = port(f).id();
+                yield Optional.of(FreeMove.Lack.of(now -> now.stranded().stream()
+                        .filter(s -> s.part().equals(first) && s.port().id().equals(port))
+                        .mapToDouble(FitResult.Stranded::byMm)
+                        .max()
+                        .orElse(0)));
+            }
+            case "fit.web" -> {
+                FitResult.Web web = web(f);
+                yield Optional.of(FreeMove.Lack.of(now -> now.webs().stream()
+                        .filter(w ->
+                                w.opening().equals(web.opening()) && w.other().equals(web.other()))
+                        .mapToDouble(w -> w.wantedMm() - w.mm())
+                        .max()
+                        .orElse(0)));
+            }
+            case "fit.vent-covered" -> {
+                String vent = vent(f);
+                yield Optional.of(FreeMove.Lack.of(now -> now.covered().stream()
+                        .filter(c -> c.by().equals(first) && c.vent().equals(vent))
+                        .mapToDouble(c -> FitEngine.VENT_CLEAR_MM - c.gapMm())
+                        .max()
+                        .orElse(0)));
+            }
+            default ->
+                kind(f).map(kind -> FreeMove.Lack.of(now -> now.intrusions().stream()
+                        .filter(i -> i.owner().equals(first) && i.by().equals(second) && i.kind() == kind)
+                        .mapToDouble(FitResult.Intrusion::depthMm)
+                        .max()
+                        .orElse(0)));
+        };
+    }
+
+    /** Feet so high that nothing reaches the table. */
+    private List<Remedy> feet(Noted f) {
+        double high = Math.ceil(f.number("byMm")
+                + build.casing().feet().map(Casing.Feet::heightMm).orElse(0.0));
+        Edit edit = Sitting.feet(high);
+        boolean helps = high <= MOST_FEET_MM
+                && FitEngine.evaluate(edit.change().apply(build)).below().stream()
+                        .noneMatch(b -> b.subject().equals(f.first()));
+        return helps
+                ? List.of(Remedy.by("Put feet of " + Units.format(high, 0, "mm") + " under the machine", edit))
                 : List.of();
     }
 
@@ -272,9 +365,5 @@ record FitTelling(Build build, FitResult fit) implements Telling {
                 .ifPresent(cures::add);
         cures.add(Remedy.advice("Lead an antenna outside"));
         return cures;
-    }
-
-    private static List<Remedy> advice(String words) {
-        return List.of(Remedy.advice(words));
     }
 }

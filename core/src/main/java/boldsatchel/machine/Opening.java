@@ -121,6 +121,11 @@ public record Opening(
         return new Opening(name, wall, at, wideMm + byMm, highMm + byMm, round, serves, peg);
     }
 
+    /** The same with its middle elsewhere. */
+    public Opening at(Vec newAt) {
+        return new Opening(name, wall, newAt, wideMm, highMm, round, serves, peg);
+    }
+
     /** What it takes out of its wall, mm². */
     public double areaMm2() {
         return wideMm * highMm * (round ? Math.PI / 4 : 1);

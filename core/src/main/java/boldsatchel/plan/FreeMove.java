@@ -9,14 +9,17 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.quantity.Units;
+import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleBiFunction;
+import java.util.function.ToDoubleFunction;
 
 /**
  * The smallest move along an axis of its tray that frees a part from all it is in the same place with, in every posture and on the way between them,
- * and puts it in nothing else. Each of the six ways is gone in steps as deep as what is still in the way; some tens of fits in all.
+ * and puts it in nothing else; or that mends something less grave, as a gap that is too small. Each of the six ways is gone in steps as deep as what is still in the way; some tens of fits in all.
  *
  * @param part that moves
  * @param way it moves
@@ -27,45 +30,73 @@ public record FreeMove(Part part, Face way, double mm) {
     private static final int MOST_STEPS = 12;
     private static final double LEAST_MM = 0.1;
     private static final double MOST_MM = 80;
+    /** Than anything that is only not as wished. */
+    private static final int WORSE = 10_000;
 
-    /** Of some parts the one that has least to move; nothing where none of them is free within reach. */
+    /**
+     * What a move is to mend.
+     *
+     * @param mm how far a part, by its id, has to go at least; zero once it is mended
+     * @param withGap whether the wanted gap is to be left as well, where there is room for it
+     */
+    public record Lack(ToDoubleBiFunction<FitResult, String> mm, boolean withGap) {
+        /** Being in the same place with something, or through a wall. */
+        public static final Lack FREE = new Lack(FreeMove::deepest, true);
+
+        /** Of something that is not as wished, whichever part moves. */
+        public static Lack of(ToDoubleFunction<FitResult> mm) {
+            return new Lack((fit, part) -> mm.applyAsDouble(fit), false);
+        }
+
+        private double left(FitResult fit, String part) {
+            return mm.applyAsDouble(fit, part);
+        }
+    }
+
+    /** Of some parts the one that has least to move to be free; nothing where none of them is within reach. */
     public static Optional<FreeMove> of(Build build, List<String> parts) {
-        double gap = build.brief().limits().gapMm();
-        int before = wrong(FitEngine.evaluate(build));
+        return of(build, parts, Lack.FREE);
+    }
+
+    /** Of some parts the one that has least to move until nothing lacks and nothing else is wrong instead; nothing where none does within reach. */
+    public static Optional<FreeMove> of(Build build, List<String> parts, Lack lack) {
+        double gap = lack.withGap() ? build.brief().limits().gapMm() : 0;
+        int before = trouble(build, FitEngine.evaluate(build));
         List<FreeMove> all = new ArrayList<>();
         for (String id : parts) {
             Optional<Part> part = build.part(id);
-            Optional<Placement> placement = build.placement(id);
+            Optional<Placement> placement = build.placement(id).filter(p -> !p.locked());
             if (part.isPresent() && placement.isPresent()) {
                 for (Face way : Face.ALL) {
-                    reach(build, part.get(), placement.get(), way, gap, before).ifPresent(all::add);
+                    reach(build, part.get(), placement.get(), way, lack, before)
+                            .map(m -> withGap(build, m, placement.get(), lack, gap, before))
+                            .ifPresent(all::add);
                 }
             }
         }
         return all.stream().min(Comparator.comparingDouble(FreeMove::mm));
     }
 
-    private static Optional<FreeMove> reach(Build build, Part part, Placement from, Face way, double gap, int before) {
+    private static Optional<FreeMove> reach(Build build, Part part, Placement from, Face way, Lack lack, int before) {
         double mm = 0;
         for (int step = 0; step < MOST_STEPS && mm < MOST_MM; step++) {
-            FitResult fit = FitEngine.evaluate(moved(build, from, way, mm));
-            double deepest = deepest(fit, part.id());
-            if (deepest == 0) {
-                return wrong(fit) < before
-                        ? Optional.of(withGap(build, part, from, way, mm, gap, before))
-                        : Optional.empty();
+            Build moved = moved(build, from, way, mm);
+            FitResult fit = FitEngine.evaluate(moved);
+            double lacks = lack.left(fit, part.id());
+            if (lacks <= 0) {
+                return trouble(moved, fit) < before ? Optional.of(new FreeMove(part, way, mm)) : Optional.empty();
             }
-            mm = Math.ceil((mm + Math.max(LEAST_MM, deepest)) / LEAST_MM - 1e-6) * LEAST_MM;
+            mm = Math.ceil((mm + Math.max(LEAST_MM, lacks)) / LEAST_MM - 1e-6) * LEAST_MM;
         }
         return Optional.empty();
     }
 
     /** With the wanted gap beside what it was in, where there is room for it. */
-    private static FreeMove withGap(
-            Build build, Part part, Placement from, Face way, double mm, double gap, int before) {
-        FitResult further = FitEngine.evaluate(moved(build, from, way, mm + gap));
-        boolean free = deepest(further, part.id()) == 0 && wrong(further) < before;
-        return new FreeMove(part, way, free ? mm + gap : mm);
+    private static FreeMove withGap(Build build, FreeMove move, Placement from, Lack lack, double gap, int before) {
+        Build moved = moved(build, from, move.way, move.mm + gap);
+        FitResult further = FitEngine.evaluate(moved);
+        boolean free = lack.left(further, move.part.id()) <= 0 && trouble(moved, further) < before;
+        return free ? new FreeMove(move.part, move.way, move.mm + gap) : move;
     }
 
     private static Build moved(Build build, Placement from, Face way, double mm) {
@@ -77,6 +108,22 @@ public record FreeMove(Part part, Face way, double mm) {
                 + fit.outside().size()
                 + fit.hits().size()
                 + fit.below().size();
+    }
+
+    /** What is wrong counts more than all that is only not as wished. */
+    static int trouble(Build build, FitResult fit) {
+        double least = build.brief().limits().gapMm();
+        long unwished = fit.gaps().stream()
+                        .filter(g -> !Verdict.isEnough(g.gapMm(), least))
+                        .count()
+                + fit.mouths().stream()
+                        .filter(m -> m.opening().isPresent() && !m.letsIn())
+                        .count()
+                + fit.intrusions().size()
+                + fit.stranded().size()
+                + fit.webs().size()
+                + fit.covered().size();
+        return WORSE * wrong(fit) + (int) unwished;
     }
 
     /** How deep a part is in anything; zero where it is free. */
@@ -108,10 +155,10 @@ public record FreeMove(Part part, Face way, double mm) {
     }
 
     /** The move, found anew in the build it is done to. */
-    public static Edit edit(String name, List<String> parts) {
+    public static Edit edit(String name, List<String> parts, Lack lack) {
         return new Edit(
                 name,
-                b -> of(b, parts)
+                b -> of(b, parts, lack)
                         .flatMap(m -> b.placement(m.part().id()).map(p -> moved(b, p, m.way(), m.mm())))
                         .orElse(b));
     }

@@ -13,9 +13,11 @@ import boldsatchel.machine.Passage;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
+import boldsatchel.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Openings cut for sockets that are used through a wall. */
 public final class Openings {
@@ -101,6 +103,34 @@ public final class Openings {
                     .map(o -> put(b, shell.orElseThrow(), o, part, Passage.PICTURE))
                     .orElse(b);
         });
+    }
+
+    /** Moves one of two openings that are too near to one another, or to the rim, as far as it takes; nothing where each is for something or has no room. */
+    public static Optional<Edit> apart(Build build, FitResult.Web web) {
+        double far = Math.ceil((web.wantedMm() - web.mm()) * 10) / 10;
+        int before = FreeMove.trouble(build, FitEngine.evaluate(build));
+        return build.shell(web.shell()).stream()
+                .flatMap(s -> s.openings().stream())
+                .filter(o -> web.isBeside(o.name()) && o.serves().isEmpty())
+                .flatMap(o -> Stream.of(Opening.across(o.wall()), Opening.up(o.wall()))
+                        .flatMap(axis -> Stream.of(Vec.on(axis, -far), Vec.on(axis, far)))
+                        .map(by -> moved(web.shell(), o, by)))
+                .filter(e -> {
+                    Build moved = e.change().apply(build);
+                    return FreeMove.trouble(moved, FitEngine.evaluate(moved)) < before;
+                })
+                .findFirst();
+    }
+
+    private static Edit moved(String shell, Opening opening, Vec by) {
+        return new Edit(
+                "move “" + opening.name() + "” " + Units.format(by.length(), 1, "mm") + " along its wall",
+                b -> b.shell(shell)
+                        .map(s -> b.with(b.casing()
+                                .withShell(s.withOpenings(s.openings().stream()
+                                        .map(o -> o.equals(opening) ? o.at(o.at().plus(by)) : o)
+                                        .toList()))))
+                        .orElse(b));
     }
 
     /** Closes an opening again. */

@@ -17,6 +17,7 @@ import boldsatchel.machine.User;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 
@@ -201,10 +202,17 @@ public final class Sitting {
 
     /** Puts feet of rubber under it, as far out as they go. */
     public static Edit feet() {
-        return Edits.casing(
-                "put rubber feet under it",
-                c -> c.withFeet(Optional.of(new Casing.Feet(
-                        FOOT_MM, c.feet().map(Casing.Feet::heightMm).orElse(FOOT_HIGH_MM)))));
+        return feet(c ->
+                new Casing.Feet(FOOT_MM, c.feet().map(Casing.Feet::heightMm).orElse(FOOT_HIGH_MM)));
+    }
+
+    /** Puts feet of a height under it, where it has some in their places. */
+    public static Edit feet(double highMm) {
+        return feet(c -> new Casing.Feet(c.feet().map(Casing.Feet::insetMm).orElse(FOOT_MM), highMm));
+    }
+
+    private static Edit feet(Function<Casing, Casing.Feet> made) {
+        return Edits.casing("put rubber feet under it", c -> c.withFeet(Optional.of(made.apply(c))));
     }
 
     /** Whether no keystroke lifts the far side of a keyboard in a posture. */

@@ -70,7 +70,7 @@ public class PackRemediesTest {
         FreeMove move = FreeMove.of(pushed, List.of("protection", "converter")).orElseThrow();
         assertThat(move.mm()).isCloseTo(2 + build.brief().limits().gapMm(), within(0.15));
         assertThat(move.way()).isIn(Face.BACK, Face.FRONT);
-        assertThat(Evaluator.evaluate(FreeMove.edit("move", List.of("protection", "converter"))
+        assertThat(Evaluator.evaluate(FreeMove.edit("move", List.of("protection", "converter"), FreeMove.Lack.FREE)
                                 .change()
                                 .apply(pushed))
                         .of(FitResult.class)

@@ -1,0 +1,130 @@
+package boldsatchel.plan;
+
+import static boldsatchel.Samples.block;
+import static boldsatchel.Samples.exact;
+import static boldsatchel.Samples.packed;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import boldsatchel.Findings;
+import boldsatchel.Samples;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.FitResult;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Body;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Connector;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Opening;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Posture;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
+import boldsatchel.machine.Zone;
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What is not as wished in a tray of 200 × 100 × 30 mm, each beside a sound twin, is as wished after one click. */
+public final class FitRemediesTest {
+
+    private static final Shell TRAY = Samples.tray("tray", 200, 100, 30, exact(2), Material.PLASTIC, true);
+
+    private static Part with(Part part, List<Zone> zones, List<Port> ports) {
+        Body b = part.body();
+        return part.withBody(
+                new Body(b.widthMm(), b.depthMm(), b.heightMm(), b.solids(), zones, ports, Optional.empty()));
+    }
+
+    /** A room of 20 mm to the right of a block at 50, and a block that begins at so much. */
+    private static Build room(Zone.Kind kind, double x) {
+        Part owner =
+                with(block("owner", 50, 40, 10), List.of(new Zone(kind, new Box(50, 10, 0, 20, 20, 10))), List.of());
+        return packed(TRAY, List.of(owner, block("by", 30, 40, 10)), List.of(new Vec(10, 10, 0), new Vec(x, 10, 0)));
+    }
+
+    private static Build two(double x) {
+        return packed(
+                TRAY, List.of(block("a", 50, 40, 10), block("b", 50, 40, 10)), List.of(Vec.ZERO, new Vec(x, 0, 0)));
+    }
+
+    /** A block with a socket at its left, so far from the left wall. */
+    private static Build socketed(double x) {
+        Port port = new Port("out", Connector.USB_C, Face.LEFT, new Vec(0, 20, 4), Port.Use.OUTSIDE);
+        return packed(
+                TRAY, List.of(with(block("board", 60, 40, 8), List.of(), List.of(port))), List.of(new Vec(x, 30, 0)));
+    }
+
+    private static Build vented(double x) {
+        Vent vent = new Vent("slots", Face.LEFT, new Box(-2, 20, 5, 2, 60, 20), 0.5);
+        Shell shell = TRAY.withVents(List.of(vent));
+        return packed(shell, List.of(block("a", 50, 40, 20)), List.of(new Vec(x, 30, 0)));
+    }
+
+    private static Build holed(double y) {
+        List<Opening> holes = List.of(
+                new Opening("one", Face.LEFT, new Vec(0, 50, 15), 13, 8, false, Optional.empty()),
+                new Opening("two", Face.LEFT, new Vec(0, y, 15), 10, 8, false, Optional.empty()));
+        return packed(TRAY.withOpenings(holes), List.of(block("a", 50, 40, 10)), List.of(new Vec(50, 30, 0)));
+    }
+
+    /** A lid that folds back below the table by a few millimetres. */
+    private static Build folded(double deg) {
+        Joint wide = Joint.lid("tray", "lid", new Vec(0, 102, 30), Vec.ZERO, 300, exact(9));
+        Shell lid = Samples.tray("lid", 200, 40, 10, exact(2), Material.PLASTIC, true);
+        Build build = packed(TRAY, List.of(block("a", 50, 40, 10)), List.of(new Vec(50, 30, 0)));
+        return build.with(build.casing()
+                .withShells(List.of(TRAY, lid))
+                .withJoints(List.of(wide))
+                .withPostures(List.of(
+                        Posture.CLOSED,
+                        new Posture("back", Posture.Held.TABLE, true, List.of(new Posture.Setting(wide.id(), deg))))));
+    }
+
+    @DataProvider
+    Object[][] unwished() {
+        return new Object[][] {
+            {"fit.plug-room", room(Zone.Kind.PLUG, 75), room(Zone.Kind.PLUG, 82)},
+            {"fit.air-room", room(Zone.Kind.AIR, 75), room(Zone.Kind.AIR, 82)},
+            {"fit.finger-room", room(Zone.Kind.FINGER, 75), room(Zone.Kind.FINGER, 82)},
+            {"fit.swell-room", room(Zone.Kind.SWELL, 75), room(Zone.Kind.SWELL, 82)},
+            {"fit.keep-out", room(Zone.Kind.KEEPOUT, 75), room(Zone.Kind.KEEPOUT, 82)},
+            {"fit.gap", two(50.4), two(51)},
+            {"fit.port-short", socketed(9), socketed(0)},
+            {"fit.vent-covered", vented(1), vented(4)},
+            {"fit.web", holed(64), holed(68)},
+            {"fit.below-table", folded(250), folded(170)},
+        };
+    }
+
+    @Test(dataProvider = "unwished")
+    public void theFirstRemedyMendsIt(String code, Build build, Build twin) {
+        Findings.hold(code, build, Double.NaN, twin, true);
+        FitResult after =
+                FitEngine.evaluate(Findings.remedied(Findings.of(build, code).orElseThrow(), build));
+        assertThat(FreeMove.trouble(build, after)).isLessThan(FreeMove.trouble(build, FitEngine.evaluate(build)));
+    }
+
+    /** The room begins at 60 and ends at 80: of who begins at 75 and whose it is either may go 5 mm aside; what is locked stays. */
+    @Test
+    public void theLeastMoveIsTakenOfWhatMayMove() {
+        Build build = room(Zone.Kind.PLUG, 75);
+        assertThat(Findings.of(build, "fit.plug-room")
+                        .orElseThrow()
+                        .remedies()
+                        .getFirst()
+                        .words())
+                .isEqualTo("Move owner 5.0 mm to the left");
+        Build held = build.with(build.placement("owner").orElseThrow().locked(true));
+        assertThat(Findings.of(held, "fit.plug-room")
+                        .orElseThrow()
+                        .remedies()
+                        .getFirst()
+                        .words())
+                .isEqualTo("Move by 5.0 mm to the right");
+    }
+}
