@@ -133,7 +133,7 @@ public final class WeightsEngine implements Engine<Weights> {
 
     /** Mass of a shell from its walls: outside less inside, and what is solid in it, less vents and openings, times density. */
     private static double shellG(Shell shell) {
-        double mm3 = shell.outside().volume() - shell.cavity().volume();
+        double mm3 = shell.outside().volume() - shell.cavity().volume() - shell.roundedMm3();
         for (Box solid : shell.ribs()) {
             mm3 += solid.volume();
         }

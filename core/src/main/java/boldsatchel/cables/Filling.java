@@ -3,7 +3,6 @@ package boldsatchel.cables;
 import boldsatchel.cables.CablesResult.Laying;
 import boldsatchel.cables.CablesResult.Room;
 import boldsatchel.fit.Placed;
-import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
@@ -44,7 +43,7 @@ final class Filling {
     private void parts(List<Placed> placed) {
         for (int i = 0; i < free.length; i++) {
             free[i] = shells.get(i).cavity().volume();
-            for (Box solid : shells.get(i).solids()) {
+            for (Solid solid : shells.get(i).solids()) {
                 free[i] -= solid.volume();
             }
         }

@@ -2,11 +2,15 @@ package boldsatchel.drawing;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Flat;
+import boldsatchel.geometry.Outlines;
+import boldsatchel.machine.Boss;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Seam;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Units;
+import java.util.List;
 
 /** A tray alone: its plan and its front section, with walls, ribs, bosses, vents and seams, each inside measure beside its line. */
 public final class CaseDrawing {
@@ -39,15 +43,25 @@ public final class CaseDrawing {
     private static void section(Sketch s, Shell shell, int up, double low) {
         Box out = shell.outside();
         Box in = shell.cavity();
-        fill(s, out, up, low, Ink.WALL, 1);
         Box hollow = up == 2 && shell.openTop() ? new Box(0, 0, 0, in.dx(), in.dy(), out.high(2)) : in;
-        fill(s, hollow, up, low, Ink.PAPER, 1);
-        s.frame(out.x(), low + out.low(up), out.dx(), out.size(up), 0.35, false, Ink.INK, "");
-        s.frame(0, low + in.low(up), in.dx(), in.size(up), 0.35, false, Ink.INK, "");
-        for (Box solid : shell.solids()) {
-            fill(s, solid, up, low, Ink.WALL, 1);
-            s.frame(solid.x(), low + solid.low(up), solid.dx(), solid.size(up), 0.2, false, Ink.SOFT, "");
+        if (up == 1) {
+            s.polygon(points(s, Outlines.rounded(out, shell.outerCornerMm()), low), Ink.WALL, 1, "");
+            s.polygon(points(s, Outlines.rounded(in, shell.innerCornerMm()), low), Ink.PAPER, 1, "");
+            s.outline(points(s, Outlines.rounded(out, shell.outerCornerMm()), low), 0.35, false, Ink.INK, "");
+            s.outline(points(s, Outlines.rounded(in, shell.innerCornerMm()), low), 0.35, false, Ink.INK, "");
+        } else {
+            fill(s, out, up, low, Ink.WALL, 1);
+            fill(s, hollow, up, low, Ink.PAPER, 1);
+            s.frame(out.x(), low + out.low(up), out.dx(), out.size(up), 0.35, false, Ink.INK, "");
+            s.frame(0, low + in.low(up), in.dx(), in.size(up), 0.35, false, Ink.INK, "");
         }
+        for (Box rib : shell.ribs()) {
+            solid(s, rib, up, low);
+        }
+        for (Boss boss : shell.bosses()) {
+            solid(s, boss.post(), up, low);
+        }
+        taper(s, shell, up, low);
         for (Seam seam : shell.seams()) {
             // From the front a seam between front and back is not seen.
             if (seam.way().axis() == 0) {
@@ -61,6 +75,34 @@ public final class CaseDrawing {
         }
         for (Opening opening : shell.openings()) {
             hole(s, shell, opening.wall(), opening.through(shell), up, low);
+        }
+    }
+
+    private static List<Mark.Point> points(Sketch s, List<Flat> outline, double low) {
+        return outline.stream().map(f -> s.point(f.across(), low + f.up())).toList();
+    }
+
+    private static void solid(Sketch s, Box solid, int up, double low) {
+        fill(s, solid, up, low, Ink.WALL, 1);
+        s.frame(solid.x(), low + solid.low(up), solid.dx(), solid.size(up), 0.2, false, Ink.SOFT, "");
+    }
+
+    /** From above the edge of a floor that is narrower, from the front the wedges that make it so. */
+    private static void taper(Sketch s, Shell shell, int up, double low) {
+        double in = shell.taperMm();
+        Box room = shell.cavity();
+        if (in == 0) {
+            return;
+        }
+        if (up == 1) {
+            s.frame(in, low + in, room.dx() - 2 * in, room.dy() - 2 * in, 0.2, true, Ink.SOFT, "");
+            return;
+        }
+        for (double side : new double[] {0, room.dx()}) {
+            double foot = side == 0 ? in : side - in;
+            List<Mark.Point> wedge = List.of(s.point(side, low), s.point(foot, low), s.point(side, low + room.dz()));
+            s.polygon(wedge, Ink.WALL, 1, "");
+            s.outline(wedge, 0.2, false, Ink.SOFT, "");
         }
     }
 

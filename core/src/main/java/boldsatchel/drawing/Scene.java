@@ -5,7 +5,10 @@ import boldsatchel.geometry.Axis;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Cylinder;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Flat;
+import boldsatchel.geometry.Outlines;
 import boldsatchel.geometry.Pose;
+import boldsatchel.geometry.Prism;
 import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Boss;
@@ -47,24 +50,77 @@ final class Scene {
     Scene tray(Shell shell, Pose pose) {
         double wall = shell.wallMm().value();
         double floor = shell.floor().value();
-        Box in = shell.cavity();
         Box out = shell.outside();
-        double top = in.dz();
-        List<Box> walls = new ArrayList<>(List.of(
-                new Box(out.x(), out.y(), out.z(), out.dx(), out.dy(), floor),
-                new Box(out.x(), out.y(), 0, wall, out.dy(), top),
-                new Box(in.dx(), out.y(), 0, wall, out.dy(), top),
-                new Box(0, out.y(), 0, in.dx(), wall, top),
-                new Box(0, in.dy(), 0, in.dx(), wall, top)));
+        double top = shell.cavity().dz();
+        List<Box> walls = new ArrayList<>(plate(shell, out.z(), floor));
+        // Rounded edges are apart; sharp ones are the ends of the walls at the sides.
+        double r = Math.max(wall, shell.outerCornerMm());
+        double ends = shell.outerCornerMm() > 0 ? r : 0;
+        walls.add(new Box(out.x(), out.y() + ends, 0, wall, out.dy() - 2 * ends, top));
+        walls.add(new Box(out.high(0) - wall, out.y() + ends, 0, wall, out.dy() - 2 * ends, top));
+        walls.add(new Box(out.x() + r, out.y(), 0, out.dx() - 2 * r, wall, top));
+        walls.add(new Box(out.x() + r, out.high(1) - wall, 0, out.dx() - 2 * r, wall, top));
         if (!shell.openTop()) {
-            walls.add(new Box(out.x(), out.y(), top, out.dx(), out.dy(), wall));
+            walls.addAll(plate(shell, top, wall));
         }
         shell.parted(Opening.cut(walls, shell)).forEach(w -> add(shell.id(), w, pose));
+        if (ends > 0) {
+            edges(shell).forEach(e -> add(shell.id(), e, pose));
+        }
         List<Box> posts = shell.bosses().stream().map(Boss::post).toList();
-        for (Box solid : shell.solids()) {
-            add(shell.id(), posts.contains(solid) ? new Cylinder(Axis.Z, solid) : solid, pose);
+        for (Solid solid : shell.solids()) {
+            boolean isPost = solid instanceof Box box && posts.contains(box);
+            add(shell.id(), isPost ? new Cylinder(Axis.Z, solid.bounds()) : solid, pose);
         }
         return this;
+    }
+
+    /** Floor or cover without what its edges take, as boxes: openings are cut out of those. */
+    private static List<Box> plate(Shell shell, double z, double thick) {
+        Box out = shell.outside();
+        double r = shell.outerCornerMm();
+        return r == 0
+                ? List.of(new Box(out.x(), out.y(), z, out.dx(), out.dy(), thick))
+                : List.of(
+                        new Box(out.x() + r, out.y(), z, out.dx() - 2 * r, out.dy(), thick),
+                        new Box(out.x(), out.y() + r, z, r, out.dy() - 2 * r, thick),
+                        new Box(out.high(0) - r, out.y() + r, z, r, out.dy() - 2 * r, thick));
+    }
+
+    /** The four rounded edges, and the corners of floor and cover. */
+    private static List<Solid> edges(Shell shell) {
+        Box out = shell.outside();
+        double wall = shell.wallMm().value();
+        double top = shell.cavity().dz();
+        double r = shell.outerCornerMm();
+        double inner = shell.innerCornerMm();
+        List<Solid> edges = new ArrayList<>();
+        for (int turns = 0; turns < 4; turns++) {
+            int right = turns == 0 || turns == 3 ? 1 : -1;
+            int back = turns < 2 ? 1 : -1;
+            double x = right > 0 ? out.high(0) - r : out.x() + r;
+            double y = back > 0 ? out.high(1) - r : out.y() + r;
+            List<Flat> outer = Outlines.quarter(x, y, r, turns);
+            List<Flat> wedge = new ArrayList<>(outer);
+            wedge.add(new Flat(x, y));
+            edges.add(new Prism(Axis.Z, wedge, out.z(), shell.floor().value()));
+            if (!shell.openTop()) {
+                edges.add(new Prism(Axis.Z, wedge, top, wall));
+            }
+            List<Flat> ring = new ArrayList<>(outer);
+            if (inner > 0) {
+                ring.addAll(Outlines.quarter(x, y, inner, turns).reversed());
+            } else {
+                // A wall thicker than its edge is round: the room inside has a sharp corner.
+                double xIn = x + right * (r - wall);
+                double yIn = y + back * (r - wall);
+                List<Flat> corner =
+                        List.of(new Flat(xIn, y + back * r), new Flat(xIn, yIn), new Flat(x + right * r, yIn));
+                ring.addAll(turns % 2 == 0 ? corner : corner.reversed());
+            }
+            edges.add(new Prism(Axis.Z, ring.stream().distinct().toList(), 0, top));
+        }
+        return edges;
     }
 
     private void add(String subject, Solid solid, Pose pose) {

@@ -172,6 +172,25 @@ public final class CaseEdits {
         return casing.withPostures(all);
     }
 
+    /** Draws the walls of a tray round what lies in it, and has them follow that from now on. */
+    public static Edit follow(Shell shell, double aroundMm) {
+        return Edits.casing(
+                "let the walls of " + shell.name() + " follow its parts",
+                c -> c.shell(shell.id())
+                        .filter(s -> s.making() != Shell.Making.FOUND)
+                        .map(s -> c.withShell(s.following(Optional.of(aroundMm))))
+                        .orElse(c));
+    }
+
+    /** Leaves the walls of a tray where they are from now on. */
+    public static Edit set(Shell shell) {
+        return Edits.casing(
+                "set the walls of " + shell.name(),
+                c -> c.shell(shell.id())
+                        .map(s -> c.withShell(s.following(Optional.empty())))
+                        .orElse(c));
+    }
+
     /** Takes the joint away that carries a tray: it lies beside the machine then. */
     public static Optional<Edit> unjoin(Build build, Shell shell) {
         return build.casing()

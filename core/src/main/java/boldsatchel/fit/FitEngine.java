@@ -178,7 +178,7 @@ public final class FitEngine implements Engine<FitResult> {
 
         void look(Shell shell, List<Placed> inside) {
             meetings.pairs(Meetings.Reach.all(inside), (a, b) -> meet(a, b, shell));
-            List<Box> solids = shell.solids();
+            List<Solid> solids = shell.solids();
             for (Placed p : inside) {
                 if (!meetings.isNew(p.id())) {
                     continue;
@@ -191,7 +191,7 @@ public final class FitEngine implements Engine<FitResult> {
                 if (space < NEAR_MM) {
                     meetings.gap(p.id(), shell.id(), FitResult.Where.TRAY, space);
                 }
-                for (Box fixed : solids) {
+                for (Solid fixed : solids) {
                     meet(p, fixed, shell);
                 }
                 ports(shell, p);
@@ -217,7 +217,7 @@ public final class FitEngine implements Engine<FitResult> {
             meetings.intrude(b, a, ALL);
         }
 
-        private void meet(Placed part, Box fixed, Shell shell) {
+        private void meet(Placed part, Solid fixed, Shell shell) {
             for (Solid solid : part.solids()) {
                 double distance = solid.signedDistance(fixed);
                 meetings.record(
@@ -226,7 +226,7 @@ public final class FitEngine implements Engine<FitResult> {
                         FitResult.Where.TRAY,
                         shell.id(),
                         distance,
-                        distance < -CONTACT_MM ? Shape.shared(solid.bounds(), fixed) : solid.bounds(),
+                        distance < -CONTACT_MM ? Shape.shared(solid.bounds(), fixed.bounds()) : solid.bounds(),
                         distance < CONTACT_MM);
             }
         }

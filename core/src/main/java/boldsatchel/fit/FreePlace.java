@@ -46,7 +46,7 @@ public final class FreePlace {
         build.layout().placements().stream()
                 .filter(p -> p.shell().equals(shell.id()))
                 .forEach(p -> build.part(p.part()).ifPresent(part -> taken.addAll(rooms(part, p))));
-        taken.addAll(shell.solids());
+        shell.solids().forEach(s -> taken.add(s.bounds()));
     }
 
     /** The same tray where one more room is to stay free. */

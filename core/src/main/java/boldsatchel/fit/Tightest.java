@@ -227,7 +227,7 @@ final class Tightest {
 
     private Shape shape(Shell shell, FitResult.Where where) {
         if (where.inTray()) {
-            return new Shape(List.copyOf(shell.solids()), List.of());
+            return new Shape(shell.solids(), List.of());
         }
         List<Solid> solids = new ArrayList<>(Trays.solidsWithFloor(shell));
         solids.addAll(Trays.walls(shell));

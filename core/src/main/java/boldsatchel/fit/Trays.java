@@ -75,8 +75,8 @@ final class Trays {
     }
 
     /** Ribs and the floor plate: what a part of another tray can hit from above. */
-    static List<Box> solidsWithFloor(Shell shell) {
-        List<Box> solids = new ArrayList<>(shell.solids());
+    static List<Solid> solidsWithFloor(Shell shell) {
+        List<Solid> solids = new ArrayList<>(shell.solids());
         solids.addAll(Opening.cut(List.of(floor(shell)), shell));
         return solids;
     }

@@ -13,6 +13,9 @@ import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
 /** Closed outlines in a plane: corners in order, the last joined to the first. */
 public final class Outlines {
 
+    /** Straight pieces of a quarter of a circle. They lie inside the circle, so that nothing is thought to fit into a round corner that does not. */
+    private static final int ARC_PIECES = 6;
+
     private static final GeometryFactory FACTORY = new GeometryFactory();
     /** Corners nearer than this are one, mm. */
     private static final double SAME_MM = 1e-9;
@@ -194,6 +197,38 @@ public final class Outlines {
         }
         // Round once: a star turns the same way at every corner too.
         return Math.abs(Math.abs(angle) - 2 * Math.PI) < 1e-6;
+    }
+
+    /**
+     * A quarter of a circle, the way that a clock does not go.
+     *
+     * @param x of its middle
+     * @param y of its middle
+     * @param turns quarters that it begins after the one to the right
+     */
+    public static List<Flat> quarter(double x, double y, double radius, int turns) {
+        List<Flat> quarter = new ArrayList<>(ARC_PIECES + 1);
+        for (int i = 0; i <= ARC_PIECES; i++) {
+            double angle = Math.PI / 2 * (turns + (double) i / ARC_PIECES);
+            quarter.add(new Flat(x + radius * Math.cos(angle), y + radius * Math.sin(angle)));
+        }
+        return quarter;
+    }
+
+    /**
+     * A rectangle with its corners rounded.
+     *
+     * @param box whose extent along x and y it is
+     * @param radius of its corners; none where it is zero
+     */
+    public static List<Flat> rounded(Box box, double radius) {
+        List<Flat> outline = new ArrayList<>(4 * ARC_PIECES + 4);
+        for (int turns = 0; turns < 4; turns++) {
+            double x = turns == 0 || turns == 3 ? box.high(0) - radius : box.x() + radius;
+            double y = turns < 2 ? box.high(1) - radius : box.y() + radius;
+            outline.addAll(radius > 0 ? quarter(x, y, radius, turns) : List.of(new Flat(x, y)));
+        }
+        return outline;
     }
 
     private static Polygon polygon(List<Flat> corners) {

@@ -3,6 +3,7 @@ package boldsatchel.judge;
 import static boldsatchel.judge.Words.n;
 import static boldsatchel.judge.Words.name;
 
+import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
@@ -13,6 +14,7 @@ import boldsatchel.machine.Joint;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
+import boldsatchel.machine.Shell;
 import boldsatchel.machine.Signal;
 import boldsatchel.machine.Zone;
 import boldsatchel.plan.FreeMove;
@@ -28,6 +30,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** Tells of what does not go in. */
 record FitTelling(Build build, FitResult fit) implements Telling {
@@ -212,11 +215,13 @@ record FitTelling(Build build, FitResult fit) implements Telling {
             return outside(f.first());
         }
         List<Remedy> cures = new ArrayList<>(moves(f));
-        if (f.code().equals("fit.web")) {
-            Openings.apart(build, web(f)).ifPresent(e -> cures.add(Remedy.by(Words.begun(e.name()), e)));
-        }
-        if (f.code().equals("fit.below-table")) {
-            cures.addAll(feet(f));
+        switch (f.code()) {
+            case "fit.web" ->
+                Openings.apart(build, web(f)).ifPresent(e -> cures.add(Remedy.by(Words.begun(e.name()), e)));
+            case "fit.below-table" -> cures.addAll(feet(f));
+            case "fit.size" -> cures.addAll(drawnIn());
+            case "fit.outside" -> build.shell(f.subjects().get(1)).ifPresent(s -> cures.addAll(drawnRound(s)));
+            default -> {}
         }
         cures.add(Remedy.advice(
                 switch (f.code()) {
@@ -333,6 +338,31 @@ record FitTelling(Build build, FitResult fit) implements Telling {
                         .max()
                         .orElse(0)));
         };
+    }
+
+    /** Walls round what lies in a tray. */
+    private Optional<Remedy> round(Shell shell, Predicate<Build> helps) {
+        Edit edit = CaseEdits.follow(shell, build.brief().limits().gapMm());
+        return Optional.of(edit)
+                .filter(e -> shell.aroundMm().isEmpty() && helps.test(e.change().apply(build)))
+                .map(e -> Remedy.by(Words.begun(e.name()), e));
+    }
+
+    private List<Remedy> drawnRound(Shell shell) {
+        return round(
+                        shell,
+                        b -> FitEngine.evaluate(b).outside().stream()
+                                .noneMatch(o -> o.shell().id().equals(shell.id())))
+                .stream()
+                .toList();
+    }
+
+    /** The tray whose walls, drawn round its parts, make the whole small enough. */
+    private List<Remedy> drawnIn() {
+        return build.casing().shells().stream()
+                .flatMap(s -> round(s, b -> FitJudge.oversize(b).isEmpty()).stream())
+                .limit(1)
+                .toList();
     }
 
     /** Feet so high that nothing reaches the table. */

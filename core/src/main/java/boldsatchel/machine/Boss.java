@@ -33,6 +33,11 @@ public record Boss(
         return Math.PI / 4 * diameterMm * diameterMm * heightMm;
     }
 
+    /** The same elsewhere. */
+    public Boss moved(double byX, double byY) {
+        return new Boss(xMm + byX, yMm + byY, heightMm, diameterMm, thread);
+    }
+
     /** The square post around it. */
     public Box post() {
         return new Box(xMm - diameterMm / 2, yMm - diameterMm / 2, 0, diameterMm, diameterMm, heightMm);

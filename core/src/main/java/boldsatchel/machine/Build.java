@@ -32,9 +32,11 @@ public record Build(
         @Label("journal") Journal journal,
         @Label("money") Money money) {
 
-    /** Openings that move with a socket are where it is. */
+    /** Walls that follow parts are round them, openings that move with a socket where it is. */
     public Build {
-        casing = Opening.following(casing, layout, parts);
+        Wrap.Wrapped wrapped = Wrap.all(casing, layout, parts);
+        layout = wrapped.layout();
+        casing = Opening.following(wrapped.casing(), layout, parts);
     }
 
     /** A build with nothing in it. */

@@ -256,6 +256,11 @@ public record Joint(
         return Pose.square(turned, at.minus(turned.turn(mark)));
     }
 
+    /** The same with its point elsewhere on both. */
+    Joint at(Vec newAt, Vec newMark) {
+        return new Joint(id, name, on, carries, newAt, newMark, turned, way);
+    }
+
     /** The same with another way. */
     public Joint with(Way newWay) {
         return new Joint(id, name, on, carries, at, mark, turned, newWay);

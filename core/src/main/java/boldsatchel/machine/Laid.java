@@ -5,6 +5,7 @@ import boldsatchel.quantity.Label;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * How a cable, a lead or a pair of wires is laid: from one end straight to its first bend, from bend to bend, and on to its other end.
@@ -50,6 +51,17 @@ public record Laid(
             sum = bend.shell().equals(most) ? sum.plus(bend.at()) : sum;
         }
         return count == 0 ? Optional.empty() : Optional.of(new Bend(most, sum.times(1.0 / count)));
+    }
+
+    /** The same with its bends in a tray elsewhere. */
+    Laid inTray(String shell, UnaryOperator<Vec> moved) {
+        return bends.stream().noneMatch(b -> b.shell().equals(shell))
+                ? this
+                : new Laid(
+                        what,
+                        bends.stream()
+                                .map(b -> b.shell().equals(shell) ? new Bend(shell, moved.apply(b.at())) : b)
+                                .toList());
     }
 
     /** The same with one bend elsewhere. */

@@ -1,7 +1,12 @@
 package boldsatchel.machine;
 
+import boldsatchel.geometry.Axis;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Flat;
+import boldsatchel.geometry.Outlines;
+import boldsatchel.geometry.Prism;
+import boldsatchel.geometry.Solid;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Input;
@@ -20,6 +25,7 @@ import java.util.function.BiFunction;
  * @param widthMm inside, along x
  * @param depthMm inside, along y
  * @param heightMm inside, along z
+ * @param aroundMm left round the parts in it by walls that follow them; absent where the walls are set. A found box is as it is
  * @param wallMm thickness of the walls
  * @param floorMm thickness of the floor, where it is another
  * @param material of walls and floor
@@ -28,6 +34,7 @@ import java.util.function.BiFunction;
  * @param openTop whether the top is left open for a lid or a deck of parts
  * @param ribs solids inside
  * @param taperMm how much narrower it is at the floor than at the top, from each side
+ * @param cornerMm radius of its four upright edges, outside; absent where they are sharp
  * @param bosses posts for screws
  * @param vents openings for air
  * @param openings holes for sockets, cards, drawers and buttons
@@ -48,6 +55,9 @@ public record Shell(
 
         @Label(value = "inside height", in = Quantity.LENGTH, absent = 30, least = 1)
         Figure heightMm,
+
+        @Label(value = "walls follow the parts, leaving", in = Quantity.LENGTH, least = 0, most = 100)
+        Optional<Double> aroundMm,
 
         @Label(
                 value = "wall thickness",
@@ -76,6 +86,9 @@ public record Shell(
 
         @Label(value = "narrower at the floor by", in = Quantity.LENGTH, least = 0, most = 200)
         double taperMm,
+
+        @Label(value = "edges rounded by", in = Quantity.LENGTH, least = 0, most = 200)
+        Optional<Double> cornerMm,
 
         @Label("bosses") List<Boss> bosses,
         @Label("vents") List<Vent> vents,
@@ -106,9 +119,6 @@ public record Shell(
         }
     }
 
-    /** Steps that a taper is cut into; each is as wide as the taper at its foot, so that nothing is thought to fit that does not. */
-    private static final int TAPER_STEPS = 6;
-
     /** Copies the lists. */
     public Shell {
         if (!(widthMm.value() > 0 && depthMm.value() > 0 && heightMm.value() > 0)) {
@@ -133,6 +143,7 @@ public record Shell(
                 Figure.planned(inside.dx()),
                 Figure.planned(inside.dy()),
                 Figure.planned(inside.dz()),
+                Optional.empty(),
                 wallMm,
                 Optional.empty(),
                 material,
@@ -141,6 +152,7 @@ public record Shell(
                 openTop,
                 List.of(),
                 0,
+                Optional.empty(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -251,29 +263,85 @@ public record Shell(
         return pieces;
     }
 
-    /** All that is solid inside: ribs, bosses as square posts around them, and what a taper takes away, in steps. */
-    public List<Box> solids() {
-        if (bosses.isEmpty() && taperMm == 0) {
-            return ribs;
+    /** All that is solid inside: ribs, bosses as square posts around them, what a taper takes away, and what rounded edges do. */
+    public List<Solid> solids() {
+        if (bosses.isEmpty() && taperMm == 0 && cornerMm.isEmpty()) {
+            return List.copyOf(ribs);
         }
-        List<Box> solids = new ArrayList<>(ribs);
+        List<Solid> solids = new ArrayList<>(ribs);
         bosses.forEach(b -> solids.add(b.post()));
+        solids.addAll(taper());
+        solids.addAll(rounds());
+        return solids;
+    }
+
+    /** What a taper takes away of the room inside: a wedge on each side. */
+    private List<Solid> taper() {
+        if (taperMm == 0) {
+            return List.of();
+        }
         double w = widthMm.value();
         double d = depthMm.value();
-        double step = heightMm.value() / TAPER_STEPS;
-        for (int i = 0; taperMm > 0 && i < TAPER_STEPS; i++) {
-            double in = taperMm * (TAPER_STEPS - i) / TAPER_STEPS;
-            solids.add(new Box(0, 0, i * step, in, d, step));
-            solids.add(new Box(w - in, 0, i * step, in, d, step));
-            solids.add(new Box(in, 0, i * step, w - 2 * in, in, step));
-            solids.add(new Box(in, d - in, i * step, w - 2 * in, in, step));
+        double h = heightMm.value();
+        List<Flat> low = List.of(new Flat(0, 0), new Flat(taperMm, 0), new Flat(0, h));
+        return List.of(
+                new Prism(Axis.Y, low, 0, d),
+                new Prism(Axis.Y, mirrored(low, w), 0, d),
+                new Prism(Axis.X, low, 0, w),
+                new Prism(Axis.X, mirrored(low, d), 0, w));
+    }
+
+    private static List<Flat> mirrored(List<Flat> outline, double size) {
+        return outline.stream().map(f -> new Flat(size - f.across(), f.up())).toList();
+    }
+
+    /** Radius of its upright edges inside, mm: what the wall leaves of the one outside. */
+    public double innerCornerMm() {
+        return Math.max(0, outerCornerMm() - wallMm.value());
+    }
+
+    /** Radius of its upright edges outside, mm: no more than half of its smaller side. */
+    public double outerCornerMm() {
+        double most = Math.min(widthMm.value(), depthMm.value()) / 2 + wallMm.value();
+        return Math.min(cornerMm.orElse(0.0), most);
+    }
+
+    /** What rounded edges take away of the room inside, one in each corner. */
+    private List<Solid> rounds() {
+        double r = innerCornerMm();
+        if (r == 0) {
+            return List.of();
         }
-        return solids;
+        List<Flat> corner = new ArrayList<>(List.of(new Flat(0, 0)));
+        corner.addAll(Outlines.quarter(r, r, r, 2));
+        double w = widthMm.value();
+        double d = depthMm.value();
+        List<Solid> rounds = new ArrayList<>(4);
+        for (List<Flat> outline : List.of(corner, mirrored(corner, w))) {
+            rounds.add(new Prism(Axis.Z, outline, 0, heightMm.value()));
+            rounds.add(new Prism(
+                    Axis.Z,
+                    outline.stream().map(f -> new Flat(f.across(), d - f.up())).toList(),
+                    0,
+                    heightMm.value()));
+        }
+        return rounds;
+    }
+
+    /** How much less than sharp edges rounded ones are of wall and floor, mm³. */
+    public double roundedMm3() {
+        double corner = 4 - Math.PI;
+        return corner * (Math.pow(outerCornerMm(), 2) * outside().dz() - Math.pow(innerCornerMm(), 2) * cavity().dz());
     }
 
     /** The same shell with another inside. */
     public Shell withInside(double width, double depth, double height) {
         return sized(widthMm.withValue(width), depthMm.withValue(depth), heightMm.withValue(height));
+    }
+
+    /** The same shell whose walls follow its parts from now on, or stay where they are. */
+    public Shell following(Optional<Double> newAroundMm) {
+        return Form.of(Shell.class).field("aroundMm").with(this, newAroundMm);
     }
 
     /** The same shell of another material. */
@@ -284,6 +352,38 @@ public record Shell(
     /** The same shell whose inside is only guessed. */
     public Shell guessedInside() {
         return sized(Figure.guess(widthMm.value()), Figure.guess(depthMm.value()), Figure.guess(heightMm.value()));
+    }
+
+    /** The same shell with what is fixed in it and its walls elsewhere. */
+    Shell withFixed(
+            List<Box> newRibs,
+            List<Boss> newBosses,
+            List<Vent> newVents,
+            List<Opening> newOpenings,
+            List<Seam> newSeams) {
+        return new Shell(
+                id,
+                name,
+                widthMm,
+                depthMm,
+                heightMm,
+                aroundMm,
+                wallMm,
+                floorMm,
+                material,
+                ownMaterial,
+                making,
+                openTop,
+                newRibs,
+                taperMm,
+                cornerMm,
+                newBosses,
+                newVents,
+                newOpenings,
+                newSeams,
+                weighedG,
+                price,
+                standing);
     }
 
     /** The same shell with other vents. */
@@ -321,6 +421,7 @@ public record Shell(
                 width,
                 depth,
                 height,
+                aroundMm,
                 wall,
                 floor,
                 material,
@@ -329,6 +430,7 @@ public record Shell(
                 openTop,
                 ribs,
                 taperMm,
+                cornerMm,
                 bosses,
                 vents,
                 openings,

@@ -58,6 +58,11 @@ public record Vent(
         return new Vent(name, wall, extent, kind, 0);
     }
 
+    /** The same of another extent. */
+    public Vent with(Box newBox) {
+        return new Vent(name, wall, newBox, kind, openShare);
+    }
+
     /** How a vent is made. */
     public enum Kind {
         /** One hole without anything in it. */

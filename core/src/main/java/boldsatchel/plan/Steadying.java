@@ -230,7 +230,8 @@ public final class Steadying {
     private static double room(Placed p, Face way, List<Placed> placed, double gap) {
         int axis = way.axis();
         double free = way.sign() * (p.shell().cavity().end(way) - p.bounds().end(way)) - gap;
-        List<Box> others = new ArrayList<>(p.shell().solids());
+        List<Box> others = new ArrayList<>();
+        p.shell().solids().forEach(s -> others.add(s.bounds()));
         Placed.in(p.shell(), placed).stream()
                 .filter(o -> !o.id().equals(p.id()))
                 .forEach(o -> others.add(o.bounds()));

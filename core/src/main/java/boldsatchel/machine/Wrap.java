@@ -1,0 +1,175 @@
+package boldsatchel.machine;
+
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * Walls that follow what lies in their tray, as far from it as was said: they grow and shrink with it. A socket that is used through a wall
+ * lies at it; on the floor parts stand as they did. What was in the room keeps its place beside the parts, what was in or on a wall goes with
+ * the wall, and a vent keeps its share of it.
+ */
+final class Wrap {
+
+    /** Less than this is rounding, mm. */
+    private static final double SAME_MM = 1e-6;
+
+    private static final double LEAST_MM = 1;
+
+    private final Shell shell;
+    /** What the low corner of the new room is in the old one's frame. */
+    private final double[] from = new double[3];
+
+    private final double[] size = new double[3];
+
+    private Wrap(Shell shell, Box around) {
+        this.shell = shell;
+        double least = Math.max(LEAST_MM, 2 * shell.taperMm() + LEAST_MM);
+        for (int axis = 0; axis < 3; axis++) {
+            from[axis] = around.low(axis);
+            size[axis] = Math.max(axis == 2 ? LEAST_MM : least, around.size(axis));
+        }
+    }
+
+    /** A case, and where things lie in it. */
+    record Wrapped(Casing casing, Layout layout) {}
+
+    /** Every tray whose walls follow its parts, round them; both as they are where none has to be changed. */
+    static Wrapped all(Casing casing, Layout layout, Parts parts) {
+        Wrapped wrapped = new Wrapped(casing, layout);
+        for (Shell shell : casing.shells()) {
+            if (shell.aroundMm().isPresent() && shell.making() != Shell.Making.FOUND) {
+                Optional<Wrap> wrap = of(shell, layout, parts);
+                if (wrap.isPresent()) {
+                    wrapped = wrap.get().of(wrapped);
+                }
+            }
+        }
+        return wrapped;
+    }
+
+    /** The walls that are to be drawn, where they are not drawn so yet. */
+    private static Optional<Wrap> of(Shell shell, Layout layout, Parts parts) {
+        Optional<Box> room = Optional.empty();
+        boolean[] atWall = new boolean[Face.ALL.size()];
+        for (Placement placement : layout.placements()) {
+            Optional<Part> part =
+                    placement.shell().equals(shell.id()) ? parts.part(placement.part()) : Optional.empty();
+            if (part.isPresent()) {
+                Box takes = takes(part.get().body(), placement, atWall);
+                room = Optional.of(room.map(r -> r.around(takes)).orElse(takes));
+            }
+        }
+        return room.map(r -> new Wrap(shell, with(r, shell, atWall))).filter(Wrap::changes);
+    }
+
+    /** A part and the rooms inside that it must have; says in which walls it has sockets. */
+    private static Box takes(Body body, Placement placement, boolean[] atWall) {
+        Box bounds = body.bounds();
+        Box takes = placement.place(bounds, bounds);
+        for (Zone zone : body.zones()) {
+            takes = takes.around(placement.place(zone.box(), bounds));
+        }
+        for (Port port : body.ports()) {
+            if (port.use() == Port.Use.OUTSIDE) {
+                atWall[Face.ALL.indexOf(placement.orientation().turn(port.face()))] = true;
+            } else if (port.connector().roomMm(port.use()) > 0) {
+                takes = takes.around(placement.place(port.plugRoom(), bounds));
+            }
+        }
+        return takes;
+    }
+
+    /** With what is to be left on each side. Standoffs stay as long as they are: the floor only goes down for what would be in it. */
+    private static Box with(Box room, Shell shell, boolean[] atWall) {
+        double[] low = new double[3];
+        double[] high = new double[3];
+        double around = shell.aroundMm().orElseThrow();
+        for (Face face : Face.ALL) {
+            double end = room.end(face) + face.sign() * (atWall[Face.ALL.indexOf(face)] ? 0 : around);
+            (face.sign() > 0 ? high : low)[face.axis()] = end;
+        }
+        low[2] = Math.min(0, room.low(2));
+        return Box.between(new Vec(low[0], low[1], low[2]), new Vec(high[0], high[1], high[2]));
+    }
+
+    private boolean changes() {
+        boolean changes = false;
+        for (int axis = 0; axis < 3; axis++) {
+            changes |= Math.abs(from[axis]) > SAME_MM
+                    || Math.abs(size[axis] - shell.cavity().size(axis)) > SAME_MM;
+        }
+        return changes;
+    }
+
+    private Wrapped of(Wrapped was) {
+        UnaryOperator<Vec> moved = this::moved;
+        Casing casing = was.casing();
+        boolean stands =
+                casing.standing().filter(s -> s.id().equals(shell.id())).isPresent();
+        List<Joint> joints = new ArrayList<>(casing.joints());
+        joints.replaceAll(j -> j.on().equals(shell.id())
+                ? j.at(moved.apply(j.at()), j.mark())
+                : j.carries().equals(shell.id()) ? j.at(j.at(), moved.apply(j.mark())) : j);
+        List<Posture> postures = new ArrayList<>(casing.postures());
+        postures.replaceAll(p -> stands && p.at().isPresent() ? p.heldAt(moved.apply(p.at().get())) : p);
+        List<Placement> placements = new ArrayList<>(was.layout().placements());
+        placements.replaceAll(p -> p.shell().equals(shell.id()) ? p.at(p.at().minus(corner())) : p);
+        List<Laid> cables = new ArrayList<>(was.layout().cables());
+        cables.replaceAll(c -> c.inTray(shell.id(), at -> at.minus(corner())));
+        return new Wrapped(
+                casing.withShell(drawn()).withJoints(joints).withPostures(postures), new Layout(placements, cables));
+    }
+
+    private Vec corner() {
+        return new Vec(from[0], from[1], from[2]);
+    }
+
+    private Shell drawn() {
+        return shell.withInside(size[0], size[1], size[2])
+                .withFixed(
+                        shell.ribs().stream()
+                                .map(r -> r.moved(corner().times(-1)))
+                                .toList(),
+                        shell.bosses().stream()
+                                .map(b -> b.moved(-from[0], -from[1]))
+                                .toList(),
+                        shell.vents().stream().map(v -> v.with(shared(v.box()))).toList(),
+                        shell.openings().stream().map(o -> o.at(moved(o.at()))).toList(),
+                        shell.seams().stream()
+                                .map(s -> new Seam(s.way(), moved(s.way().axis(), s.atMm())))
+                                .toList());
+    }
+
+    private Vec moved(Vec at) {
+        return new Vec(moved(0, at.x()), moved(1, at.y()), moved(2, at.z()));
+    }
+
+    /** What is at a wall or beyond it goes with it, what is inside stays beside the parts. */
+    private double moved(int axis, double at) {
+        double was = shell.cavity().size(axis);
+        if (at <= SAME_MM) {
+            return at;
+        }
+        return at >= was - SAME_MM ? at - was + size[axis] : Math.clamp(at - from[axis], 0, size[axis]);
+    }
+
+    private Box shared(Box box) {
+        double[] low = new double[3];
+        double[] high = new double[3];
+        for (int axis = 0; axis < 3; axis++) {
+            low[axis] = shared(axis, box.low(axis));
+            high[axis] = shared(axis, box.high(axis));
+        }
+        return Box.between(new Vec(low[0], low[1], low[2]), new Vec(high[0], high[1], high[2]));
+    }
+
+    private double shared(int axis, double at) {
+        double was = shell.cavity().size(axis);
+        return at <= 0 ? at : at >= was ? at - was + size[axis] : at * size[axis] / was;
+    }
+}
