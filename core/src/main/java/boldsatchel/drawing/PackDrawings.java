@@ -64,6 +64,7 @@ public final class PackDrawings {
      * @param legend whether it says which tint and hatch is which kind of part
      * @param hidden ids of parts that are left out
      * @param against another version that is laid over it
+     * @param grid whether lines 10 mm apart are behind it
      */
     public record Look(
             PackView view,
@@ -73,7 +74,8 @@ public final class PackDrawings {
             String selected,
             boolean legend,
             Set<String> hidden,
-            Optional<Build> against) {
+            Optional<Build> against,
+            boolean grid) {
 
         /** Copies the set. */
         public Look {
@@ -83,7 +85,7 @@ public final class PackDrawings {
         /** A view in which nothing is hidden. */
         public Look(
                 PackView view, String shell, Posture posture, OptionalDouble depth, String selected, boolean legend) {
-            this(view, shell, posture, depth, selected, legend, Set.of(), Optional.empty());
+            this(view, shell, posture, depth, selected, legend, Set.of(), Optional.empty(), false);
         }
 
         /** A view of a tray as it is usually looked at. */
@@ -253,6 +255,8 @@ public final class PackDrawings {
 
     /** One drawing. */
     private static final class Sheet {
+        private static final double GRID_MM = 10;
+
         private final Evaluation evaluation;
         private final Build build;
         private final Casing casing;
@@ -301,6 +305,9 @@ public final class PackDrawings {
             double high = height() + (ABOVE + below) * letter;
             Names names = new Names(wide, high - (look.legend() ? LEGEND * letter : 0));
             boolean square = look.view().isSquare();
+            if (look.grid() && square) {
+                grid();
+            }
             table();
             new ScenePainter(s, names, from, !square).paint(scene, look.selected());
             if (square) {
@@ -324,6 +331,26 @@ public final class PackDrawings {
             }
             String what = look.view().title() + (whole(casing, look) || !square ? build.name() : shell.name());
             return s.done(what, wide, high);
+        }
+
+        /** Lines from the low corner of the room inside, each tenth of them stronger; parts hide them. */
+        private void grid() {
+            double more = letter;
+            for (int axis = 0; axis < 2; axis++) {
+                double low = extent[axis] - more;
+                double high = extent[axis + 2] + more;
+                for (int n = (int) Math.ceil(low / GRID_MM); n * GRID_MM <= high; n++) {
+                    double at = n * GRID_MM;
+                    double pen = n % 10 == 0 ? Sketch.WIDE : 0.15;
+                    double from = extent[1 - axis] - more;
+                    double to = extent[3 - axis] + more;
+                    if (axis == 0) {
+                        s.line(at, from, at, to, pen, false, Ink.FAINT, "");
+                    } else {
+                        s.line(from, at, to, at, pen, false, Ink.FAINT, "");
+                    }
+                }
+            }
         }
 
         /** What it stands on, where the machine is seen as it stands. */

@@ -90,14 +90,18 @@ public final class Edits {
                 b -> b.part(part.id()).map(p -> b.with(change.apply(p))).orElse(b));
     }
 
-    /** Lays a part somewhere; one that is locked stays. */
+    /** Lays a part somewhere, and what moves together with it as far from there; one that is locked stays. */
     public static Edit move(Part part, Vec to) {
-        return lying("move ", part, p -> p.locked() ? p : p.at(to));
+        return move(part, at -> to);
     }
 
-    /** Moves a part from where it lies then. */
+    /** Moves a part, and what moves together with it, from where it lies then. */
     public static Edit move(Part part, UnaryOperator<Vec> change) {
-        return lying("move ", part, p -> p.locked() ? p : p.at(change.apply(p.at())));
+        return new Edit(
+                "move " + part.name(),
+                b -> b.placement(part.id())
+                        .map(p -> b.with(b.layout().moved(part.id(), change.apply(p.at()))))
+                        .orElse(b));
     }
 
     /** Turns a part from how it lies then; its low corner stays. */

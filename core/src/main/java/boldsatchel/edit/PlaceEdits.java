@@ -10,9 +10,12 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** Places that are worked out: against a wall, in the middle, in line with another part, on the other side. What is locked stays. */
 public final class PlaceEdits {
@@ -138,9 +141,66 @@ public final class PlaceEdits {
                 : Optional.empty();
     }
 
+    /** Lets a part move together with another one of its tray from now on. */
+    public static Edit together(Part part, Part other) {
+        return new Edit("group " + part.name() + " and " + other.name(), b -> {
+            Optional<Placement> mine = b.placement(part.id());
+            Optional<Placement> its = b.placement(other.id())
+                    .filter(o -> mine.filter(m -> m.shell().equals(o.shell())).isPresent());
+            if (mine.isEmpty() || its.isEmpty()) {
+                return b;
+            }
+            String group = its.get().group().or(mine.get()::group).orElseGet(() -> freeGroup(b));
+            Build grouped = b;
+            for (String id : List.of(part.id(), other.id())) {
+                for (Placement p : b.layout().together(id)) {
+                    grouped = grouped.with(p.grouped(Optional.of(group)));
+                }
+            }
+            return grouped;
+        });
+    }
+
+    private static String freeGroup(Build build) {
+        Set<String> taken = build.layout().placements().stream()
+                .flatMap(p -> p.group().stream())
+                .collect(Collectors.toSet());
+        int n = 1;
+        while (taken.contains("group " + n)) {
+            n++;
+        }
+        return "group " + n;
+    }
+
+    /** Lets a part move alone again; a group of one is none. */
+    public static Edit apart(Part part) {
+        return new Edit("take " + part.name() + " out of its group", b -> {
+            List<Placement> others = b.layout().together(part.id()).stream()
+                    .filter(p -> !p.part().equals(part.id()))
+                    .toList();
+            Build alone = Edits.lying("", part, p -> p.grouped(Optional.empty()))
+                    .change()
+                    .apply(b);
+            return others.size() == 1 ? alone.with(others.getFirst().grouped(Optional.empty())) : alone;
+        });
+    }
+
     /** Locks a part in its place, or lets it go. */
     public static Edit lock(Part part, boolean lock) {
         return Edits.lying(lock ? "lock " : "unlock ", part, p -> p.locked(lock));
+    }
+
+    /** A part that comes from elsewhere, at the nearest free place of a tray; on the table where there is none. */
+    public static Edit paste(Part part, Optional<Shell> tray) {
+        return new Edit("paste " + part.name(), b -> {
+            Part own = part.withId(b.freeId(part.id()));
+            Build with = b.with(own);
+            return tray.flatMap(t -> b.shell(t.id()))
+                    .filter(s -> !own.staysOutside() && !own.isLed())
+                    .flatMap(s -> new FreePlace(with, s, b.brief().limits().gapMm()).of(own))
+                    .map(with::with)
+                    .orElse(with);
+        });
     }
 
     /** Another of the same, turned like it, at the nearest free place of its tray; on the table where there is none. */

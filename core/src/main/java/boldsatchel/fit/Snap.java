@@ -5,6 +5,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -49,8 +50,9 @@ public final class Snap {
         nearest.offer(shell.cavity().size(axis) - size);
         Box there = moved.bounds().moved(difference(wanted, moved.placement()));
         double gap = build.brief().limits().gapMm();
+        List<Placement> together = build.layout().together(moved.id());
         for (Placed other : fit.placed()) {
-            if (other.id().equals(moved.id())
+            if (together.contains(other.placement())
                     || !other.shell().equals(shell)
                     || !abreast(axis, there, other.bounds())) {
                 continue;

@@ -1,5 +1,6 @@
 package boldsatchel.machine;
 
+import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Label;
 import java.util.List;
 import java.util.Optional;
@@ -51,6 +52,29 @@ public record Layout(
     /** The same with a part placed, in place of where it lay before. */
     public Layout with(Placement placement) {
         return new Layout(Section.replaced(placements, p -> p.part().equals(placement.part()), placement), cables);
+    }
+
+    /** Those that move when a part is moved: itself, and its group. */
+    public List<Placement> together(String part) {
+        Optional<Placement> at = of(part);
+        return placements.stream()
+                .filter(p -> p.part().equals(part) || at.filter(p::movesWith).isPresent())
+                .toList();
+    }
+
+    /** The same with a part in another place of its tray, and its group as far from where it was. What is locked stays, and so does its group. */
+    public Layout moved(String part, Vec to) {
+        Optional<Placement> from = of(part);
+        List<Placement> together = together(part);
+        if (from.isEmpty() || together.stream().anyMatch(Placement::locked)) {
+            return this;
+        }
+        Vec by = to.minus(from.get().at());
+        Layout moved = this;
+        for (Placement p : together) {
+            moved = moved.with(p.part().equals(part) ? p.at(to) : p.at(p.at().plus(by)));
+        }
+        return moved;
     }
 
     /** The same places of other parts. */

@@ -19,6 +19,7 @@ import java.util.TreeSet;
  * @param touches ids of parts it is meant to touch: stuck, screwed or plugged to them
  * @param fixing what holds it, if that was said
  * @param locked whether it stays where it is, whatever is dragged
+ * @param group name of those in its tray that move together, if it is one of them
  */
 public record Placement(
         @Label(value = "part", needed = true) String part,
@@ -27,7 +28,8 @@ public record Placement(
         @Label("turned") Orientation orientation,
         @Label("meant to touch") Set<String> touches,
         @Label("held") Optional<Fixing> fixing,
-        @Label("locked") boolean locked) {
+        @Label("locked") boolean locked,
+        @Label("in the group") Optional<String> group) {
 
     /** Copies the set, in a stable order. */
     public Placement {
@@ -36,34 +38,44 @@ public record Placement(
 
     /** A part of which nobody said what holds it. */
     public Placement(String part, String shell, Vec at, Orientation orientation, Set<String> touches) {
-        this(part, shell, at, orientation, touches, Optional.empty(), false);
+        this(part, shell, at, orientation, touches, Optional.empty(), false, Optional.empty());
     }
 
     /** The same place, held by something else. */
     public Placement held(Optional<Fixing> newFixing) {
-        return new Placement(part, shell, at, orientation, touches, newFixing, locked);
+        return new Placement(part, shell, at, orientation, touches, newFixing, locked, group);
     }
 
     /** The same place, locked or not. */
     public Placement locked(boolean lock) {
-        return new Placement(part, shell, at, orientation, touches, fixing, lock);
+        return new Placement(part, shell, at, orientation, touches, fixing, lock, group);
+    }
+
+    /** The same place, in a group or in none. */
+    public Placement grouped(Optional<String> newGroup) {
+        return new Placement(part, shell, at, orientation, touches, fixing, locked, newGroup);
+    }
+
+    /** Whether it moves when another one is moved. */
+    boolean movesWith(Placement other) {
+        return group.isPresent() && group.equals(other.group) && shell.equals(other.shell);
     }
 
     /** The same part elsewhere in its shell. */
     public Placement at(Vec newAt) {
-        return new Placement(part, shell, newAt, orientation, touches, fixing, locked);
+        return new Placement(part, shell, newAt, orientation, touches, fixing, locked, group);
     }
 
     /** The same part turned. */
     public Placement turned(Orientation newOrientation) {
-        return new Placement(part, shell, at, newOrientation, touches, fixing, locked);
+        return new Placement(part, shell, at, newOrientation, touches, fixing, locked, group);
     }
 
     /** The same place, meant to touch another part or not. */
     public Placement touching(String otherPart, boolean meant) {
         Set<String> all = new TreeSet<>(touches);
         if (meant ? all.add(otherPart) : all.remove(otherPart)) {
-            return new Placement(part, shell, at, orientation, all, fixing, locked);
+            return new Placement(part, shell, at, orientation, all, fixing, locked, group);
         }
         return this;
     }

@@ -100,7 +100,7 @@ public record FreeMove(Part part, Face way, double mm) {
     }
 
     private static Build moved(Build build, Placement from, Face way, double mm) {
-        return build.with(from.at(from.at().plus(Vec.on(way.axis(), way.sign() * mm))));
+        return build.with(build.layout().moved(from.part(), from.at().plus(Vec.on(way.axis(), way.sign() * mm))));
     }
 
     static int wrong(FitResult fit) {

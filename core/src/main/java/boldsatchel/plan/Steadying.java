@@ -223,7 +223,7 @@ public final class Steadying {
     }
 
     private static Build shifted(Build build, Placed p, Face way, double mm) {
-        return build.with(p.placement().at(p.placement().at().plus(way(way, mm))));
+        return build.with(build.layout().moved(p.id(), p.placement().at().plus(way(way, mm))));
     }
 
     /** How far a part is free to go: to a wall of its tray or to the next thing that is beside its way. */

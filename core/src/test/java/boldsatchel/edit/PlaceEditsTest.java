@@ -86,6 +86,44 @@ public final class PlaceEditsTest {
         assertThat(mirror.change().apply(mirror.change().apply(BUILD))).isEqualTo(BUILD);
     }
 
+    /** What is grouped keeps its distances; who is locked holds all; alone again the rest stays. */
+    @Test
+    public void aGroupMovesAsOne() {
+        Build grouped = PlaceEdits.together(A, B).change().apply(BUILD);
+        Vec apart = grouped.placement("b").orElseThrow().at().minus(new Vec(13, 17, 4));
+        for (Edit edit : List.of(
+                Edits.move(A, new Vec(3, 7, 1)), PlaceEdits.against(A, Face.LEFT), PlaceEdits.mirrored(A, Axis.X))) {
+            Build moved = edit.change().apply(grouped);
+            assertThat(moved.placement("a").orElseThrow().at()).isEqualTo(after(edit));
+            assertThat(moved.placement("b").orElseThrow().at().minus(after(edit)))
+                    .isEqualTo(apart);
+        }
+        Build held = PlaceEdits.lock(B, true).change().apply(grouped);
+        assertThat(Edits.move(A, new Vec(3, 7, 1)).change().apply(held)).isEqualTo(held);
+        assertThat(PlaceEdits.apart(A).change().apply(grouped)).isEqualTo(BUILD);
+        Build elsewhere = BUILD.with(new Placement("b", "lid", new Vec(5, 5, 0), Orientation.AS_DRAWN, Set.of()));
+        assertThat(PlaceEdits.together(A, B).change().apply(elsewhere)).isEqualTo(elsewhere);
+        Part c = Samples.part("c", Family.HUB, 10, 10, 10, 20);
+        Build three = PlaceEdits.together(c, A)
+                .change()
+                .apply(grouped.with(c)
+                        .with(new Placement("c", "base", new Vec(150, 5, 0), Orientation.AS_DRAWN, Set.of())));
+        assertThat(three.layout().together("b")).hasSize(3);
+    }
+
+    @Test
+    public void whatIsPastedLiesWhereItIsFree() {
+        Build pasted = PlaceEdits.paste(A, BUILD.shell("lid")).change().apply(BUILD);
+        assertThat(pasted.placement("a-2").orElseThrow().shell()).isEqualTo("lid");
+        Part wide = Samples.part("wide", Family.HUB, 400, 20, 10, 20);
+        assertThat(PlaceEdits.paste(wide, BUILD.shell("lid"))
+                        .change()
+                        .apply(BUILD)
+                        .loose())
+                .extracting(Part::id)
+                .contains("wide");
+    }
+
     @Test
     public void aCopyLiesWhereItIsFree() {
         Build copied = PlaceEdits.copy(A).change().apply(BUILD);

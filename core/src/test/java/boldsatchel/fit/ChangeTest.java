@@ -82,7 +82,15 @@ public final class ChangeTest {
                 .change()
                 .apply(demo);
         PackDrawings.Look look = new PackDrawings.Look(
-                PackView.PLAN, "slab", Posture.CLOSED, OptionalDouble.empty(), "", true, Set.of(), Optional.of(demo));
+                PackView.PLAN,
+                "slab",
+                Posture.CLOSED,
+                OptionalDouble.empty(),
+                "",
+                true,
+                Set.of(),
+                Optional.of(demo),
+                false);
         List<Mark> marks = PackDrawings.of(Evaluator.evaluate(now), look)
                 .in(Room.window(900, 600))
                 .marks();

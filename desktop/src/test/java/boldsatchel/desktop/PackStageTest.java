@@ -28,6 +28,8 @@ import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.geometry.VerticalDirection;
 import javafx.scene.control.Label;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
 
@@ -278,6 +280,41 @@ public class PackStageTest extends WindowHarness {
         keys(KeyCode.SHIFT, KeyCode.H);
         settle();
         assertThat(subjects("#plan")).contains("charger");
+    }
+
+    /** Two are grouped and moved as one, copied and pasted; a grid is drawn; what is no part cannot be pasted. */
+    @Test
+    public void partsAreGroupedAndPasted() throws Exception {
+        show("cave-survey");
+        open("pack");
+        select("charger");
+        select("protection");
+        focus("#plan");
+        Vec before = build().placement("charger").orElseThrow().at();
+        robot.type(KeyCode.G, KeyCode.UP);
+        settle();
+        assertThat(build().placement("charger").orElseThrow().group()).contains("group 1");
+        assertThat(build().placement("charger").orElseThrow().at()).isEqualTo(before.plus(new Vec(0, 0.5, 0)));
+        robot.type(KeyCode.G, KeyCode.DOWN);
+        settle();
+        assertThat(build().placement("charger").orElseThrow().at()).isEqualTo(before.plus(new Vec(0, 0.5, 0)));
+        keys(KeyCode.CONTROL, KeyCode.C);
+        assertThat(text("#apart")).contains("is on the clipboard");
+        keys(KeyCode.CONTROL, KeyCode.V);
+        settle();
+        assertThat(build().part("protection-2")).isPresent();
+        focus("#plan");
+        keys(KeyCode.SHIFT, KeyCode.G);
+        settle();
+        int lines = view("#plan").drawing().marks().size();
+        keys(KeyCode.SHIFT, KeyCode.G);
+        settle();
+        assertThat(view("#plan").drawing().marks().size()).isLessThan(lines - 10);
+        ClipboardContent words = new ClipboardContent();
+        words.putString("nothing of that kind");
+        onFx(() -> Clipboard.getSystemClipboard().setContent(words));
+        keys(KeyCode.CONTROL, KeyCode.V);
+        assertThat(text("#apart")).contains("no part on the clipboard");
     }
 
     /** In each posture its own: eyes and wrists at a table, thumbs and arms in the hands. */

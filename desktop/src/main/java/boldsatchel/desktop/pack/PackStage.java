@@ -360,7 +360,8 @@ public final class PackStage implements WorkStage {
                 selected,
                 pane == first,
                 more.hidden(),
-                compare.against());
+                compare.against(),
+                more.grid());
     }
 
     private void show(Pictures pictures) {
@@ -482,7 +483,8 @@ public final class PackStage implements WorkStage {
     }
 
     private static String where(Part part, Optional<Placement> at) {
-        return at.map(a -> ", " + a.orientation().words() + (a.locked() ? ", locked" : ""))
+        return at.map(a -> ", " + a.orientation().words() + (a.locked() ? ", locked" : "")
+                        + a.group().map(g -> ", in " + g).orElse(""))
                 .orElse(part.isLed() ? "" : part.staysOutside() ? ", beside the machine" : ", on the table");
     }
 
@@ -535,9 +537,26 @@ public final class PackStage implements WorkStage {
     }
 
     private void key(ViewPane pane, KeyEvent e) {
-        double step = e.isShiftDown() ? LONG_STEP_MM : STEP_MM;
-        KeyCode code = e.getCode();
+        if (e.isShortcutDown() ? !shortcut(e.getCode()) : !plain(pane, e)) {
+            return;
+        }
+        e.consume();
+    }
+
+    private boolean shortcut(KeyCode code) {
         switch (code) {
+            case C -> more.take();
+            case V -> more.paste(shell());
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean plain(ViewPane pane, KeyEvent e) {
+        double step = e.isShiftDown() ? LONG_STEP_MM : STEP_MM;
+        switch (e.getCode()) {
             case LEFT -> nudge(pane, pane.view().across(), -step);
             case RIGHT -> nudge(pane, pane.view().across(), step);
             case UP -> nudge(pane, pane.view().up(), step);
@@ -558,6 +577,13 @@ public final class PackStage implements WorkStage {
             case M -> more.mirror();
             case D -> more.copy();
             case L -> more.lock();
+            case G -> {
+                if (e.isShiftDown()) {
+                    more.toggleGrid();
+                } else {
+                    more.group();
+                }
+            }
             case H -> {
                 if (e.isShiftDown()) {
                     more.showAll();
@@ -566,10 +592,10 @@ public final class PackStage implements WorkStage {
                 }
             }
             default -> {
-                return;
+                return false;
             }
         }
-        e.consume();
+        return true;
     }
 
     private void nudge(ViewPane pane, int axis, double by) {

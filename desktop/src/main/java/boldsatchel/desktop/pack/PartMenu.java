@@ -3,17 +3,24 @@ package boldsatchel.desktop.pack;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.PlaceEdits;
+import boldsatchel.format.FormatException;
+import boldsatchel.format.LibraryFormat;
 import boldsatchel.geometry.Axis;
 import boldsatchel.geometry.Face;
+import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.Region;
 
 /** What can be done to the selected part beside dragging it; knows which one was selected before it, and what is hidden. */
@@ -24,6 +31,8 @@ final class PartMenu {
     private final MenuButton button = new MenuButton("More …");
     private final Set<String> hidden = new HashSet<>();
     private String before = "";
+    private String said = "";
+    private boolean grid;
     private int opened;
 
     PartMenu(Desk desk, Runnable changed) {
@@ -37,6 +46,7 @@ final class PartMenu {
             if (!was.isEmpty() && !was.equals(is)) {
                 before = was;
             }
+            said = "";
         });
     }
 
@@ -54,10 +64,13 @@ final class PartMenu {
         return hidden;
     }
 
-    /** That something is hidden, which nobody should have to remember. */
+    /** What was said last, and that something is hidden, which nobody should have to remember. */
     String told() {
         int count = hidden().size();
-        return count == 0 ? "" : count + (count == 1 ? " part is" : " parts are") + " hidden; Shift H shows all again.";
+        String last = said.isEmpty() ? "" : said + " ";
+        return count == 0
+                ? last
+                : last + count + (count == 1 ? " part is" : " parts are") + " hidden; Shift H shows all again.";
     }
 
     /** The part that was selected before the one that is now. */
@@ -85,6 +98,79 @@ final class PartMenu {
 
     void copy() {
         part().ifPresent(p -> desk.session().does(PlaceEdits.copy(p)));
+    }
+
+    /** Whether the part is in a group. */
+    private boolean isGrouped() {
+        return part().flatMap(p -> desk.session().shown().placement(p.id()))
+                .filter(p -> p.group().isPresent())
+                .isPresent();
+    }
+
+    /** Groups the part with the one that was selected before it, or takes it out of its group. */
+    void group() {
+        part().ifPresent(p -> {
+            if (isGrouped()) {
+                desk.session().does(PlaceEdits.apart(p));
+            } else {
+                partner(p).ifPresent(b -> desk.session().does(PlaceEdits.together(p, b)));
+            }
+        });
+    }
+
+    /** The part that was selected before, where it lies in the same tray. */
+    private Optional<Part> partner(Part part) {
+        Build build = desk.session().shown();
+        Optional<String> tray = build.placement(part.id()).map(Placement::shell);
+        return before().filter(b -> !b.id().equals(part.id())
+                && tray.isPresent()
+                && build.placement(b.id()).map(Placement::shell).equals(tray));
+    }
+
+    /** Whether lines are drawn behind the parts. */
+    boolean grid() {
+        return grid;
+    }
+
+    void toggleGrid() {
+        grid = !grid;
+        changed.run();
+    }
+
+    /** Puts the part on the clipboard, as a parts library of one. */
+    void take() {
+        part().ifPresent(p -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putString(LibraryFormat.write(new LibraryFormat.Contents(List.of(p), List.of())));
+            Clipboard.getSystemClipboard().setContent(content);
+            say(
+                    p.name()
+                            + " is on the clipboard; Ctrl V puts another of it into the tray on show, here or in another window.");
+        });
+    }
+
+    /** Puts what is on the clipboard into a tray. */
+    void paste(Optional<Shell> tray) {
+        String text =
+                Optional.ofNullable(Clipboard.getSystemClipboard().getString()).orElse("");
+        if (!text.contains(LibraryFormat.FORMAT)) {
+            say("There is no part on the clipboard: select one and press Ctrl C.");
+            return;
+        }
+        try {
+            for (Part p : LibraryFormat.read(text).parts()) {
+                String id = desk.session().build().freeId(p.id());
+                desk.session().does(PlaceEdits.paste(p, tray));
+                desk.session().selection().set(id);
+            }
+        } catch (FormatException e) {
+            say("What is on the clipboard cannot be read: " + e.getMessage());
+        }
+    }
+
+    private void say(String words) {
+        said = words;
+        changed.run();
     }
 
     void hide() {
@@ -115,12 +201,19 @@ final class PartMenu {
                 item(line, "middles, front to back", PlaceEdits.middles(p, b, Axis.Y));
                 button.getItems().add(line);
             });
+            if (isGrouped()) {
+                item("Take it out of its group (G)", this::group);
+            } else {
+                partner(p).ifPresent(b -> item("Group with " + b.name() + " (G)", this::group));
+            }
             item("To the other side (M)", this::mirror);
             item("Duplicate (D)", this::copy);
+            item("Copy (Ctrl C)", this::take);
             item(isLocked() ? "Unlock (L)" : "Lock in its place (L)", this::lock);
             button.getItems().add(new SeparatorMenuItem());
             item("Hide in the views (H)", this::hide);
         });
+        item(grid ? "Leave the grid away (Shift G)" : "Show a grid of 10 mm (Shift G)", this::toggleGrid);
         if (!hidden.isEmpty()) {
             item("Show all that is hidden (Shift H)", this::showAll);
         }
