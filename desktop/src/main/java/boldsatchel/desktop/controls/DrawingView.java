@@ -16,15 +16,19 @@ import javafx.geometry.Orientation;
 import javafx.geometry.Point2D;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import javafx.scene.paint.Paint;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.PathElement;
 import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.shape.Shape;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeType;
 import javafx.scene.text.Font;
@@ -38,6 +42,11 @@ public final class DrawingView extends Region {
     private static final double MOST_LETTER = 15;
 
     private static final double POINTED_PX = 2.5;
+
+    /** Frames larger than this are painted as four bars, square pixels. */
+    private static final double LARGE_PX2 = 4000;
+    /** So many lines are bars of their own; more are one outline. */
+    private static final int FEW = 12;
 
     private final Pane sheet = new Pane();
     /** Outlines of what is pointed at, over all else. */
@@ -154,7 +163,7 @@ public final class DrawingView extends Region {
      */
     public Optional<String> subjectAt(double x, double y) {
         for (Node node : sheet.getChildren().reversed()) {
-            boolean solid = node instanceof Text || (node instanceof Polygon polygon && polygon.getFill() != null);
+            boolean solid = node instanceof Text || isFilled(node);
             if (solid
                     && node.isVisible()
                     && node.getUserData() instanceof String id
@@ -183,11 +192,8 @@ public final class DrawingView extends Region {
         List<Node> outlines = new ArrayList<>();
         if (!pointed.isEmpty()) {
             for (Node node : sheet.getChildren()) {
-                if (node instanceof Polygon polygon
-                        && polygon.getFill() != null
-                        && pointed.equals(node.getUserData())) {
-                    Polygon outline = new Polygon();
-                    outline.getPoints().setAll(polygon.getPoints());
+                if (isFilled(node) && pointed.equals(node.getUserData())) {
+                    Shape outline = copy((Shape) node);
                     outline.setFill(null);
                     outline.setStroke(color(Ink.ACCENT, 1));
                     outline.setStrokeWidth(POINTED_PX);
@@ -196,6 +202,19 @@ public final class DrawingView extends Region {
             }
         }
         over.getChildren().setAll(outlines);
+    }
+
+    private static boolean isFilled(Node node) {
+        return node instanceof Shape shape && !(node instanceof Text) && shape.getFill() != null;
+    }
+
+    private static Shape copy(Shape shape) {
+        if (shape instanceof Rectangle r) {
+            return new Rectangle(r.getX(), r.getY(), r.getWidth(), r.getHeight());
+        }
+        Polygon copy = new Polygon();
+        copy.getPoints().setAll(((Polygon) shape).getPoints());
+        return copy;
     }
 
     /** Marks that are shown by one node, and what they are shown at. */
@@ -265,19 +284,26 @@ public final class DrawingView extends Region {
     /** The node of a piece: the one given, changed, where it is of the right kind. */
     private Node node(Piece piece, Optional<Node> old) {
         return switch (piece.marks().getFirst()) {
-            case Mark.Line line when !line.closed() -> path(piece.marks(), line, as(Path.class, old, Path::new));
+            case Mark.Line line
+            when !line.closed() ->
+                areFewBars(piece.marks())
+                        ? bars(piece.marks(), line, as(Group.class, old, Group::new))
+                        : path(piece.marks(), line, as(Path.class, old, Path::new));
             case Mark.Line line -> {
-                Polygon polygon = polygon(line.points(), old);
-                polygon.setFill(null);
-                stroke(polygon, line);
-                yield polygon;
+                if (isLargeFrame(line)) {
+                    yield frame(line, as(Group.class, old, Group::new));
+                }
+                Shape outline = shape(line.points(), old);
+                outline.setFill(null);
+                stroke(outline, line);
+                yield outline;
             }
             case Mark.Fill fill -> {
-                Polygon polygon = polygon(fill.points(), old);
-                polygon.setFill(color(fill.ink(), fill.opacity()));
-                polygon.setStroke(null);
-                polygon.setUserData(fill.subject());
-                yield polygon;
+                Shape filled = shape(fill.points(), old);
+                filled.setFill(color(fill.ink(), fill.opacity()));
+                filled.setStroke(null);
+                filled.setUserData(fill.subject());
+                yield filled;
             }
             case Mark.Text text -> text(text, as(Text.class, old, Text::new));
         };
@@ -312,6 +338,109 @@ public final class DrawingView extends Region {
         return path;
     }
 
+    /** What is square to the sheet is a rectangle: that is painted far faster than an outline. */
+    private Shape shape(List<Mark.Point> points, Optional<Node> old) {
+        return isSquare(points) ? rectangle(points, old) : polygon(points, old);
+    }
+
+    /** Painting an outline takes as long as painting all that is inside it: a large one that is square is four bars. */
+    private boolean isLargeFrame(Mark.Line line) {
+        if (line.dashed() || !isSquare(line.points())) {
+            return false;
+        }
+        Mark.Point a = line.points().get(0);
+        Mark.Point b = line.points().get(2);
+        return Math.abs((a.x() - b.x()) * (a.y() - b.y())) * scale * scale > LARGE_PX2;
+    }
+
+    private Group frame(Mark.Line line, Group frame) {
+        double pen = pen(line);
+        Mark.Point a = line.points().get(0);
+        Mark.Point b = line.points().get(2);
+        double left = Math.min(a.x(), b.x()) * scale - pen / 2;
+        double top = Math.min(a.y(), b.y()) * scale - pen / 2;
+        double wide = Math.abs(a.x() - b.x()) * scale;
+        double high = Math.abs(a.y() - b.y()) * scale;
+        Paint paint = color(line.ink(), 1);
+        frame.getChildren()
+                .setAll(
+                        bar(left, top, wide + pen, pen, paint),
+                        bar(left, top + high, wide + pen, pen, paint),
+                        bar(left, top, pen, high + pen, paint),
+                        bar(left + wide, top, pen, high + pen, paint));
+        frame.setUserData(line.subject());
+        return frame;
+    }
+
+    /** Some straight lines along the sheet's sides, drawn through. */
+    private static boolean areFewBars(List<Mark> marks) {
+        return marks.size() <= FEW
+                && marks.stream().allMatch(m -> m instanceof Mark.Line l && !l.dashed() && isBar(l.points()));
+    }
+
+    private static boolean isBar(List<Mark.Point> points) {
+        return points.size() == 2
+                && (points.getFirst().x() == points.getLast().x()
+                        || points.getFirst().y() == points.getLast().y());
+    }
+
+    private Group bars(List<Mark> lines, Mark.Line first, Group group) {
+        double pen = pen(first);
+        Paint paint = color(first.ink(), 1);
+        List<Node> bars = new ArrayList<>(lines.size());
+        for (Mark mark : lines) {
+            if (mark instanceof Mark.Line line) {
+                Mark.Point a = line.points().getFirst();
+                Mark.Point b = line.points().getLast();
+                boolean down = a.x() == b.x();
+                double left = Math.min(a.x(), b.x()) * scale - (down ? pen / 2 : 0);
+                double top = Math.min(a.y(), b.y()) * scale - (down ? 0 : pen / 2);
+                double length = Math.hypot(a.x() - b.x(), a.y() - b.y()) * scale;
+                bars.add(bar(left, top, down ? pen : length, down ? length : pen, paint));
+            }
+        }
+        group.getChildren().setAll(bars);
+        group.setUserData(first.subject());
+        return group;
+    }
+
+    private static Rectangle bar(double x, double y, double wide, double high, Paint paint) {
+        Rectangle bar = new Rectangle(x, y, wide, high);
+        bar.setFill(paint);
+        return bar;
+    }
+
+    private double pen(Mark.Line line) {
+        return Math.max(0.6, line.widthMm() * scale * 0.8);
+    }
+
+    private static boolean isSquare(List<Mark.Point> points) {
+        if (points.size() != 4) {
+            return false;
+        }
+        boolean alongFirst = points.get(0).y() == points.get(1).y();
+        for (int i = 0; i < 4; i++) {
+            Mark.Point a = points.get(i);
+            Mark.Point b = points.get((i + 1) % 4);
+            boolean along = (i % 2 == 0) == alongFirst;
+            if (along ? a.y() != b.y() : a.x() != b.x()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private Rectangle rectangle(List<Mark.Point> corners, Optional<Node> old) {
+        Rectangle rectangle = as(Rectangle.class, old, Rectangle::new);
+        Mark.Point a = corners.get(0);
+        Mark.Point b = corners.get(2);
+        rectangle.setX(Math.min(a.x(), b.x()) * scale);
+        rectangle.setY(Math.min(a.y(), b.y()) * scale);
+        rectangle.setWidth(Math.abs(a.x() - b.x()) * scale);
+        rectangle.setHeight(Math.abs(a.y() - b.y()) * scale);
+        return rectangle;
+    }
+
     private Polygon polygon(List<Mark.Point> points, Optional<Node> old) {
         Polygon polygon = as(Polygon.class, old, Polygon::new);
         polygon.getPoints()
@@ -321,9 +450,9 @@ public final class DrawingView extends Region {
         return polygon;
     }
 
-    private void stroke(javafx.scene.shape.Shape shape, Mark.Line line) {
+    private void stroke(Shape shape, Mark.Line line) {
         shape.setStroke(color(line.ink(), 1));
-        shape.setStrokeWidth(Math.max(0.6, line.widthMm() * scale * 0.8));
+        shape.setStrokeWidth(pen(line));
         shape.setStrokeType(StrokeType.CENTERED);
         shape.setStrokeLineCap(StrokeLineCap.BUTT);
         if (line.dashed()) {
