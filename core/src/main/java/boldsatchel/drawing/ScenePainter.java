@@ -170,10 +170,21 @@ final class ScenePainter {
             } else if (!side.edge()) {
                 Side next = i + 1 < sides.size() ? sides.get(i + 1) : sides.get(2);
                 if (side.faces(from) != next.faces(from)) {
-                    s.curve(points(List.of(side.corners().get(1), side.corners().get(2))), pen, ink, thing.subject());
+                    line(thing, side, 1, 2, pen, ink);
+                }
+                // The ends come first: one that is seen has its line round it already.
+                if (side.faces(from) && !sides.get(0).faces(from)) {
+                    line(thing, side, 0, 1, pen, ink);
+                }
+                if (side.faces(from) && !sides.get(1).faces(from)) {
+                    line(thing, side, 3, 2, pen, ink);
                 }
             }
         }
+    }
+
+    private void line(Scene.Thing thing, Side side, int one, int other, double pen, Ink ink) {
+        s.curve(points(List.of(side.corners().get(one), side.corners().get(other))), pen, ink, thing.subject());
     }
 
     /** Where the painter cut a box to get the order right, there is no edge. */

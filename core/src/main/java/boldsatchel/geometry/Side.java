@@ -14,6 +14,8 @@ public record Side(List<Vec> corners, Vec outward, boolean edge) {
 
     /** Sides of what is round. */
     private static final int ROUND = 32;
+    /** An outline that turns by less goes on round. */
+    private static final double ROUND_DEG = 20;
 
     /** Copies the list. */
     public Side {
@@ -92,10 +94,28 @@ public record Side(List<Vec> corners, Vec outward, boolean edge) {
             // The plane across y is left-handed: x before z.
             Vec out = side.cross(way).times(along == Axis.Y ? -turn : turn);
             if (out.length() > 0) {
+                boolean edge = edges && !isRound(outline, i);
                 List<Vec> corners = List.of(below.get(i), below.get(next), above.get(next), above.get(i));
-                all.add(new Side(corners, out.times(1 / out.length()), edges).posed(pose));
+                all.add(new Side(corners, out.times(1 / out.length()), edge).posed(pose));
             }
         }
+    }
+
+    /** Whether an outline hardly turns where a side of it begins or ends: it is one of many that make something round. */
+    private static boolean isRound(List<Flat> outline, int side) {
+        int n = outline.size();
+        return turnDeg(outline, (side + n - 1) % n) < ROUND_DEG || turnDeg(outline, side) < ROUND_DEG;
+    }
+
+    /** By how much an outline turns at the end of a side. */
+    private static double turnDeg(List<Flat> outline, int side) {
+        int n = outline.size();
+        Flat a = outline.get(side);
+        Flat b = outline.get((side + 1) % n);
+        Flat c = outline.get((side + 2) % n);
+        double before = Math.atan2(b.up() - a.up(), b.across() - a.across());
+        double after = Math.atan2(c.up() - b.up(), c.across() - b.across());
+        return Math.abs(Math.toDegrees(Math.IEEEremainder(after - before, 2 * Math.PI)));
     }
 
     /** The same in another frame. */

@@ -34,7 +34,7 @@ public record Build(
 
     /** Walls that follow parts are round them, openings that move with a socket where it is. */
     public Build {
-        Wrap.Wrapped wrapped = Wrap.all(casing, layout, parts);
+        Wrap.Wrapped wrapped = Wrap.all(casing, layout, parts, cooling);
         layout = wrapped.layout();
         casing = Opening.following(wrapped.casing(), layout, parts);
     }

@@ -10,7 +10,7 @@ import java.util.function.UnaryOperator;
 
 /**
  * Walls that follow what lies in their tray, as far from it as was said: they grow and shrink with it. A socket that is used through a wall
- * lies at it; on the floor parts stand as they did. What was in the room keeps its place beside the parts, what was in or on a wall goes with
+ * lies at it, and so does what a pad joins to it; on the floor parts stand as they did. What was in the room keeps its place beside the parts, what was in or on a wall goes with
  * the wall, and a vent keeps its share of it.
  */
 final class Wrap {
@@ -39,11 +39,11 @@ final class Wrap {
     record Wrapped(Casing casing, Layout layout) {}
 
     /** Every tray whose walls follow its parts, round them; both as they are where none has to be changed. */
-    static Wrapped all(Casing casing, Layout layout, Parts parts) {
+    static Wrapped all(Casing casing, Layout layout, Parts parts, Cooling cooling) {
         Wrapped wrapped = new Wrapped(casing, layout);
         for (Shell shell : casing.shells()) {
             if (shell.aroundMm().isPresent() && shell.making() != Shell.Making.FOUND) {
-                Optional<Wrap> wrap = of(shell, layout, parts);
+                Optional<Wrap> wrap = of(shell, layout, parts, cooling);
                 if (wrap.isPresent()) {
                     wrapped = wrap.get().of(wrapped);
                 }
@@ -53,7 +53,7 @@ final class Wrap {
     }
 
     /** The walls that are to be drawn, where they are not drawn so yet. */
-    private static Optional<Wrap> of(Shell shell, Layout layout, Parts parts) {
+    private static Optional<Wrap> of(Shell shell, Layout layout, Parts parts, Cooling cooling) {
         Optional<Box> room = Optional.empty();
         boolean[] atWall = new boolean[Face.ALL.size()];
         for (Placement placement : layout.placements()) {
@@ -62,6 +62,9 @@ final class Wrap {
             if (part.isPresent()) {
                 Box takes = takes(part.get().body(), placement, atWall);
                 room = Optional.of(room.map(r -> r.around(takes)).orElse(takes));
+                cooling.heatPaths().stream()
+                        .filter(h -> h.part().equals(placement.part()))
+                        .forEach(h -> atWall[Face.ALL.indexOf(h.wall())] = true);
             }
         }
         return room.map(r -> new Wrap(shell, with(r, shell, atWall))).filter(Wrap::changes);
@@ -72,7 +75,10 @@ final class Wrap {
         Box bounds = body.bounds();
         Box takes = placement.place(bounds, bounds);
         for (Zone zone : body.zones()) {
-            takes = takes.around(placement.place(zone.box(), bounds));
+            // Fingers, air and radio come through walls; what swells and what is plugged in does not.
+            if (zone.kind() == Zone.Kind.PLUG || zone.kind() == Zone.Kind.SWELL) {
+                takes = takes.around(placement.place(zone.box(), bounds));
+            }
         }
         for (Port port : body.ports()) {
             if (port.use() == Port.Use.OUTSIDE) {
