@@ -15,6 +15,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
+import boldsatchel.plan.Lightening;
 import boldsatchel.plan.Steadying;
 import boldsatchel.quantity.Spread;
 import boldsatchel.quantity.Units;
@@ -337,8 +338,13 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                 }
                 case "balance.hinge-weak" -> hinges(f, "Take stiffer hinges or one more");
                 case "balance.hinge-lifts" -> hinges(f, "Take softer hinges or move weight to the front");
-                case "balance.too-heavy" ->
-                    List.of(Remedy.advice("Look at the heaviest items in the working of Carries"));
+                case "balance.too-heavy" -> {
+                    List<Remedy> remedies = new ArrayList<>();
+                    Lightening.walls(build, f.number("limitG"))
+                            .ifPresent(e -> remedies.add(Remedy.by(Words.begun(e.name()), e)));
+                    remedies.add(Remedy.advice("Look at the heaviest items in the working of Carries"));
+                    yield remedies;
+                }
                 default -> throw Telling.unknown(f);
             };
         }

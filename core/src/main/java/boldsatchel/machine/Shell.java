@@ -339,6 +339,11 @@ public record Shell(
         return sized(widthMm.withValue(width), depthMm.withValue(depth), heightMm.withValue(height));
     }
 
+    /** The same shell with walls of another thickness; a floor of its own stays. */
+    public Shell walled(double newWallMm) {
+        return walled(wallMm.withValue(newWallMm), floorMm);
+    }
+
     /** The same shell whose walls follow its parts from now on, or stay where they are. */
     public Shell following(Optional<Double> newAroundMm) {
         return Form.of(Shell.class).field("aroundMm").with(this, newAroundMm);

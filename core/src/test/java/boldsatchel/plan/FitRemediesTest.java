@@ -7,12 +7,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.Findings;
 import boldsatchel.Samples;
+import boldsatchel.balance.BalanceEngine;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Connector;
 import boldsatchel.machine.Joint;
@@ -24,6 +26,7 @@ import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
+import boldsatchel.quantity.Form;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
@@ -107,6 +110,26 @@ public final class FitRemediesTest {
         FitResult after =
                 FitEngine.evaluate(Findings.remedied(Findings.of(build, code).orElseThrow(), build));
         assertThat(FreeMove.trouble(build, after)).isLessThan(FreeMove.trouble(build, FitEngine.evaluate(build)));
+    }
+
+    /** Walls of 3 mm weigh about half as much again as those of 2; what is weighed or found is as heavy as it is. */
+    @Test
+    public void whatIsTooHeavyGetsThinnerWalls() {
+        Shell thick = Samples.tray("tray", 60, 52, 11, exact(3), Material.PLASTIC, true);
+        Build build = packed(thick, List.of(block("a", 58, 50, 10)), List.of(new Vec(1, 1, 0)));
+        double now = BalanceEngine.evaluate(build).massG().nominal();
+        Brief light = build.brief()
+                .withLimits(Form.of(Brief.Limits.class)
+                        .field("massG")
+                        .with(build.brief().limits(), Optional.of(0.8 * now)));
+        Findings.hold("balance.too-heavy", build.with(light), Double.NaN, build, true);
+        Build mended = Findings.remedied(
+                Findings.of(build.with(light), "balance.too-heavy").orElseThrow(), build.with(light));
+        assertThat(mended.shell("tray").orElseThrow().wallMm().value()).isBetween(1.6, 2.8);
+        Shell found = Form.of(Shell.class).field("making").with(thick, Shell.Making.FOUND);
+        Build box = build.with(light).with(build.casing().withShell(found));
+        assertThat(Findings.of(box, "balance.too-heavy").orElseThrow().remedies())
+                .noneMatch(r -> r.edit().isPresent());
     }
 
     /** The room begins at 60 and ends at 80: of who begins at 75 and whose it is either may go 5 mm aside; what is locked stays. */
