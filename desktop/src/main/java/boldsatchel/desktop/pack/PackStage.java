@@ -3,40 +3,27 @@ package boldsatchel.desktop.pack;
 import boldsatchel.cables.CablesResult;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
-import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.PackView;
-import boldsatchel.drawing.Room;
-import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
-import boldsatchel.fit.Ruler;
 import boldsatchel.geometry.Box;
-import boldsatchel.geometry.Flat;
-import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
-import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
-import boldsatchel.quantity.Quantity;
 import boldsatchel.quantity.Units;
-import boldsatchel.sheet.ChangesSheet;
-import boldsatchel.sheet.Sheets;
-import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
@@ -47,7 +34,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -75,16 +61,9 @@ public final class PackStage implements WorkStage {
     private final ComboBox<Shell> shells = Ui.choice("shells", PackStage::inside);
     private final ComboBox<String> posture = Ui.choice("posture", name -> name);
     private final MenuButton place = new MenuButton("Place");
-    private final UnitField x =
-            UnitField.required("pack-x", Quantity.LENGTH, v -> typed(0, v)).wide(6);
-    private final UnitField y =
-            UnitField.required("pack-y", Quantity.LENGTH, v -> typed(1, v)).wide(6);
-    private final UnitField z =
-            UnitField.required("pack-z", Quantity.LENGTH, v -> typed(2, v)).wide(6);
-    private final Label chosen = Ui.label("", "part-chosen");
     private final Label apart = Ui.label("", "soft");
-    private final HBox position = new HBox(6);
-    private final HBox joints = new HBox(8);
+    private final PositionRow position;
+    private final JointRow joints;
     private final ToggleButton core = new ToggleButton("Core sample");
     private final ToggleButton hands = new ToggleButton("Hands");
     private final PartMenu more;
@@ -97,11 +76,6 @@ public final class PackStage implements WorkStage {
     private final Latest drawn = Latest.following();
     private final Dragging dragging;
     private boolean filling;
-
-    /** A joint's slider in the row above the views. */
-    private record Opener(String joint, Slider slider, Label text) {}
-
-    private final List<Opener> openers = new ArrayList<>();
 
     /** The stage on a desk. */
     public PackStage(Desk desk) {
@@ -124,18 +98,10 @@ public final class PackStage implements WorkStage {
         shells.setMinWidth(90);
         posture.setPrefWidth(140);
         posture.setMinWidth(90);
-        core.setId("core-sample");
-        core.setMinWidth(Region.USE_PREF_SIZE);
-        core.setOnAction(e -> show());
-        hands.setId("hands");
-        hands.setMinWidth(Region.USE_PREF_SIZE);
-        hands.setTooltip(new Tooltip("How it meets hands and eyes in this posture"));
-        hands.setOnAction(e -> show());
-        cables.setId("cables");
-        cables.setMinWidth(Region.USE_PREF_SIZE);
-        cables.setTooltip(new Tooltip("How cables and wires are laid, and whether they are long enough"));
-        cables.setOnAction(e -> show());
-        joints.setAlignment(Pos.CENTER_LEFT);
+        toggle(core, "core-sample", "The stack at a point of the plan, like a drilled core", this::show);
+        toggle(hands, "hands", "How it meets hands and eyes in this posture", this::show);
+        toggle(cables, "cables", "How cables and wires are laid, and whether they are long enough", this::show);
+        joints = new JointRow(desk.session());
         Button figures = Ui.button(
                 "case-figures",
                 "Case …",
@@ -145,24 +111,8 @@ public final class PackStage implements WorkStage {
         // What has no room in a narrow window goes into a second row.
         FlowPane top = new FlowPane(
                 16, 6, row(shells, figures, place), row(posture, joints), row(compare.button(), cables, hands, core));
-        position.getChildren()
-                .addAll(
-                        chosen,
-                        Ui.spring(),
-                        Ui.label("x", "axis"),
-                        x,
-                        Ui.label("y", "axis"),
-                        y,
-                        Ui.label("z", "axis"),
-                        z,
-                        Ui.button("turn", "Turn", "A quarter turn seen from above (R)", this::turn),
-                        Ui.button("tumble", "Tumble", "The next face up (T)", this::tumble),
-                        Ui.button("unplace", "Take out", "Back on the table", this::takeOut),
-                        more.button());
-        List.of(x, y, z).forEach(f -> f.setMinWidth(Region.USE_PREF_SIZE));
+        position = new PositionRow(desk.session(), more.button());
         apart.setId("apart");
-        position.setAlignment(Pos.TOP_LEFT);
-        position.setMinHeight(34);
         prepare(first);
         prepare(second);
         HBox views = new HBox(6, linked, sample, handsPane, cablesPane, compare);
@@ -170,6 +120,20 @@ public final class PackStage implements WorkStage {
         VBox.setVgrow(views, Priority.ALWAYS);
         content.getChildren().addAll(top, position, apart, empty, views);
         desk.keepShowing(content, this::show);
+    }
+
+    /** Shown, or not there at all. */
+    private static void present(Node node, boolean is) {
+        node.setVisible(is);
+        node.setManaged(is);
+    }
+
+    private static ToggleButton toggle(ToggleButton button, String id, String about, Runnable changed) {
+        button.setId(id);
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setTooltip(new Tooltip(about));
+        button.setOnAction(e -> changed.run());
+        return button;
     }
 
     private static HBox row(Node... nodes) {
@@ -243,88 +207,23 @@ public final class PackStage implements WorkStage {
                                 : build.casing().shells().getFirst()));
         boolean cased = !build.casing().shells().isEmpty();
         linked.setVisible(cased);
-        sample.setVisible(cased && core.isSelected());
-        sample.setManaged(core.isSelected());
-        handsPane.setVisible(cased && hands.isSelected());
-        handsPane.setManaged(hands.isSelected());
-        compare.setVisible(compare.isOn());
-        compare.setManaged(compare.isOn());
-        cablesPane.setVisible(cased && cables.isSelected());
-        cablesPane.setManaged(cables.isSelected());
+        present(sample, cased && core.isSelected());
+        present(handsPane, cased && hands.isSelected());
+        present(compare, compare.isOn());
+        present(cablesPane, cased && cables.isSelected());
         if (cables.isSelected()) {
             cablesPane.show(
                     desk.session().evaluation().get().of(CablesResult.class),
                     desk.session().selection().get());
         }
-        empty.setVisible(!cased);
-        empty.setManaged(!cased);
+        present(empty, !cased);
         fillPlace(build);
         fillPostures(build.casing());
-        fillJoints(build.casing());
-        showPosition();
+        joints.show(build.casing(), posture());
+        position.show(part(), placement());
         filling = false;
         draw();
     }
-
-    /** What is to be drawn, taken from the window before it is worked out beside it. */
-    private record Asked(
-            Evaluation evaluation,
-            PackDrawings.Look first,
-            Room firstRoom,
-            PackDrawings.Look second,
-            Room secondRoom,
-            boolean oneScale,
-            Optional<Point2D> probe,
-            boolean hands,
-            Optional<Part> before) {
-
-        Pictures pictures() {
-            PackDrawings.Picture a = PackDrawings.of(evaluation, first);
-            PackDrawings.Picture b = PackDrawings.of(evaluation, second);
-            List<Drawing> drawn = oneScale
-                    ? PackDrawings.atOneScale(a, firstRoom, b, secondRoom)
-                    : List.of(a.in(firstRoom), b.in(secondRoom));
-            return new Pictures(
-                    drawn.getFirst(),
-                    drawn.getLast(),
-                    a.extent(),
-                    b.extent(),
-                    probe.map(at -> CorePane.Core.of(evaluation, first.shell(), first.posture(), at)),
-                    table(),
-                    ruler(),
-                    changes());
-        }
-
-        /** How far the selected part is from the one that was selected before it. */
-        private Optional<String> ruler() {
-            Casing casing = evaluation.build().casing();
-            FitResult fit = evaluation.of(FitResult.class);
-            return before.flatMap(b -> Ruler.between(casing, fit, first.posture(), first.selected(), b.id())
-                    .map(r -> "To " + b.name() + ": " + Units.format(r.straight(), 1, "mm") + " (x "
-                            + Units.format(r.x(), 1, "") + ", y " + Units.format(r.y(), 1, "") + ", z "
-                            + Units.format(r.z(), 1, "") + "; minus: side by side). "));
-        }
-
-        private List<ChangesSheet.Row> changes() {
-            return first.against()
-                    .map(before -> ChangesSheet.of(before, evaluation.build()))
-                    .orElse(List.of());
-        }
-
-        private Optional<Table> table() {
-            return hands ? Optional.of(Sheets.hands(evaluation, first.posture().name())) : Optional.empty();
-        }
-    }
-
-    private record Pictures(
-            Drawing first,
-            Drawing second,
-            Flat ofFirst,
-            Flat ofSecond,
-            Optional<CorePane.Core> core,
-            Optional<Table> hands,
-            Optional<String> ruler,
-            List<ChangesSheet.Row> changes) {}
 
     private void draw() {
         if (filling || shell().isEmpty() || content.getScene() == null) {
@@ -364,7 +263,7 @@ public final class PackStage implements WorkStage {
                 more.grid());
     }
 
-    private void show(Pictures pictures) {
+    private void show(Asked.Pictures pictures) {
         boolean dark = desk.dark().get();
         linked.arrange(pictures.ofFirst(), pictures.ofSecond());
         first.show(pictures.first(), dark);
@@ -373,8 +272,7 @@ public final class PackStage implements WorkStage {
         pictures.hands().ifPresent(handsPane::show);
         compare.show(pictures.changes(), desk.session().shown());
         apart.setText(pictures.ruler().orElse("") + more.told());
-        apart.setVisible(!apart.getText().isEmpty());
-        apart.setManaged(apart.isVisible());
+        present(apart, !apart.getText().isEmpty());
     }
 
     private void fillPlace(Build build) {
@@ -406,102 +304,7 @@ public final class PackStage implements WorkStage {
             posture.getItems().setAll(names);
             posture.setValue(now != null && names.contains(now) ? now : names.getFirst());
         }
-        boolean several = names.size() > 1;
-        posture.setVisible(several);
-        posture.setManaged(several);
-    }
-
-    /** A slider for each joint that moves; closed is closed. */
-    private void fillJoints(Casing casing) {
-        List<Joint> moving =
-                casing.joints().stream().filter(j -> j.way().most() > 0).toList();
-        if (!openers.stream()
-                .map(Opener::joint)
-                .toList()
-                .equals(moving.stream().map(Joint::id).toList())) {
-            openers.clear();
-            joints.getChildren().clear();
-            moving.forEach(j -> joints.getChildren().add(opener(j)));
-        }
-        Posture now = posture();
-        boolean fixed = now.equals(Posture.CLOSED);
-        for (int i = 0; i < openers.size(); i++) {
-            Joint joint = moving.get(i);
-            Opener opener = openers.get(i);
-            opener.slider().setMax(joint.way().most());
-            opener.slider().setDisable(fixed);
-            opener.slider().setValue(now.amount(joint));
-            opener.text()
-                    .setText(Units.format(now.amount(joint), 0, joint.hinge().isPresent() ? "°" : "mm"));
-        }
-        joints.setVisible(!moving.isEmpty());
-        joints.setManaged(!moving.isEmpty());
-    }
-
-    private Node opener(Joint joint) {
-        Slider slider = new Slider(0, joint.way().most(), 0);
-        slider.setId("joint-" + joint.id());
-        slider.setPrefWidth(76);
-        slider.setMinWidth(50);
-        Label text = Ui.label("", "soft");
-        text.setMinWidth(38);
-        slider.setTooltip(new Tooltip("How far “" + joint.name() + "” is open in this posture"));
-        slider.valueProperty().addListener((o, was, is) -> {
-            if (!filling) {
-                desk.session()
-                        .build()
-                        .casing()
-                        .joint(joint.id())
-                        .ifPresent(
-                                j -> desk.session().drags(CaseEdits.open(j, posture(), Math.rint(is.doubleValue()))));
-            }
-        });
-        slider.setOnMouseReleased(e -> desk.session().dropped());
-        openers.add(new Opener(joint.id(), slider, text));
-        Label name = Ui.label(joint.name(), "soft");
-        name.setMinWidth(Region.USE_PREF_SIZE);
-        HBox box = new HBox(4, name, slider, text);
-        box.setAlignment(Pos.CENTER_LEFT);
-        return box;
-    }
-
-    private void showPosition() {
-        Optional<Placement> at = placement();
-        position.getChildren().stream().skip(1).forEach(n -> {
-            n.setVisible(at.isPresent());
-            n.setManaged(at.isPresent());
-        });
-        chosen.setText(
-                part().map(p -> p.name() + where(p, at))
-                        .orElse(
-                                "Drag a part, or select one and use the arrow keys; the wheel cuts deeper, with Ctrl it comes nearer."));
-        at.ifPresent(a -> {
-            x.show(a.at().x());
-            y.show(a.at().y());
-            z.show(a.at().z());
-        });
-    }
-
-    private static String where(Part part, Optional<Placement> at) {
-        return at.map(a -> ", " + a.orientation().words() + (a.locked() ? ", locked" : "")
-                        + a.group().map(g -> ", in " + g).orElse(""))
-                .orElse(part.isLed() ? "" : part.staysOutside() ? ", beside the machine" : ", on the table");
-    }
-
-    private void typed(int axis, double value) {
-        part().ifPresent(p -> desk.session().does(Edits.move(p, at -> at.with(axis, value))));
-    }
-
-    private void turn() {
-        part().ifPresent(p -> desk.session().does(Edits.turn(p, Orientation::turned)));
-    }
-
-    private void tumble() {
-        part().ifPresent(p -> desk.session().does(Edits.turn(p, Orientation::tumbled)));
-    }
-
-    private void takeOut() {
-        part().ifPresent(p -> desk.session().does(Edits.unplace(p)));
+        present(posture, names.size() > 1);
     }
 
     private void prepare(ViewPane pane) {
@@ -563,8 +366,8 @@ public final class PackStage implements WorkStage {
             case DOWN -> nudge(pane, pane.view().up(), -step);
             case PAGE_UP -> nudge(pane, 2, step);
             case PAGE_DOWN -> nudge(pane, 2, -step);
-            case R -> turn();
-            case T -> tumble();
+            case R -> position.turn();
+            case T -> position.tumble();
             case N -> selectNext();
             case Z -> nearer(pane);
             case HOME -> {
@@ -573,7 +376,7 @@ public final class PackStage implements WorkStage {
             }
             case COMMA -> pane.deeper(-CUT_STEP);
             case PERIOD -> pane.deeper(CUT_STEP);
-            case DELETE -> takeOut();
+            case DELETE -> position.takeOut();
             case M -> more.mirror();
             case D -> more.copy();
             case L -> more.lock();
