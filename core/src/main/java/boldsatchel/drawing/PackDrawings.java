@@ -64,7 +64,7 @@ public final class PackDrawings {
      * @param legend whether it says which tint and hatch is which kind of part
      * @param hidden ids of parts that are left out
      * @param against another version that is laid over it
-     * @param grid whether lines 10 mm apart are behind it
+     * @param grid whether lines 10 mm apart lie over it
      */
     public record Look(
             PackView view,
@@ -305,12 +305,12 @@ public final class PackDrawings {
             double high = height() + (ABOVE + below) * letter;
             Names names = new Names(wide, high - (look.legend() ? LEGEND * letter : 0));
             boolean square = look.view().isSquare();
-            if (look.grid() && square) {
-                grid();
-            }
             table();
             new ScenePainter(s, names, from, !square).paint(scene, look.selected());
             if (square) {
+                if (look.grid()) {
+                    grid();
+                }
                 cables();
                 look.against().ifPresent(this::changes);
                 vents();
@@ -333,7 +333,7 @@ public final class PackDrawings {
             return s.done(what, wide, high);
         }
 
-        /** Lines from the low corner of the room inside, each tenth of them stronger; parts hide them. */
+        /** Thin lines from the low corner of the room inside, each tenth of them stronger. */
         private void grid() {
             double more = letter;
             for (int axis = 0; axis < 2; axis++) {
@@ -341,7 +341,7 @@ public final class PackDrawings {
                 double high = extent[axis + 2] + more;
                 for (int n = (int) Math.ceil(low / GRID_MM); n * GRID_MM <= high; n++) {
                     double at = n * GRID_MM;
-                    double pen = n % 10 == 0 ? Sketch.WIDE : 0.15;
+                    double pen = n % 10 == 0 ? 0.3 : 0.1;
                     double from = extent[1 - axis] - more;
                     double to = extent[3 - axis] + more;
                     if (axis == 0) {

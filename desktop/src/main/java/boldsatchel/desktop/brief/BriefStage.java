@@ -83,6 +83,7 @@ public final class BriefStage implements WorkStage {
                 // Which of them are wishes is ticked beside each.
                 .only(f -> !f.name().equals("wishes"))
                 .beside(this::fed)
+                .empty("no limit")
                 .in(brief().currency());
         surroundings = new RecordForm(
                 "where",

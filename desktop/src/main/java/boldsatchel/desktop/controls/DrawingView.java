@@ -6,6 +6,7 @@ import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -189,19 +190,32 @@ public final class DrawingView extends Region {
     }
 
     private void outline() {
-        List<Node> outlines = new ArrayList<>();
+        List<Node> filled = new ArrayList<>();
         if (!pointed.isEmpty()) {
             for (Node node : sheet.getChildren()) {
                 if (isFilled(node) && pointed.equals(node.getUserData())) {
-                    Shape outline = copy((Shape) node);
-                    outline.setFill(null);
-                    outline.setStroke(color(Ink.ACCENT, 1));
-                    outline.setStrokeWidth(POINTED_PX);
-                    outlines.add(outline);
+                    filled.add(node);
                 }
             }
         }
+        // What is drawn on something larger of the same thing needs no line of its own.
+        filled.sort(Comparator.comparingDouble(DrawingView::areaPx2).reversed());
+        List<Node> outlines = new ArrayList<>();
+        for (Node node : filled) {
+            if (outlines.stream().noneMatch(o -> o.getBoundsInLocal().contains(node.getBoundsInLocal()))) {
+                Shape outline = copy((Shape) node);
+                outline.setFill(null);
+                outline.setStroke(color(Ink.ACCENT, 1));
+                outline.setStrokeWidth(POINTED_PX);
+                outlines.add(outline);
+            }
+        }
         over.getChildren().setAll(outlines);
+    }
+
+    private static double areaPx2(Node node) {
+        Bounds b = node.getBoundsInLocal();
+        return b.getWidth() * b.getHeight();
     }
 
     private static boolean isFilled(Node node) {

@@ -60,6 +60,7 @@ public final class RecordForm extends VBox {
     private final Class<?> type;
     private final Changed changed;
     private String currency = "";
+    private String empty = "not said";
     private Predicate<Field> fields = f -> true;
     private Function<Field, Optional<Node>> beside = f -> Optional.empty();
     private Optional<Object> shown = Optional.empty();
@@ -89,6 +90,12 @@ public final class RecordForm extends VBox {
     /** What money is written in. */
     public RecordForm in(String money) {
         currency = money;
+        return this;
+    }
+
+    /** What an empty field for a number says. */
+    public RecordForm empty(String words) {
+        empty = words;
         return this;
     }
 
@@ -237,6 +244,9 @@ public final class RecordForm extends VBox {
         UnitField control = field.optional()
                 ? UnitField.optional(id(field), field.quantity(), v -> change(field, x -> v))
                 : UnitField.required(id(field), field.quantity(), v -> change(field, x -> v));
+        if (field.optional()) {
+            control.prompt(empty);
+        }
         control.wide(7);
         updates.add(r -> {
             if (field.get(r) instanceof Optional<?> o) {

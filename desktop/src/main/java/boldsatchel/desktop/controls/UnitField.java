@@ -27,7 +27,7 @@ public final class UnitField extends VBox {
         this.accept = accept;
         getStyleClass().add("unit-field");
         text.setId(id);
-        text.setPromptText(mayBeEmpty ? "no limit" : quantity.example());
+        text.setPromptText(mayBeEmpty ? "not said" : quantity.example());
         getChildren().addAll(text, error);
         Ui.whenWritten(text, this::commit);
         text.setOnKeyPressed(e -> {
