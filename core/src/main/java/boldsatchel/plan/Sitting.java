@@ -63,22 +63,18 @@ public final class Sitting {
 
     /** The same so that its picture is turned by no more than that, and faces the eyes as well as it can. */
     public static Optional<Turned> level(Build build, Posture posture, String screen, double mostDeg) {
-        return turned(
-                build,
-                posture,
-                screen,
-                s -> s.rollDeg() > mostDeg ? Double.POSITIVE_INFINITY : s.obliqueDeg(),
-                Double.POSITIVE_INFINITY);
+        return within(build, posture, screen, HandsResult.Sight::rollDeg, mostDeg);
     }
 
     /** The same so that the eyes look no further down than that, and the screen faces them as well as it can. */
     public static Optional<Turned> higher(Build build, Posture posture, String screen, double mostDeg) {
-        return turned(
-                build,
-                posture,
-                screen,
-                s -> s.belowDeg() > mostDeg ? Double.POSITIVE_INFINITY : s.obliqueDeg(),
-                Double.POSITIVE_INFINITY);
+        return within(build, posture, screen, HandsResult.Sight::belowDeg, mostDeg);
+    }
+
+    private static Optional<Turned> within(
+            Build build, Posture posture, String screen, ToDoubleFunction<HandsResult.Sight> of, double most) {
+        double never = Double.POSITIVE_INFINITY;
+        return turned(build, posture, screen, s -> of.applyAsDouble(s) > most ? never : s.obliqueDeg(), never);
     }
 
     private static Optional<Turned> turned(
