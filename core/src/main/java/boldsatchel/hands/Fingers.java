@@ -18,8 +18,6 @@ import java.util.List;
  */
 record Fingers(Build build, Posed posed, BalanceResult balance, BalanceResult.InPosture in) {
 
-    /** From the wrist to the tips of bent fingers, mm. */
-    private static final double WRIST_TO_TIPS_MM = 120;
     /** A palm rests on what is at least this deep. */
     private static final double PALM_MM = 60;
     /** Greatest force of a keystroke, N (about what Rempel and others measured, Journal of Biomechanics 27, 1994, 1101). */
@@ -44,7 +42,7 @@ record Fingers(Build build, Posed posed, BalanceResult balance, BalanceResult.In
         double rise = keyboard.top().z() - support;
         double slope =
                 Math.toDegrees(Math.atan2(-keyboard.out().y(), keyboard.out().z()));
-        double wrist = Math.toDegrees(Math.atan(rise / WRIST_TO_TIPS_MM)) + slope;
+        double wrist = Typing.bentDeg(rise) + slope;
         return new Typing(keyboard.part().id(), rise, wrist, grips(keyboard), keyboard.belongs() && tips(keyboard));
     }
 

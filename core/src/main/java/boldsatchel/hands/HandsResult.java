@@ -83,7 +83,15 @@ public record HandsResult(List<InPosture> postures, SetUp setUp) {
      * @param grips sideways push that it bears over the one of a keystroke: below 1 it walks
      * @param tips whether a stroke at a corner lifts the far side
      */
-    public record Typing(String keyboard, double riseMm, double wristDeg, double grips, boolean tips) {}
+    public record Typing(String keyboard, double riseMm, double wristDeg, double grips, boolean tips) {
+        /** From the wrist to the tips of bent fingers, mm. */
+        public static final double WRIST_TO_TIPS_MM = 120;
+
+        /** How far wrists are bent by keys that are higher than what they lie on, degrees. */
+        public static double bentDeg(double riseMm) {
+            return Math.toDegrees(Math.atan(riseMm / WRIST_TO_TIPS_MM));
+        }
+    }
 
     /** A joint of the body that bears it. */
     public enum Bearer {

@@ -61,7 +61,9 @@ public record FreeMove(Part part, Face way, double mm) {
     /** Of some parts the one that has least to move until nothing lacks and nothing else is wrong instead; nothing where none does within reach. */
     public static Optional<FreeMove> of(Build build, List<String> parts, Lack lack) {
         double gap = lack.withGap() ? build.brief().limits().gapMm() : 0;
-        int before = trouble(build, FitEngine.evaluate(build));
+        FitResult now = FitEngine.evaluate(build);
+        // What is in the same place is worth a narrow gap elsewhere; what is less grave is not.
+        int before = lack.withGap() ? WORSE * wrong(now) : trouble(build, now);
         List<FreeMove> all = new ArrayList<>();
         for (String id : parts) {
             Optional<Part> part = build.part(id);

@@ -38,8 +38,6 @@ public final class Sitting {
     /** With it the wrists are bent by no more than this. */
     private static final double EASY_WRIST_DEG = 10;
 
-    private static final double WRIST_TO_TIPS_MM = 120;
-
     /** Round feet of rubber to stick on: half of one, and how high it is. */
     private static final double FOOT_MM = 8;
 
@@ -178,8 +176,8 @@ public final class Sitting {
 
     /** How high a rest for the palms before the keys is, mm; nothing where no usual one is high enough, or there is no table to lay it on. */
     public static OptionalDouble rest(Build build, Posture posture, HandsResult.Typing typing, double mostDeg) {
-        double slope = typing.wristDeg() - Math.toDegrees(Math.atan(typing.riseMm() / WRIST_TO_TIPS_MM));
-        double easy = WRIST_TO_TIPS_MM * Math.tan(Math.toRadians(EASY_WRIST_DEG - slope));
+        double slope = typing.wristDeg() - HandsResult.Typing.bentDeg(typing.riseMm());
+        double easy = HandsResult.Typing.WRIST_TO_TIPS_MM * Math.tan(Math.toRadians(EASY_WRIST_DEG - slope));
         double now = build.brief().user().flatMap(User::palmsMm).orElse(0.0);
         double high = Math.min(REST_MOST_MM, Math.ceil(now + typing.riseMm() - easy));
         boolean helps = high > 0

@@ -317,6 +317,28 @@ public class PackStageTest extends WindowHarness {
         assertThat(text("#apart")).contains("no part on the clipboard");
     }
 
+    /** Walls told to follow the parts are drawn round them at once, and again when one is moved out; undone they are where they were. */
+    @Test
+    public void wallsFollowTheParts() throws Exception {
+        show("cave-survey");
+        open("pack");
+        double wide = build().casing().shells().getFirst().widthMm().value();
+        press("#case-figures");
+        inSight("#shell-aroundMm");
+        write("#shell-aroundMm", "2 mm");
+        settle();
+        double drawn = build().casing().shells().getFirst().widthMm().value();
+        assertThat(drawn).isNotCloseTo(wide, within(0.5));
+        select("battery");
+        focus("#plan");
+        keys(KeyCode.SHIFT, KeyCode.RIGHT);
+        settle();
+        assertThat(build().casing().shells().getFirst().widthMm().value()).isCloseTo(drawn + 5, within(1e-6));
+        press("#undo");
+        press("#undo");
+        assertThat(build().casing().shells().getFirst().widthMm().value()).isEqualTo(wide);
+    }
+
     /** In each posture its own: eyes and wrists at a table, thumbs and arms in the hands. */
     @Test
     public void handsAndEyesAreShownForThePosture() throws Exception {

@@ -26,6 +26,9 @@ import javafx.scene.layout.Region;
 /** What can be done to the selected part beside dragging it; knows which one was selected before it, and what is hidden. */
 final class PartMenu {
 
+    /** Longer texts are no part. */
+    private static final int MOST_LETTERS = 2_000_000;
+
     private final Desk desk;
     private final Runnable changed;
     private final MenuButton button = new MenuButton("More …");
@@ -153,7 +156,7 @@ final class PartMenu {
     void paste(Optional<Shell> tray) {
         String text =
                 Optional.ofNullable(Clipboard.getSystemClipboard().getString()).orElse("");
-        if (!text.contains(LibraryFormat.FORMAT)) {
+        if (text.length() > MOST_LETTERS || !text.contains(LibraryFormat.FORMAT)) {
             say("There is no part on the clipboard: select one and press Ctrl C.");
             return;
         }
