@@ -182,15 +182,6 @@ public final class CaseEdits {
                         .orElse(c));
     }
 
-    /** Leaves the walls of a tray where they are from now on. */
-    public static Edit set(Shell shell) {
-        return Edits.casing(
-                "set the walls of " + shell.name(),
-                c -> c.shell(shell.id())
-                        .map(s -> c.withShell(s.following(Optional.empty())))
-                        .orElse(c));
-    }
-
     /** Takes the joint away that carries a tray: it lies beside the machine then. */
     public static Optional<Edit> unjoin(Build build, Shell shell) {
         return build.casing()

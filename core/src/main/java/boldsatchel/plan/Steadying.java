@@ -28,6 +28,12 @@ import java.util.function.Predicate;
 /** What keeps a machine from tipping: a stop for what opens too far, a move, a weight in front; and hinges as stiff as they should be. */
 public final class Steadying {
 
+    /** Whether a machine stands as its brief wants. */
+    public static final Predicate<Build> STANDS = build -> BalanceEngine.evaluate(build)
+            .tipMarginDeg()
+            .filter(m -> m.nominal() >= build.brief().limits().tipMarginDeg())
+            .isPresent();
+
     /** A lid that opens less than this is of little use, degrees. */
     private static final double USEFUL_DEG = 60;
     /** Density of mild steel, g/mm³ (EN 1993-1-1). */
@@ -110,12 +116,6 @@ public final class Steadying {
                         .map(j -> c.withJoint(j.withFriction(Figure.planned(frictionNm))))
                         .orElse(c));
     }
-
-    /** Whether a machine stands as its brief wants. */
-    public static final Predicate<Build> STANDS = build -> BalanceEngine.evaluate(build)
-            .tipMarginDeg()
-            .filter(m -> m.nominal() >= build.brief().limits().tipMarginDeg())
-            .isPresent();
 
     /** A build with a bar of steel at the front of the tray that stands, as heavy as it takes where there is room for it; nothing where there is none. */
     public static Optional<Build> weighted(Build build) {

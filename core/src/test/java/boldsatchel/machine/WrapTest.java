@@ -51,7 +51,8 @@ public final class WrapTest {
         assertThat(build.placement("b").orElseThrow().at()).isEqualTo(new Vec(83, 3, 0));
         assertThat(build.with(build.layout())).isEqualTo(build);
         assertThat(build.with(build.layout()).casing()).isSameAs(build.casing());
-        Build set = CaseEdits.set(build.shell("tray").orElseThrow()).change().apply(build);
+        Build set = build.with(
+                build.casing().withShell(build.shell("tray").orElseThrow().following(Optional.empty())));
         Part a = set.part("a").orElseThrow();
         assertThat(Edits.move(a, new Vec(-9, 0, 0))
                         .change()
