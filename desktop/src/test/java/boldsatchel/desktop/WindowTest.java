@@ -28,6 +28,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
+import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -144,11 +145,17 @@ public class WindowTest extends WindowHarness {
 
     private static List<String> shapes(DrawingView view) {
         return sheet(view).stream()
-                .map(n -> (n instanceof Text t ? t.getText() + t.getX() + t.getY() + t.getFont() : n.toString())
-                        + n.getUserData()
-                        + n.isVisible()
-                        + n.getStyle())
+                .map(n -> look(n) + n.getUserData() + n.isVisible() + n.getStyle())
                 .toList();
+    }
+
+    /** How a node looks, without which one it is. */
+    private static String look(Node node) {
+        return switch (node) {
+            case Text t -> t.getText() + t.getX() + t.getY() + t.getFont();
+            case Group bars -> bars.getChildren().toString();
+            default -> node.toString();
+        };
     }
 
     private static List<Node> sheet(DrawingView view) {
