@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** Trays come and go, and are joined. */
@@ -28,6 +29,11 @@ public final class CaseEdits {
 
     private static final double DRAWER_N = 3;
     private static final int SCREWS = 4;
+
+    /** Round feet of rubber to stick on: half of one, and how high it is. */
+    private static final double FOOT_MM = 8;
+
+    private static final double FOOT_HIGH_MM = 3;
 
     private CaseEdits() {}
 
@@ -180,6 +186,21 @@ public final class CaseEdits {
                         .filter(s -> s.making() != Shell.Making.FOUND)
                         .map(s -> c.withShell(s.following(Optional.of(aroundMm))))
                         .orElse(c));
+    }
+
+    /** Puts feet of rubber under it, as far out as they go. */
+    public static Edit feet() {
+        return feet(c ->
+                new Casing.Feet(FOOT_MM, c.feet().map(Casing.Feet::heightMm).orElse(FOOT_HIGH_MM)));
+    }
+
+    /** Puts feet of a height under it, where it has some in their places. */
+    public static Edit feet(double highMm) {
+        return feet(c -> new Casing.Feet(c.feet().map(Casing.Feet::insetMm).orElse(FOOT_MM), highMm));
+    }
+
+    private static Edit feet(Function<Casing, Casing.Feet> made) {
+        return Edits.casing("put rubber feet under it", c -> c.withFeet(Optional.of(made.apply(c))));
     }
 
     /** Takes the joint away that carries a tray: it lies beside the machine then. */

@@ -60,7 +60,7 @@ public record Grip(Build build, BalanceResult.InPosture in) {
     }
 
     /** How far before the eyes, along the ground, the user still types, mm. */
-    public static double arms(User user) {
+    public static double armsMm(User user) {
         return Stature.of(user).eyesBehindFarFingers();
     }
 

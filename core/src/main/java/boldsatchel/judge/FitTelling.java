@@ -20,7 +20,6 @@ import boldsatchel.machine.Zone;
 import boldsatchel.plan.FreeMove;
 import boldsatchel.plan.LinkPlanner;
 import boldsatchel.plan.Openings;
-import boldsatchel.plan.Sitting;
 import boldsatchel.quantity.Units;
 import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Remedy;
@@ -219,8 +218,13 @@ record FitTelling(Build build, FitResult fit) implements Telling {
             case "fit.web" ->
                 Openings.apart(build, web(f)).ifPresent(e -> cures.add(Remedy.by(Words.begun(e.name()), e)));
             case "fit.below-table" -> cures.addAll(feet(f));
-            case "fit.size" -> cures.addAll(drawnIn());
-            case "fit.outside" -> build.shell(f.subjects().get(1)).ifPresent(s -> cures.addAll(drawnRound(s)));
+            case "fit.size" ->
+                build.casing().shells().stream()
+                        .flatMap(s -> drawnRound(s, b -> FitJudge.oversize(b).isEmpty()).stream())
+                        .findFirst()
+                        .ifPresent(cures::add);
+            case "fit.outside" ->
+                build.shell(f.subjects().get(1)).ifPresent(s -> cures.addAll(drawnRound(s, b -> isInside(b, s.id()))));
             default -> {}
         }
         cures.add(Remedy.advice(
@@ -340,36 +344,23 @@ record FitTelling(Build build, FitResult fit) implements Telling {
         };
     }
 
-    /** Walls round what lies in a tray. */
-    private Optional<Remedy> round(Shell shell, Predicate<Build> helps) {
+    /** Walls round what lies in a tray, where that helps. */
+    private List<Remedy> drawnRound(Shell shell, Predicate<Build> helps) {
         Edit edit = CaseEdits.follow(shell, build.brief().limits().gapMm());
-        return Optional.of(edit)
-                .filter(e -> shell.aroundMm().isEmpty() && helps.test(e.change().apply(build)))
-                .map(e -> Remedy.by(Words.begun(e.name()), e));
+        boolean isNew = shell.aroundMm().isEmpty() && helps.test(edit.change().apply(build));
+        return isNew ? List.of(Remedy.by(Words.begun(edit.name()), edit)) : List.of();
     }
 
-    private List<Remedy> drawnRound(Shell shell) {
-        return round(
-                        shell,
-                        b -> FitEngine.evaluate(b).outside().stream()
-                                .noneMatch(o -> o.shell().id().equals(shell.id())))
-                .stream()
-                .toList();
-    }
-
-    /** The tray whose walls, drawn round its parts, make the whole small enough. */
-    private List<Remedy> drawnIn() {
-        return build.casing().shells().stream()
-                .flatMap(s -> round(s, b -> FitJudge.oversize(b).isEmpty()).stream())
-                .limit(1)
-                .toList();
+    private static boolean isInside(Build build, String shell) {
+        return FitEngine.evaluate(build).outside().stream()
+                .noneMatch(o -> o.shell().id().equals(shell));
     }
 
     /** Feet so high that nothing reaches the table. */
     private List<Remedy> feet(Noted f) {
         double high = Math.ceil(f.number("byMm")
                 + build.casing().feet().map(Casing.Feet::heightMm).orElse(0.0));
-        Edit edit = Sitting.feet(high);
+        Edit edit = CaseEdits.feet(high);
         boolean helps = high <= MOST_FEET_MM
                 && FitEngine.evaluate(edit.change().apply(build)).below().stream()
                         .noneMatch(b -> b.subject().equals(f.first()));

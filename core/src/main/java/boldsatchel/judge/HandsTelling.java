@@ -63,8 +63,8 @@ record HandsTelling(Build build, HandsResult.InPosture in) implements Telling {
     private List<Remedy> firmer(Noted f) {
         Predicate<Build> firm = Sitting.typedFirmly(in.posture(), f.first());
         List<Remedy> cures = new ArrayList<>();
-        if (firm.test(Sitting.feet().change().apply(build))) {
-            cures.add(Remedy.by("Put the feet further out", Sitting.feet()));
+        if (firm.test(CaseEdits.feet().change().apply(build))) {
+            cures.add(Remedy.by("Put the feet further out", CaseEdits.feet()));
         }
         Steadying.shift(build, firm).ifPresent(s -> cures.add(Remedy.by(s.words(), Steadying.edit(s))));
         if (Steadying.weighted(build, LEAST_BAR_G, firm).isPresent()) {
@@ -214,7 +214,7 @@ record HandsTelling(Build build, HandsResult.InPosture in) implements Telling {
             case "hands.walks" -> {
                 List<Remedy> cures = new ArrayList<>(HandsJudge.pieceJoined(build, tray(f)));
                 if (cures.isEmpty() && build.casing().feet().isEmpty()) {
-                    cures.add(Remedy.by("Put rubber feet under it", Sitting.feet()));
+                    cures.add(Remedy.by("Put rubber feet under it", CaseEdits.feet()));
                 }
                 cures.add(Remedy.advice("Lay it on a mat that does not slide"));
                 yield cures;

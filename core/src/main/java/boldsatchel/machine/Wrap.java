@@ -4,8 +4,10 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
@@ -55,7 +57,7 @@ final class Wrap {
     /** The walls that are to be drawn, where they are not drawn so yet. */
     private static Optional<Wrap> of(Shell shell, Layout layout, Parts parts, Cooling cooling) {
         Optional<Box> room = Optional.empty();
-        boolean[] atWall = new boolean[Face.ALL.size()];
+        Set<Face> atWall = EnumSet.noneOf(Face.class);
         for (Placement placement : layout.placements()) {
             Optional<Part> part =
                     placement.shell().equals(shell.id()) ? parts.part(placement.part()) : Optional.empty();
@@ -64,14 +66,14 @@ final class Wrap {
                 room = Optional.of(room.map(r -> r.around(takes)).orElse(takes));
                 cooling.heatPaths().stream()
                         .filter(h -> h.part().equals(placement.part()))
-                        .forEach(h -> atWall[Face.ALL.indexOf(h.wall())] = true);
+                        .forEach(h -> atWall.add(h.wall()));
             }
         }
         return room.map(r -> new Wrap(shell, with(r, shell, atWall))).filter(Wrap::changes);
     }
 
     /** A part and the rooms inside that it must have; says in which walls it has sockets. */
-    private static Box takes(Body body, Placement placement, boolean[] atWall) {
+    private static Box takes(Body body, Placement placement, Set<Face> atWall) {
         Box bounds = body.bounds();
         Box takes = placement.place(bounds, bounds);
         for (Zone zone : body.zones()) {
@@ -82,7 +84,7 @@ final class Wrap {
         }
         for (Port port : body.ports()) {
             if (port.use() == Port.Use.OUTSIDE) {
-                atWall[Face.ALL.indexOf(placement.orientation().turn(port.face()))] = true;
+                atWall.add(placement.orientation().turn(port.face()));
             } else if (port.connector().roomMm(port.use()) > 0) {
                 takes = takes.around(placement.place(port.plugRoom(), bounds));
             }
@@ -91,12 +93,12 @@ final class Wrap {
     }
 
     /** With what is to be left on each side. Standoffs stay as long as they are: the floor only goes down for what would be in it. */
-    private static Box with(Box room, Shell shell, boolean[] atWall) {
+    private static Box with(Box room, Shell shell, Set<Face> atWall) {
         double[] low = new double[3];
         double[] high = new double[3];
         double around = shell.aroundMm().orElseThrow();
         for (Face face : Face.ALL) {
-            double end = room.end(face) + face.sign() * (atWall[Face.ALL.indexOf(face)] ? 0 : around);
+            double end = room.end(face) + face.sign() * (atWall.contains(face) ? 0 : around);
             (face.sign() > 0 ? high : low)[face.axis()] = end;
         }
         low[2] = Math.min(0, room.low(2));

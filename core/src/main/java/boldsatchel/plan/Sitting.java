@@ -8,7 +8,6 @@ import boldsatchel.hands.Grip;
 import boldsatchel.hands.HandsEngine;
 import boldsatchel.hands.HandsResult;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
@@ -17,11 +16,10 @@ import boldsatchel.machine.User;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 
-/** How a machine is better sat before: screens turned, seen from further off, drawn larger; keys lower; feet further out. */
+/** How a machine is better sat before: screens turned, seen from further off, drawn larger; keys lower. */
 public final class Sitting {
 
     /** Angles of a hinge that are tried, and what is worth turning it. */
@@ -37,11 +35,6 @@ public final class Sitting {
     private static final double REST_MOST_MM = 45;
     /** With it the wrists are bent by no more than this. */
     private static final double EASY_WRIST_DEG = 10;
-
-    /** Round feet of rubber to stick on: half of one, and how high it is. */
-    private static final double FOOT_MM = 8;
-
-    private static final double FOOT_HIGH_MM = 3;
 
     private Sitting() {}
 
@@ -119,7 +112,7 @@ public final class Sitting {
         }
         User user = build.brief().user().orElse(User.USUAL);
         boolean types = in.filter(i -> !i.typings().isEmpty()).isPresent();
-        double farthest = types ? Grip.arms(user) / Math.cos(Math.toRadians(mostDeg)) : FARTHEST_MM;
+        double farthest = types ? Grip.armsMm(user) / Math.cos(Math.toRadians(mostDeg)) : FARTHEST_MM;
         double over = now.get().eyesMm() * Math.sin(Math.toRadians(now.get().belowDeg()));
         double away = Math.ceil(over / Math.sin(Math.toRadians(mostDeg)) / 10) * 10;
         Build seated = sitting(away).change().apply(build);
@@ -192,21 +185,6 @@ public final class Sitting {
         return Edits.brief(
                 "lay a palm rest before it",
                 b -> b.withUser(b.user().orElse(User.USUAL).resting(highMm)));
-    }
-
-    /** Puts feet of rubber under it, as far out as they go. */
-    public static Edit feet() {
-        return feet(c ->
-                new Casing.Feet(FOOT_MM, c.feet().map(Casing.Feet::heightMm).orElse(FOOT_HIGH_MM)));
-    }
-
-    /** Puts feet of a height under it, where it has some in their places. */
-    public static Edit feet(double highMm) {
-        return feet(c -> new Casing.Feet(c.feet().map(Casing.Feet::insetMm).orElse(FOOT_MM), highMm));
-    }
-
-    private static Edit feet(Function<Casing, Casing.Feet> made) {
-        return Edits.casing("put rubber feet under it", c -> c.withFeet(Optional.of(made.apply(c))));
     }
 
     /** Whether no keystroke lifts the far side of a keyboard in a posture. */
