@@ -12,8 +12,10 @@ import boldsatchel.geometry.Prism;
 import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Boss;
+import boldsatchel.machine.Key;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Passage;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,6 +41,9 @@ final class Scene {
             Pose pose,
             List<Decals.Decal> decals,
             Optional<Face> cut) {}
+
+    /** Left round a peg in its hole, mm, as drawn. */
+    private static final double PEG_CLEAR_MM = 0.4;
 
     private final List<Thing> things = new ArrayList<>();
 
@@ -144,7 +149,38 @@ final class Scene {
             things.add(new Thing(
                     placed.id(), Optional.of(part), solids.get(i), own, List.copyOf(decals.get(i)), Optional.empty()));
         }
+        pegs(placed, pose);
         return this;
+    }
+
+    /** The pegs that press the buttons of a part, of their tray: from the button to where they end. */
+    private void pegs(Placed placed, Pose pose) {
+        Shell shell = placed.shell();
+        for (Opening opening : shell.openings()) {
+            if (!opening.peg()) {
+                continue;
+            }
+            for (Key key : placed.part().body().keys()) {
+                if (opening.isFor(placed.id(), key.name())) {
+                    Passage way = Passage.of(shell, placed.part(), key, placed.placement());
+                    double rim = Math.min(PEG_CLEAR_MM, Math.min(opening.wideMm(), opening.highMm()) / 4);
+                    Box hole = opening.widened(-2 * rim).through(shell);
+                    double inner = way.mouth().along(opening.wall().axis());
+                    double outer = hole.end(opening.wall())
+                            + opening.wall().sign()
+                                    * opening.made()
+                                            .map(m -> m.lengthMm() + m.playMm() - way.behindMm())
+                                            .orElse(key.travelMm() + 1);
+                    int axis = opening.wall().axis();
+                    Vec low = hole.lowCorner();
+                    Vec high = hole.highCorner();
+                    Box peg = Box.between(
+                            low.plus(Vec.on(axis, inner - low.along(axis))),
+                            high.plus(Vec.on(axis, outer - high.along(axis))));
+                    add(shell.id(), opening.round() ? new Cylinder(Axis.ALL.get(axis), peg) : peg, pose);
+                }
+            }
+        }
     }
 
     /** The solid that is outermost under the middle of something drawn on a side; the largest where there is none. */

@@ -4,12 +4,17 @@ import static boldsatchel.judge.Words.n;
 import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
+import boldsatchel.edit.Edit;
 import boldsatchel.engine.Engine;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Peg;
 import boldsatchel.machine.Section;
 import boldsatchel.plan.Aside;
+import boldsatchel.plan.Fixings;
 import boldsatchel.plan.Openings;
+import boldsatchel.reach.Press;
 import boldsatchel.reach.ReachEngine;
 import boldsatchel.reach.ReachResult;
 import boldsatchel.reach.ReachResult.Access;
@@ -29,8 +34,8 @@ public final class ReachJudge implements Judge<ReachResult> {
 
     /** Caps of one row that differ by more feel uneven, mm; a guess. */
     private static final double UNEVEN_MM = 0.5;
-    /** What rests on a panel that feels pressure is kept this far off it, mm; a guess: swelling and screws take some. */
-    private static final double OFF_MM = 0.5;
+    /** A peg may come out longer, or its button lie higher, by this, mm; a guess: what a printer is off. */
+    private static final double PEG_OFF_MM = 0.2;
 
     /** A judge; all are alike. */
     public ReachJudge() {}
@@ -85,14 +90,21 @@ public final class ReachJudge implements Judge<ReachResult> {
         }
         if (a.isPast()) {
             sheet.add("reach.light", Severity.NOTE, subjects, numbers("index", index, "pastMm", a.pastMm()));
+        } else if (a.isPastAslant()) {
+            sheet.add(
+                    "reach.light-aslant",
+                    Severity.NOTE,
+                    subjects,
+                    numbers("index", index, "gapMm", a.gapMm(), "hiddenMm", -a.pastMm()));
         }
+        a.press().ifPresent(press -> judge(press, index, subjects, sheet));
         boolean rests = !a.open() && (a.isShut() || a.isCut());
-        if (a.feelsPressure() && rests && a.gapMm() < OFF_MM) {
+        if (a.feelsPressure() && rests && a.gapMm() < Openings.OFF_MM) {
             sheet.add(
                     "reach.pressed",
                     Severity.WATCH,
                     subjects,
-                    numbers("index", index, "gapMm", a.gapMm(), "offMm", OFF_MM));
+                    numbers("index", index, "gapMm", a.gapMm(), "offMm", Openings.OFF_MM));
         }
         // Each pair once, told of the one that comes later.
         for (int i = 0; i < index; i++) {
@@ -104,6 +116,45 @@ public final class ReachJudge implements Judge<ReachResult> {
                         subjects,
                         numbers("index", index, "other", i, "differMm", Math.abs(a.behindMm() - b.behindMm())));
             }
+        }
+    }
+
+    private static void judge(Press press, int index, List<String> subjects, Sheet sheet) {
+        if (press.isShort()) {
+            sheet.add(
+                    "reach.peg-short",
+                    Severity.WATCH,
+                    subjects,
+                    numbers("index", index, "goesMm", press.goesMm(), "strokeMm", press.strokeMm()));
+        }
+        if (press.mayHold(PEG_OFF_MM)) {
+            sheet.add(
+                    "reach.peg-holds",
+                    Severity.WATCH,
+                    subjects,
+                    numbers("index", index, "playMm", press.peg().playMm(), "offMm", PEG_OFF_MM));
+        }
+        if (press.isLoose()) {
+            Peg.Spring spring = press.peg().spring().orElseThrow();
+            sheet.add(
+                    "reach.spring-loose",
+                    Severity.NOTE,
+                    subjects,
+                    numbers("index", index, "freeMm", spring.freeMm(), "roomMm", spring.roomMm()));
+        }
+        if (press.isSolid()) {
+            sheet.add(
+                    "reach.spring-solid",
+                    Severity.WATCH,
+                    subjects,
+                    numbers("index", index, "goesMm", press.untilSolidMm(), "strokeMm", press.strokeMm()));
+        }
+        if (press.downN() > Press.MOST_N) {
+            sheet.add(
+                    "reach.spring-hard",
+                    Severity.WATCH,
+                    subjects,
+                    numbers("index", index, "downN", press.downN(), "mostN", Press.MOST_N));
         }
     }
 
@@ -161,6 +212,27 @@ public final class ReachJudge implements Judge<ReachResult> {
                 case "reach.light" ->
                     "The window before " + what(a).replaceFirst("^The", "the") + " goes " + f.n("pastMm")
                             + " mm beyond the screen: its light comes out beside it, and dust gets in.";
+                case "reach.light-aslant" ->
+                    "Seen aslant, light comes out beside " + what(a).replaceFirst("^The", "the") + ": the screen lies "
+                            + f.n("gapMm") + " mm behind the wall, which hides only " + f.n("hiddenMm")
+                            + " mm of its rim.";
+                case "reach.peg-short" ->
+                    "The peg for " + what(a).replaceFirst("^The", "the") + " goes down " + f.n("goesMm")
+                            + " mm under a finger; it takes " + f.n("strokeMm") + " mm to press it.";
+                case "reach.peg-holds" ->
+                    "The peg for " + what(a).replaceFirst("^The", "the") + " has " + f.n("playMm")
+                            + " mm of free play: off by " + f.n("offMm") + " mm, it holds the button down for ever.";
+                case "reach.spring-loose" ->
+                    "The spring of the peg for " + what(a).replaceFirst("^The", "the") + " is " + f.n("freeMm")
+                            + " mm long and lies in " + f.n("roomMm")
+                            + " mm: nothing pushes the peg back, and it rattles.";
+                case "reach.spring-solid" ->
+                    "The coils of the spring of the peg for " + what(a).replaceFirst("^The", "the") + " touch after "
+                            + f.n("goesMm") + " mm; it takes " + f.n("strokeMm") + " mm to press the button.";
+                case "reach.spring-hard" ->
+                    "The spring of the peg for " + what(a).replaceFirst("^The", "the") + " asks for " + f.n("downN")
+                            + " N, without what the button asks; one fingertip is asked for no more than "
+                            + f.n("mostN") + " N.";
                 case "reach.pressed" ->
                     what(a) + " feels pressure, and the " + a.wall() + " wall is " + n(Math.max(0, f.number("gapMm")))
                             + " mm off it; under " + f.n("offMm") + " mm it may be felt as a finger all the time.";
@@ -172,6 +244,10 @@ public final class ReachJudge implements Judge<ReachResult> {
                 }
                 default -> throw Telling.unknown(f);
             };
+        }
+
+        private static Edit peg(Access a, Peg peg) {
+            return Openings.peg(a.shell().id(), a.opening().orElseThrow(), peg);
         }
 
         @Override
@@ -204,6 +280,46 @@ public final class ReachJudge implements Judge<ReachResult> {
                             Remedy.advice("Lead the button out on wires"));
                 case "reach.deep" ->
                     List.of(Remedy.by("Put a peg into its hole", Openings.cutKey(a.part(), a.what(), true)));
+                case "reach.light-aslant" -> {
+                    List<Remedy> cures = new ArrayList<>();
+                    Openings.nearer(build, a).ifPresent(e -> cures.add(Remedy.by(Words.begun(e.name()), e)));
+                    cures.add(Remedy.by(
+                            "Hold it to the wall by foam tape all round its picture",
+                            Fixings.hold(a.part(), Fixing.By.TAPE)));
+                    yield cures;
+                }
+                case "reach.peg-short", "reach.peg-holds" -> {
+                    Peg fitted = a.press().orElseThrow().fitted(PEG_OFF_MM);
+                    yield List.of(Remedy.by(
+                            "Make it " + n(fitted.lengthMm()) + " mm long, with " + n(fitted.playMm())
+                                    + " mm of free play",
+                            peg(a, fitted)));
+                }
+                case "reach.spring-loose", "reach.spring-solid" -> {
+                    Peg sprung = a.press().orElseThrow().sprung();
+                    Peg.Spring spring = sprung.spring().orElseThrow();
+                    boolean same = spring.freeMm()
+                            == a.press()
+                                    .orElseThrow()
+                                    .peg()
+                                    .spring()
+                                    .orElseThrow()
+                                    .freeMm();
+                    yield List.of(Remedy.by(
+                            same
+                                    ? "Leave it " + n(spring.roomMm()) + " mm between its seats"
+                                    : "Take one " + n(spring.freeMm()) + " mm long, in " + n(spring.roomMm()) + " mm",
+                            peg(a, sprung)));
+                }
+                case "reach.spring-hard" -> {
+                    Peg soft = a.press().orElseThrow().soft();
+                    yield List.of(
+                            Remedy.by(
+                                    "Take one of "
+                                            + n(soft.spring().orElseThrow().newtonsPerMm()) + " N for each mm",
+                                    peg(a, soft)),
+                            Remedy.advice("Leave it more room between its seats"));
+                }
                 case "reach.no-window", "reach.window-small", "reach.pressed", "reach.light" ->
                     List.of(Remedy.by("Cut a window as large as the picture", Openings.window(a.part())));
                 case "reach.uneven" ->

@@ -20,6 +20,7 @@ import java.util.Optional;
  * @param round whether it is as round as its sides allow
  * @param serves the socket, button or picture it is for, if it is for one
  * @param peg whether a peg or a cap sits in it, by which what lies deeper is pressed
+ * @param made that peg, where somebody said how it is made
  */
 public record Opening(
         @Label("name") String name,
@@ -34,7 +35,8 @@ public record Opening(
 
         @Label("round") boolean round,
         @Label("for a socket, button or picture") Optional<Serves> serves,
-        @Label("a peg sits in it") boolean peg) {
+        @Label("a peg sits in it") boolean peg,
+        @Label("the peg as made") Optional<Peg> made) {
 
     /** Left round a plug or socket on each side, mm. */
     private static final double CLEAR_MM = 0.5;
@@ -54,10 +56,15 @@ public record Opening(
 
             @Label(value = "moves with it", absent = 1) boolean follows) {}
 
+    /** A peg that is described sits in it. */
+    public Opening {
+        peg |= made.isPresent();
+    }
+
     /** A hole without a peg. */
     public Opening(
             String name, Face wall, Vec at, double wideMm, double highMm, boolean round, Optional<Serves> serves) {
-        this(name, wall, at, wideMm, highMm, round, serves, false);
+        this(name, wall, at, wideMm, highMm, round, serves, false, Optional.empty());
     }
 
     /** Axis that runs along a wall. */
@@ -81,7 +88,7 @@ public record Opening(
     /** One for a button, as large as it is, with a peg where it is deeper than it can be pressed without. */
     public static Opening of(Shell shell, Part part, Key key, Placement lies, boolean peg) {
         Opening made = of(shell, part, Passage.of(shell, part, key, lies), key.name(), key.name());
-        return new Opening(made.name, made.wall, made.at, made.wideMm, made.highMm, made.round, made.serves, peg);
+        return made.with(peg, Optional.empty());
     }
 
     /** A window for the picture of a screen; nothing for what shows none. */
@@ -118,12 +125,21 @@ public record Opening(
 
     /** The same about its middle, wider and higher by so much. */
     public Opening widened(double byMm) {
-        return new Opening(name, wall, at, wideMm + byMm, highMm + byMm, round, serves, peg);
+        return new Opening(name, wall, at, wideMm + byMm, highMm + byMm, round, serves, peg, made);
     }
 
     /** The same with its middle elsewhere. */
     public Opening at(Vec newAt) {
-        return new Opening(name, wall, newAt, wideMm, highMm, round, serves, peg);
+        return new Opening(name, wall, newAt, wideMm, highMm, round, serves, peg, made);
+    }
+
+    /** The same with such a peg. */
+    public Opening with(Peg newPeg) {
+        return with(true, Optional.of(newPeg));
+    }
+
+    private Opening with(boolean newPeg, Optional<Peg> newMade) {
+        return new Opening(name, wall, at, wideMm, highMm, round, serves, newPeg, newMade);
     }
 
     /** What it takes out of its wall, mm². */
@@ -188,7 +204,7 @@ public record Opening(
         Optional<Passage> passage = parts.part(serves.get().part())
                 .flatMap(
                         p -> lies.flatMap(l -> Passage.of(shell, p, serves.get().port(), l)));
-        return passage.map(p -> new Opening(name, p.wall(), p.mouth(), wideMm, highMm, round, serves, peg))
+        return passage.map(p -> new Opening(name, p.wall(), p.mouth(), wideMm, highMm, round, serves, peg, made))
                 .orElse(this);
     }
 }

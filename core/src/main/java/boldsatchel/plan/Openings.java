@@ -10,10 +10,12 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Passage;
+import boldsatchel.machine.Peg;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Units;
+import boldsatchel.reach.ReachResult.Access;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,6 +23,9 @@ import java.util.stream.Stream;
 
 /** Openings cut for sockets that are used through a wall. */
 public final class Openings {
+
+    /** A panel that feels pressure is kept so far off the wall, mm; a guess. */
+    public static final double OFF_MM = 0.5;
 
     private Openings() {}
 
@@ -123,14 +128,43 @@ public final class Openings {
     }
 
     private static Edit moved(String shell, Opening opening, Vec by) {
+        String name = "move “" + opening.name() + "” " + Units.format(by.length(), 1, "mm") + " along its wall";
+        return put(name, shell, opening, opening.at(opening.at().plus(by)));
+    }
+
+    private static Edit put(String name, String shell, Opening old, Opening instead) {
         return new Edit(
-                "move “" + opening.name() + "” " + Units.format(by.length(), 1, "mm") + " along its wall",
+                name,
                 b -> b.shell(shell)
                         .map(s -> b.with(b.casing()
                                 .withShell(s.withOpenings(s.openings().stream()
-                                        .map(o -> o.equals(opening) ? o.at(o.at().plus(by)) : o)
+                                        .map(o -> o.equals(old) ? instead : o)
                                         .toList()))))
                         .orElse(b));
+    }
+
+    /** Says how the peg in an opening is made. */
+    public static Edit peg(String shell, Opening opening, Peg peg) {
+        return put("make a peg " + Units.format(peg.lengthMm(), 1, "mm") + " long", shell, opening, opening.with(peg));
+    }
+
+    /** Puts a screen so near behind its window that nobody sees past its rim aslant; nothing where something else would be wrong instead, or a pressed panel would rest on the wall. */
+    public static Optional<Edit> nearer(Build build, Access picture) {
+        double by = picture.gapMm() + picture.pastMm();
+        boolean rests = picture.feelsPressure() && picture.gapMm() - by < OFF_MM;
+        return build.placement(picture.part())
+                .filter(p -> !p.locked() && !rests)
+                .flatMap(p -> picture.opening().flatMap(o -> {
+                    Vec to = p.at().plus(Vec.on(o.wall().axis(), o.wall().sign() * (by + 1e-6)));
+                    Build moved = build.with(build.layout().moved(p.part(), to));
+                    boolean worse = FreeMove.trouble(moved, FitEngine.evaluate(moved))
+                            > FreeMove.trouble(build, FitEngine.evaluate(build));
+                    return worse
+                            ? Optional.empty()
+                            : Optional.of(new Edit(
+                                    "put it " + Units.format(by, 1, "mm") + " nearer to its window",
+                                    b -> b.with(b.layout().moved(p.part(), to))));
+                }));
     }
 
     /** Closes an opening again. */

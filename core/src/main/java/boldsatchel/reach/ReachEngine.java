@@ -9,6 +9,7 @@ import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Key;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Passage;
@@ -29,6 +30,9 @@ public final class ReachEngine implements Engine<ReachResult> {
 
     /** What lies before less than this of a button or picture, mm, is beside it. */
     public static final double BESIDE_MM = 0.5;
+
+    /** What closes the gap between a screen and the wall that it is held to. */
+    private static final Set<Fixing.By> SEALS = EnumSet.of(Fixing.By.TAPE, Fixing.By.GLUE);
 
     /** An engine; all are alike. */
     public ReachEngine() {}
@@ -128,7 +132,8 @@ public final class ReachEngine implements Engine<ReachResult> {
                 best.map(o -> past(o, p)).orElse(Double.NaN),
                 covering(p, way, placed),
                 travel,
-                pressure);
+                pressure,
+                p.placement().fixing().filter(f -> SEALS.contains(f.by())).isPresent());
     }
 
     private static double past(Opening opening, Placed p) {

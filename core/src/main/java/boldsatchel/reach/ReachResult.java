@@ -46,6 +46,7 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
      * @param covered id of the part that lies before it, if one does
      * @param travelMm how far it is pressed
      * @param feelsPressure whether what rests on it is felt
+     * @param sealed whether tape or glue closes what is between it and the wall
      */
     public record Access(
             String part,
@@ -61,7 +62,8 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
             double pastMm,
             Optional<String> covered,
             double travelMm,
-            boolean feelsPressure) {
+            boolean feelsPressure,
+            boolean sealed) {
 
         private static final double EXACT_MM = 0.01;
         /** A fingertip goes into a hole this wide, mm, usual; and so far. */
@@ -103,9 +105,26 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
             return Math.max(0, behindMm) + travelMm + PROUD_MM;
         }
 
+        /** What happens when the peg in its opening is pressed; nothing where nobody said how that is made. */
+        public Optional<Press> press() {
+            return kind == Kind.BUTTON && !open
+                    ? opening.flatMap(Opening::made).map(p -> new Press(p, behindMm, mayMm(), travelMm))
+                    : Optional.empty();
+        }
+
         /** Whether one looks past the screen into the case, and its light comes out beside it. */
         public boolean isPast() {
             return kind == Kind.PICTURE && !open && pastMm > EXACT_MM;
+        }
+
+        /** Whether one who looks aslant, by 45°, sees past the rim of the screen, and light beside it: it lies farther behind the wall than that covers of it. */
+        public boolean isPastAslant() {
+            return kind == Kind.PICTURE
+                    && !open
+                    && !sealed
+                    && gapMm > EXACT_MM
+                    && pastMm <= EXACT_MM
+                    && gapMm + pastMm > EXACT_MM;
         }
 
         /** Whether its opening hides some of it. */

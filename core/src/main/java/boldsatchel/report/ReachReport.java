@@ -29,6 +29,14 @@ final class ReachReport {
             number(one, "pastMm", a.kind() == ReachResult.Kind.PICTURE ? a.pastMm() : Double.NaN);
             one.put("covered", a.covered().orElse(null));
             one.put("peg", a.opening().filter(Opening::peg).isPresent());
+            a.press().ifPresent(press -> {
+                ObjectNode made = one.putObject("press");
+                number(made, "proudMm", press.proudMm());
+                number(made, "strokeMm", press.strokeMm());
+                number(made, "goesMm", press.goesMm());
+                number(made, "untilSolidMm", press.untilSolidMm());
+                number(made, "springN", press.downN());
+            });
             number(one, "pegMm", a.kind() == ReachResult.Kind.BUTTON ? a.pegMm() : Double.NaN);
         });
         ArrayNode idle = node.putArray("idleOpenings");

@@ -123,6 +123,12 @@ public final class ReachTest {
                 List.of("goes 3 mm beyond the screen")
             },
             {
+                "reach.light-aslant",
+                screen(23.5, false, window(56, 36)),
+                screen(24, false, window(56, 36)),
+                List.of("2.5 mm behind the wall", "hides only 2 mm")
+            },
+            {
                 "reach.hole-idle",
                 board(2, ok, served("power"), served("volume")),
                 board(2, ok, served("power")),
