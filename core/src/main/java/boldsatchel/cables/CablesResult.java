@@ -107,8 +107,9 @@ public record CablesResult(List<Lead> leads, List<Laying> laid, List<String> unl
      * @param leg its number, from 0 at the first end
      * @param by id of the part, or of the tray whose wall or rib it is
      * @param depthMm how far it would have to give way
+     * @param posture in which something of another tray comes there; empty in its own
      */
-    public record Meeting(int leg, String by, double depthMm) {}
+    public record Meeting(int leg, String by, double depthMm, String posture) {}
 
     /**
      * A leg that runs together with others.

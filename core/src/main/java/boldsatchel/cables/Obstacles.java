@@ -1,12 +1,12 @@
 package boldsatchel.cables;
 
 import boldsatchel.cables.CablesResult.Meeting;
+import boldsatchel.fit.Obstacle;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Convex;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Separation;
-import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Shell;
@@ -18,29 +18,17 @@ import java.util.List;
  *
  * @param shell the tray
  * @param closed whether something closes its top
- * @param things solids, each with whose it is
+ * @param things what is solid in it, in any posture
  */
-record Obstacles(Shell shell, boolean closed, List<Thing> things) {
+record Obstacles(Shell shell, boolean closed, List<Obstacle> things) {
 
     /** A cable gives way by so much, mm. */
     private static final double GIVES_MM = 0.3;
 
-    /**
-     * Something solid.
-     *
-     * @param id of the part or the tray
-     */
-    record Thing(String id, Solid solid) {}
-
     static Obstacles of(Casing casing, Shell shell, List<Placed> placed) {
-        List<Thing> things = new ArrayList<>();
-        for (Placed p : Placed.in(shell, placed)) {
-            p.solids().forEach(s -> things.add(new Thing(p.id(), s)));
-        }
-        shell.solids().forEach(s -> things.add(new Thing(shell.id(), s)));
         boolean joined = casing.joints().stream()
                 .anyMatch(j -> j.on().equals(shell.id()) || j.carries().equals(shell.id()));
-        return new Obstacles(shell, !shell.openTop() || joined, things);
+        return new Obstacles(shell, !shell.openTop() || joined, Obstacle.in(casing, shell, placed));
     }
 
     /**
@@ -60,27 +48,27 @@ record Obstacles(Shell shell, boolean closed, List<Thing> things) {
         }
         double beyond = beyond(bounds) + radius;
         if (beyond > GIVES_MM) {
-            found.add(new Meeting(leg, shell.id(), beyond));
+            found.add(new Meeting(leg, shell.id(), beyond, ""));
         }
         boolean square = isSquare(b.minus(a));
         List<Meeting> met = new ArrayList<>(0);
-        for (Thing thing : things) {
-            double boxes = bounds.signedDistance(thing.solid.bounds());
+        for (Obstacle thing : things) {
+            double boxes = bounds.signedDistance(thing.bounds());
             if (boxes > radius - GIVES_MM
-                    || isOwnEnd(way, leg, thing.id)
-                    || (!square && passes(a, b, half, radius, thing.solid.bounds()))) {
+                    || isOwnEnd(way, leg, thing.id())
+                    || (!square && passes(a, b, half, radius, thing.bounds()))) {
                 continue;
             }
             double depth = radius
-                    - (square && thing.solid instanceof Box
+                    - (square && thing.isBox()
                             ? boxes
                             : apart(
                                     Convex.of(List.of(a.plus(half), a.minus(half), b.plus(half), b.minus(half))),
-                                    thing.solid));
+                                    thing));
             if (depth > GIVES_MM) {
-                boolean deeper = met.removeIf(m -> m.by().equals(thing.id) && m.depthMm() < depth);
-                if (deeper || met.stream().noneMatch(m -> m.by().equals(thing.id))) {
-                    met.add(new Meeting(leg, thing.id, depth));
+                boolean deeper = met.removeIf(m -> m.by().equals(thing.id()) && m.depthMm() < depth);
+                if (deeper || met.stream().noneMatch(m -> m.by().equals(thing.id()))) {
+                    met.add(new Meeting(leg, thing.id(), depth, thing.posture()));
                 }
             }
         }
@@ -100,9 +88,9 @@ record Obstacles(Shell shell, boolean closed, List<Thing> things) {
         return (way.x() == 0 ? 0 : 1) + (way.y() == 0 ? 0 : 1) + (way.z() == 0 ? 0 : 1) <= 1;
     }
 
-    private static double apart(Convex strip, Solid solid) {
+    private static double apart(Convex strip, Obstacle thing) {
         double least = Double.POSITIVE_INFINITY;
-        for (Convex piece : solid.pieces()) {
+        for (Convex piece : thing.pieces()) {
             least = Math.min(least, Separation.between(strip, piece));
         }
         return least;

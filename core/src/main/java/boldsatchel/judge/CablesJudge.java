@@ -10,6 +10,7 @@ import boldsatchel.cables.CablesResult.Laying;
 import boldsatchel.cables.CablesResult.Meeting;
 import boldsatchel.cables.Lead;
 import boldsatchel.engine.Engine;
+import boldsatchel.fit.FitResult;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -24,6 +25,7 @@ import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -146,6 +148,17 @@ public final class CablesJudge implements Judge<CablesResult> {
             return cables.lead(id).map(Lead::name).orElseGet(() -> name(build, id));
         }
 
+        /** The posture in which something of another tray comes to where a cable is. */
+        private String posture(String lead, String by) {
+            return cables.laying(lead).stream()
+                    .flatMap(l -> l.meetings().stream())
+                    .filter(m -> m.by().equals(by))
+                    .max(Comparator.comparingDouble(Meeting::depthMm))
+                    .filter(m -> !m.posture().isEmpty())
+                    .map(m -> FitJudge.where(new FitResult.Where(m.posture())))
+                    .orElse("");
+        }
+
         private String guess(Noted f) {
             return cables.lead(f.first()).filter(l -> l.girth().guessed()).isPresent()
                     ? " How thick it is, is a guess: measure it."
@@ -179,7 +192,7 @@ public final class CablesJudge implements Judge<CablesResult> {
                     String by = f.subjects().get(1);
                     yield lead(f.first())
                             + (build.shell(by).isPresent() ? " runs into a wall, rib or boss of " : " runs through ")
-                            + name(build, by) + ", " + f.n("depthMm") + " mm deep." + guess(f);
+                            + name(build, by) + posture(f.first(), by) + ", " + f.n("depthMm") + " mm deep." + guess(f);
                 }
                 case "cable.fold" -> {
                     int folds = (int) f.number("folds");

@@ -6,6 +6,7 @@ import boldsatchel.cables.Lead;
 import boldsatchel.cables.Way;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.fit.Obstacle;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -271,7 +272,7 @@ public final class Layings {
             boolean up = joint.carries().equals(shell.id());
             Shell next = build.shell(up ? joint.on() : joint.carries()).orElseThrow();
             Vec out = crossing(casing, joint, shell, middle, lead);
-            Optional<List<Vec>> way = way(cables, placed, lead, shell, from, Maze.Gate.open(out));
+            Optional<List<Vec>> way = way(casing, cables, placed, lead, shell, from, Maze.Gate.open(out));
             if (way.isEmpty()) {
                 return Optional.empty();
             }
@@ -282,7 +283,8 @@ public final class Layings {
             from = Maze.Gate.open(in);
             shell = next;
         }
-        Optional<List<Vec>> last = way(cables, placed, lead, shell, from, gate(other.get(), lead.other(), one.get()));
+        Optional<List<Vec>> last =
+                way(casing, cables, placed, lead, shell, from, gate(other.get(), lead.other(), one.get()));
         if (last.isEmpty()) {
             return Optional.empty();
         }
@@ -299,13 +301,27 @@ public final class Layings {
     }
 
     private static Optional<List<Vec>> way(
-            CablesResult cables, List<Placed> placed, Lead lead, Shell shell, Maze.Gate from, Maze.Gate to) {
+            Casing casing,
+            CablesResult cables,
+            List<Placed> placed,
+            Lead lead,
+            Shell shell,
+            Maze.Gate from,
+            Maze.Gate to) {
         List<Vec[]> others = new ArrayList<>();
         cables.laid().stream()
                 .map(CablesResult.Laying::way)
                 .filter(w -> !w.lead().id().equals(lead.id()))
                 .forEach(w -> others.addAll(w.legsIn(shell.id())));
-        return new Maze(shell, Placed.in(shell, placed), lead.girth(), from, to, others).bends();
+        return new Maze(
+                        shell,
+                        Placed.in(shell, placed),
+                        Obstacle.in(casing, shell, placed),
+                        lead.girth(),
+                        from,
+                        to,
+                        others)
+                .bends();
     }
 
     private static Maze.Gate gate(Placed part, Lead.End end, Placed other) {

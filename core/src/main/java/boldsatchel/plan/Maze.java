@@ -1,11 +1,11 @@
 package boldsatchel.plan;
 
 import boldsatchel.cables.Girth;
+import boldsatchel.fit.Obstacle;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Convex;
 import boldsatchel.geometry.Separation;
-import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Zone;
@@ -81,10 +81,18 @@ final class Maze {
     /**
      * A tray with what lies in it.
      *
+     * @param solid what is solid in it, in any posture
      * @param girth how thick the cable is
      * @param others points of cables that lie there, each pair one leg
      */
-    Maze(Shell shell, List<Placed> inside, Girth girth, Gate start, Gate end, List<Vec[]> others) {
+    Maze(
+            Shell shell,
+            List<Placed> inside,
+            List<Obstacle> solid,
+            Girth girth,
+            Gate start,
+            Gate end,
+            List<Vec[]> others) {
         this.shell = shell;
         this.flat = girth.flat();
         this.start = start;
@@ -103,7 +111,7 @@ final class Maze {
         cells = count[0] * count[1] * count[2];
         cost = new float[flat ? 3 : 1][cells];
         for (int wide = 0; wide < cost.length; wide++) {
-            fill(cost[wide], reach(girth, wide), inside, others);
+            fill(cost[wide], reach(girth, wide), inside, solid, others);
         }
         least = cell * (others.isEmpty() ? 1 : BESIDE);
         goal = cell(end.at());
@@ -121,7 +129,7 @@ final class Maze {
         return girth.flat() ? all.plus(Vec.on(wide, (girth.wideMm() - girth.thickMm()) / 2)) : all;
     }
 
-    private void fill(float[] of, Vec reach, List<Placed> inside, List<Vec[]> others) {
+    private void fill(float[] of, Vec reach, List<Placed> inside, List<Obstacle> solid, List<Vec[]> others) {
         Arrays.fill(of, (float) cell);
         float through = (float) (cell * THROUGH);
         for (Vec[] leg : others) {
@@ -146,13 +154,11 @@ final class Maze {
                 }
             }
         }
-        List<Solid> solids = new ArrayList<>(shell.solids());
-        inside.forEach(p -> solids.addAll(p.solids()));
         Vec corner = reach.times(-1);
-        for (Solid solid : solids) {
-            List<Convex> pieces = solid.pieces();
-            each(solid.bounds(), reach, i -> {
-                if (of[i] != through && (solid instanceof Box || isIn(middle(i), corner, reach, pieces))) {
+        for (Obstacle thing : solid) {
+            List<Convex> pieces = thing.pieces();
+            each(thing.bounds(), reach, i -> {
+                if (of[i] != through && (thing.isBox() || isIn(middle(i), corner, reach, pieces))) {
                     of[i] = through;
                 }
             });

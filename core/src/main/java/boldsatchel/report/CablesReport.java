@@ -74,6 +74,7 @@ final class CablesReport {
             one.put("leg", m.leg());
             one.put("by", m.by());
             number(one, "depthMm", m.depthMm());
+            one.put("posture", m.posture());
         });
         ArrayNode bundles = node.putArray("bundles");
         laying.bundles().forEach(b -> {

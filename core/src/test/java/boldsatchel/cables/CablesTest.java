@@ -11,6 +11,7 @@ import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
@@ -25,6 +26,7 @@ import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Purchase;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
@@ -143,6 +145,15 @@ public final class CablesTest {
         return routed(mm, 60, 50, 5, 60, 50 + away, 5, 140, 50 + away, 5, 140, 50, 5);
     }
 
+    /** With a lid from which a block hangs: closed it is from (80, 30, 22) to (120, 70, 60) of the tray. */
+    private static Build lidded(Build build, double opened) {
+        Joint hinge = Joint.lid("tray", "lid", new Vec(0, 102, 40), new Vec(0, -2, 20), 170, exact(2));
+        return build.with(Casing.of(List.of(tray("tray", 40), tray("lid", 20)), exact(0))
+                        .withLid(hinge, opened))
+                .with(Samples.part("block", Family.HUB, 40, 40, 38, 20))
+                .with(new Placement("block", "lid", new Vec(80, 30, 0), Orientation.AS_DRAWN, Set.of()));
+    }
+
     private static Build flat(double... xyz) {
         return laid(build(cable("c", 220, true, 12, 0.3)), "c", xyz);
     }
@@ -218,6 +229,13 @@ public final class CablesTest {
                 routed(220, 60, 50, 5, 60, 99.5, 5, 140, 99.5, 5, 140, 50, 5),
                 straight,
                 List.of("wall, rib or boss of tray", "1.5 mm deep")
+            },
+            {
+                "cable.through",
+                Severity.STOP,
+                lidded(routed(220, 60, 50, 5, 60, 50, 30, 140, 50, 30, 140, 50, 5), 100),
+                lidded(straight, 100),
+                List.of("runs through block when closed, 10 mm deep")
             },
             {
                 "cable.fold",
@@ -394,6 +412,36 @@ public final class CablesTest {
             }
         }
         assertThat(met).isBetween(60, 340);
+    }
+
+    /** 300 cables under a lid that is opened a little: told where one of many points of a leg is nearer to the block than the cable gives way. */
+    @Test
+    public void whatALidBringsInIsToldAsSampledPointsTell() {
+        Random random = new Random(9);
+        Box block = new Box(80, 30, 0, 40, 40, 38);
+        int met = 0;
+        for (int i = 0; i < 300; i++) {
+            Build build = lidded(
+                    routed(400, 60, 40 + random.nextInt(50), 5 + random.nextInt(30), 150, random.nextInt(90) + 5, 20),
+                    2 + random.nextInt(30));
+            CablesResult.Laying laying = laying(build);
+            double nearest = Double.POSITIVE_INFINITY;
+            for (Posture posture : build.casing().looks()) {
+                Pose toLid = build.casing().pose("lid", posture).back();
+                for (Vec[] leg : laying.way().legsIn("tray")) {
+                    for (int k = 0; k <= 2000; k++) {
+                        Vec at = toLid.apply(leg[0].plus(leg[1].minus(leg[0]).times(k / 2000.0)));
+                        nearest = Math.min(nearest, block.signedDistance(new Box(at.x(), at.y(), at.z(), 0, 0, 0)));
+                    }
+                }
+            }
+            boolean told = laying.meetings().stream().anyMatch(m -> m.by().equals("block"));
+            if (Math.abs(nearest - 1.7) > 0.1) {
+                assertThat(told).as("case %d, nearest %s", i, nearest).isEqualTo(nearest < 1.7);
+                met += told ? 1 : 0;
+            }
+        }
+        assertThat(met).isBetween(40, 260);
     }
 
     /** Blocks on the floor leave the air above them: a way is found, free of all, bent as wide as it has to be. */
