@@ -81,9 +81,6 @@ public record Obstacle(String id, String posture, Solid solid, Pose pose, Box bo
             }
             Pose pose =
                     hung.pose(other, posture).within(hung.pose(tray, posture).back());
-            if (pose.around(other.reach()).signedDistance(room) > -FitEngine.CONTACT_MM) {
-                continue;
-            }
             for (Hung.Thing thing : other.things()) {
                 for (Solid solid : thing.solids()) {
                     Box bounds = pose.around(solid.bounds());
