@@ -32,6 +32,23 @@ final class Names {
     private final int[] owner;
     private final List<String> subjects = new ArrayList<>();
     private final Map<String, Integer> index = new HashMap<>();
+    /** Where each subject was painted: no cell of it is outside. */
+    private final List<Reach> reaches = new ArrayList<>();
+
+    /** Columns and rows, both ends among them. */
+    private static final class Reach {
+        int left = Integer.MAX_VALUE;
+        int right = -1;
+        int top = Integer.MAX_VALUE;
+        int bottom = -1;
+
+        void add(int row, int from, int to) {
+            left = Math.min(left, from);
+            right = Math.max(right, to);
+            top = Math.min(top, row);
+            bottom = Math.max(bottom, row);
+        }
+    }
 
     /** A picture of a size on its sheet. */
     Names(double widthMm, double heightMm) {
@@ -46,6 +63,7 @@ final class Names {
     void paint(String subject, List<Point> corners) {
         int id = index.computeIfAbsent(subject, s -> {
             subjects.add(s);
+            reaches.add(new Reach());
             return subjects.size() - 1;
         });
         double low = corners.stream().mapToDouble(Point::y).min().orElse(0);
@@ -65,8 +83,9 @@ final class Names {
             for (int k = 0; k + 1 < n; k += 2) {
                 int from = Math.max(0, (int) Math.ceil(crossings[k] / cell - 0.5));
                 int to = Math.min(across - 1, (int) Math.floor(crossings[k + 1] / cell - 0.5));
-                for (int column = from; column <= to; column++) {
-                    owner[row * across + column] = id;
+                if (from <= to) {
+                    Arrays.fill(owner, row * across + from, row * across + to + 1, id);
+                    reaches.get(id).add(row, from, to);
                 }
             }
         }
@@ -258,54 +277,66 @@ final class Names {
 
     /** The seen cell that is nearest to the middle of all seen cells; nothing where nothing is seen. */
     private double[] middle(int id) {
+        Reach reach = reaches.get(id);
         double x = 0;
         double y = 0;
         int n = 0;
-        for (int i = 0; i < owner.length; i++) {
-            if (owner[i] == id) {
-                x += i % across;
-                y += Math.floorDiv(i, across);
-                n++;
-            }
-        }
-        if (n == 0) {
-            return new double[0];
-        }
-        int best = 0;
-        double least = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < owner.length; i++) {
-            if (owner[i] == id) {
-                double off = Math.hypot(i % across - x / n, Math.floorDiv(i, across) - y / n);
-                if (off < least) {
-                    least = off;
-                    best = i;
+        for (int row = reach.top; row <= reach.bottom; row++) {
+            for (int column = reach.left; column <= reach.right; column++) {
+                if (owner[row * across + column] == id) {
+                    x += column;
+                    y += row;
+                    n++;
                 }
             }
         }
-        return new double[] {(best % across + 0.5) * cell, (Math.floorDiv(best, across) + 0.5) * cell};
+        double[] best = new double[0];
+        double least = Double.POSITIVE_INFINITY;
+        for (int row = reach.top; row <= reach.bottom; row++) {
+            for (int column = reach.left; column <= reach.right; column++) {
+                if (owner[row * across + column] == id) {
+                    double off = square(column - x / n) + square(row - y / n);
+                    if (off < least) {
+                        least = off;
+                        best = new double[] {(column + 0.5) * cell, (row + 0.5) * cell};
+                    }
+                }
+            }
+        }
+        return best;
+    }
+
+    private static double square(double d) {
+        return d * d;
     }
 
     /** The middle of a free rectangle of seen cells, nearest to a point; nothing where there is none. */
     private double[] room(int id, double wide, double high, double[] near) {
         int w = (int) Math.ceil(wide / cell);
         int h = (int) Math.ceil(high / cell);
-        int[] runs = new int[owner.length];
-        for (int row = 0; row < down; row++) {
-            for (int column = 0; column < across; column++) {
-                int i = row * across + column;
-                runs[i] = owner[i] != id ? 0 : column == 0 ? 1 : runs[i - 1] + 1;
+        Reach reach = reaches.get(id);
+        if (reach.right - reach.left + 1 < w || reach.bottom - reach.top + 1 < h) {
+            return new double[0];
+        }
+        int columns = reach.right - reach.left + 1;
+        int[] runs = new int[columns * (reach.bottom - reach.top + 1)];
+        for (int row = reach.top; row <= reach.bottom; row++) {
+            int run = 0;
+            for (int column = 0; column < columns; column++) {
+                run = owner[row * across + reach.left + column] == id ? run + 1 : 0;
+                runs[(row - reach.top) * columns + column] = run;
             }
         }
         double[] best = new double[0];
         double least = Double.POSITIVE_INFINITY;
-        for (int column = w - 1; column < across; column++) {
+        for (int column = w - 1; column < columns; column++) {
             int run = 0;
-            for (int row = 0; row < down; row++) {
-                run = runs[row * across + column] >= w ? run + 1 : 0;
+            for (int row = reach.top; row <= reach.bottom; row++) {
+                run = runs[(row - reach.top) * columns + column] >= w ? run + 1 : 0;
                 if (run >= h) {
-                    double x = (column + 1 - w / 2.0) * cell;
+                    double x = (reach.left + column + 1 - w / 2.0) * cell;
                     double y = (row + 1 - h / 2.0) * cell;
-                    double off = Math.hypot(x - near[0], y - near[1]);
+                    double off = square(x - near[0]) + square(y - near[1]);
                     if (off < least) {
                         least = off;
                         best = new double[] {x, y};

@@ -79,8 +79,7 @@ public record Obstacle(String id, String posture, Solid solid, Pose pose, Box bo
             if (!seen.add(hung.between(tray, other, posture))) {
                 continue;
             }
-            Pose pose =
-                    hung.pose(other, posture).within(hung.pose(tray, posture).back());
+            Pose pose = relative(hung.casing(), other.shell(), tray.shell(), posture);
             for (Hung.Thing thing : other.things()) {
                 for (Solid solid : thing.solids()) {
                     Box bounds = pose.around(solid.bounds());
