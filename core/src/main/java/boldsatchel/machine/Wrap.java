@@ -1,7 +1,9 @@
 package boldsatchel.machine;
 
+import boldsatchel.geometry.Axis;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -13,7 +15,7 @@ import java.util.function.UnaryOperator;
 /**
  * Walls that follow what lies in their tray, as far from it as was said: they grow and shrink with it. A socket that is used through a wall
  * lies at it, and so does what a pad joins to it; on the floor parts stand as they did. What was in the room keeps its place beside the parts, what was in or on a wall goes with
- * the wall, and a vent keeps its share of it.
+ * the wall, and a vent keeps its share of it. A lid of the same outline that lies on the tray goes with it, and what lies in the lid has its place between the walls too.
  */
 final class Wrap {
 
@@ -21,6 +23,8 @@ final class Wrap {
     private static final double SAME_MM = 1e-6;
 
     private static final double LEAST_MM = 1;
+    /** Trays whose outlines differ by less were made for one another, mm. */
+    private static final double ALIKE_MM = 0.01;
 
     private final Shell shell;
     /** What the low corner of the new room is in the old one's frame. */
@@ -40,14 +44,77 @@ final class Wrap {
     /** A case, and where things lie in it. */
     record Wrapped(Casing casing, Layout layout) {}
 
+    /**
+     * A lid that goes with a tray.
+     *
+     * @param pose of its frame in that of the tray when closed
+     */
+    private record Lid(Shell shell, Pose pose) {
+
+        /** Face to face with a tray, of its outline, and with walls that nobody made yet and that follow nothing else. */
+        static List<Lid> of(Casing casing, Shell tray) {
+            List<Lid> lids = new ArrayList<>(1);
+            for (Joint joint : casing.joints()) {
+                boolean on = joint.on().equals(tray.id());
+                if (joint.facesDown() && (on || joint.carries().equals(tray.id()))) {
+                    Pose pose = on ? joint.closed() : joint.closed().back();
+                    casing.shell(on ? joint.carries() : joint.on())
+                            .filter(l -> l.aroundMm().isEmpty() && l.making() != Shell.Making.FOUND)
+                            .filter(l -> isAlike(pose.around(l.cavity()), tray.cavity()))
+                            .ifPresent(l -> lids.add(new Lid(l, pose)));
+                }
+            }
+            return lids;
+        }
+
+        private static boolean isAlike(Box lid, Box tray) {
+            boolean alike = true;
+            for (int axis = 0; axis < 2; axis++) {
+                alike &= Math.abs(lid.low(axis) - tray.low(axis)) < ALIKE_MM
+                        && Math.abs(lid.high(axis) - tray.high(axis)) < ALIKE_MM;
+            }
+            return alike;
+        }
+
+        /** What something in it takes of the tray's outline, as high as that. */
+        Box over(Box room, Box takes) {
+            Box there = pose.around(takes);
+            return new Box(there.x(), there.y(), room.z(), there.dx(), there.dy(), room.dz());
+        }
+
+        Face wall(Face wall) {
+            Vec to = pose.direction(Vec.on(wall.axis(), wall.sign()));
+            int axis = pose.turned(Axis.ALL.get(wall.axis())).ordinal();
+            return Face.of(axis, to.along(axis) > 0 ? 1 : -1);
+        }
+
+        /** As wide and deep as the tray, and as high as it was. */
+        Wrap within(Box room) {
+            Box there = pose.back().around(room);
+            return new Wrap(
+                    shell,
+                    new Box(
+                            there.x(),
+                            there.y(),
+                            0,
+                            there.dx(),
+                            there.dy(),
+                            shell.cavity().dz()));
+        }
+    }
+
     /** Every tray whose walls follow its parts, round them; both as they are where none has to be changed. */
     static Wrapped all(Casing casing, Layout layout, Parts parts, Cooling cooling) {
         Wrapped wrapped = new Wrapped(casing, layout);
         for (Shell shell : casing.shells()) {
             if (shell.aroundMm().isPresent() && shell.making() != Shell.Making.FOUND) {
-                Optional<Wrap> wrap = of(shell, layout, parts, cooling);
+                List<Lid> lids = Lid.of(wrapped.casing(), shell);
+                Optional<Wrap> wrap = of(shell, lids, layout, parts, cooling);
                 if (wrap.isPresent()) {
                     wrapped = wrap.get().of(wrapped);
+                    for (Lid lid : lids) {
+                        wrapped = lid.within(wrap.get().room()).of(wrapped);
+                    }
                 }
             }
         }
@@ -55,21 +122,41 @@ final class Wrap {
     }
 
     /** The walls that are to be drawn, where they are not drawn so yet. */
-    private static Optional<Wrap> of(Shell shell, Layout layout, Parts parts, Cooling cooling) {
-        Optional<Box> room = Optional.empty();
+    private static Optional<Wrap> of(Shell shell, List<Lid> lids, Layout layout, Parts parts, Cooling cooling) {
+        Optional<Box> own = Optional.empty();
         Set<Face> atWall = EnumSet.noneOf(Face.class);
         for (Placement placement : layout.placements()) {
-            Optional<Part> part =
-                    placement.shell().equals(shell.id()) ? parts.part(placement.part()) : Optional.empty();
-            if (part.isPresent()) {
-                Box takes = takes(part.get().body(), placement, atWall);
-                room = Optional.of(room.map(r -> r.around(takes)).orElse(takes));
-                cooling.heatPaths().stream()
-                        .filter(h -> h.part().equals(placement.part()))
-                        .forEach(h -> atWall.add(h.wall()));
+            if (placement.shell().equals(shell.id())) {
+                Optional<Box> takes = takes(placement, parts, cooling, atWall);
+                own = own.isEmpty() ? takes : own.map(r -> takes.map(r::around).orElse(r));
             }
         }
-        return room.map(r -> new Wrap(shell, with(r, shell, atWall))).filter(Wrap::changes);
+        if (own.isEmpty()) {
+            return Optional.empty();
+        }
+        Box room = own.get();
+        for (Lid lid : lids) {
+            for (Placement placement : layout.placements()) {
+                if (placement.shell().equals(lid.shell().id())) {
+                    Set<Face> walls = EnumSet.noneOf(Face.class);
+                    Optional<Box> takes = takes(placement, parts, cooling, walls);
+                    room = takes.isEmpty() ? room : room.around(lid.over(room, takes.get()));
+                    walls.stream().filter(w -> w.axis() != 2).forEach(w -> atWall.add(lid.wall(w)));
+                }
+            }
+        }
+        return Optional.of(new Wrap(shell, with(room, shell, atWall))).filter(Wrap::changes);
+    }
+
+    /** What a part takes where it lies, and in which walls it has sockets or pads; nothing where there is no such part. */
+    private static Optional<Box> takes(Placement placement, Parts parts, Cooling cooling, Set<Face> atWall) {
+        Optional<Box> takes = parts.part(placement.part()).map(p -> takes(p.body(), placement, atWall));
+        if (takes.isPresent()) {
+            cooling.heatPaths().stream()
+                    .filter(h -> h.part().equals(placement.part()))
+                    .forEach(h -> atWall.add(h.wall()));
+        }
+        return takes;
     }
 
     /** A part and the rooms inside that it must have; says in which walls it has sockets. */
@@ -131,6 +218,11 @@ final class Wrap {
         cables.replaceAll(c -> c.inTray(shell.id(), at -> at.minus(corner())));
         return new Wrapped(
                 casing.withShell(drawn()).withJoints(joints).withPostures(postures), new Layout(placements, cables));
+    }
+
+    /** The new room, in the old one's frame. */
+    private Box room() {
+        return new Box(from[0], from[1], from[2], size[0], size[1], size[2]);
     }
 
     private Vec corner() {

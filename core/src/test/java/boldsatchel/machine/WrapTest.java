@@ -16,12 +16,14 @@ import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Form;
 import boldsatchel.shelf.Library;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.testng.annotations.Test;
 
 /** Walls that follow what lies in a tray, and edges that are rounded. */
@@ -61,6 +63,58 @@ public final class WrapTest {
                         .orElseThrow()
                         .cavity())
                 .isEqualTo(new Box(0, 0, 0, 116, 56, 23));
+    }
+
+    /** A lid face down on a tray, of the same outline: 200 × 100 × 15 mm, with a block from (150, 60) to (170, 80) in it, over (150, 20) to (170, 40) of the tray. */
+    private static Build lidded() {
+        Joint hinge = Joint.lid("tray", "lid", new Vec(0, 104, 30), new Vec(0, -4, 15), 135, exact(1));
+        Shell lid = Samples.tray("lid", 200, 100, 15, exact(2), Material.PLASTIC, true);
+        return two().with(Casing.of(List.of(TRAY, lid), exact(0)).withLid(hinge, 100))
+                .with(block("c", 20, 20, 5))
+                .with(new Placement("c", "lid", new Vec(150, 60, 0), Orientation.AS_DRAWN, Set.of()));
+    }
+
+    /** A lid of the same outline goes with the walls, and what hangs in it has its place between them. */
+    @Test
+    public void aLidGoesWithItsTray() {
+        Build build = wrapped(lidded(), 3);
+        Box tray = build.shell("tray").orElseThrow().cavity();
+        assertThat(tray).isEqualTo(new Box(0, 0, 0, 156, 56, 23));
+        assertThat(build.shell("lid").orElseThrow().cavity()).isEqualTo(new Box(0, 0, 0, 156, 56, 15));
+        Random random = new Random(3);
+        for (int i = 0; i < 100; i++) {
+            String id = List.of("a", "b", "c").get(random.nextInt(3));
+            Vec to = new Vec(random.nextInt(200) - 50, random.nextInt(100) - 30, 0);
+            Vec apart = apart(build, id.equals("a") ? "b" : "a", id.equals("c") ? "b" : "c");
+            build = Edits.move(build.part(id).orElseThrow(), to).change().apply(build);
+            assertThat(apart(build, id.equals("a") ? "b" : "a", id.equals("c") ? "b" : "c")
+                            .minus(apart)
+                            .length())
+                    .as("parts that did not move are as far from one another as before, across trays too")
+                    .isLessThan(1e-6);
+            Casing casing = build.casing();
+            Box lid = casing.pose("lid", Posture.CLOSED)
+                    .around(build.shell("lid").orElseThrow().outside());
+            Box base = build.shell("tray").orElseThrow().outside();
+            assertThat(lid.x()).isCloseTo(base.x(), within(1e-6));
+            assertThat(lid.y()).isCloseTo(base.y(), within(1e-6));
+            assertThat(lid.high(0)).isCloseTo(base.high(0), within(1e-6));
+            assertThat(lid.high(1)).isCloseTo(base.high(1), within(1e-6));
+            assertThat(FitEngine.evaluate(build).outside()).isEmpty();
+        }
+    }
+
+    private static Vec apart(Build build, String one, String other) {
+        Vec apart = middle(build, one).minus(middle(build, other));
+        return new Vec(apart.x(), apart.y(), 0);
+    }
+
+    private static Vec middle(Build build, String id) {
+        Placement lies = build.placement(id).orElseThrow();
+        Box bounds = build.part(id).orElseThrow().body().bounds();
+        return build.casing()
+                .pose(lies.shell(), Posture.CLOSED)
+                .apply(lies.place(bounds, bounds).centre());
     }
 
     /** A part moved out to the left takes the wall along; all others are as far from it as before. */
