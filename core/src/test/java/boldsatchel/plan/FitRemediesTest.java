@@ -88,6 +88,15 @@ public final class FitRemediesTest {
                         new Posture("back", Posture.Held.TABLE, true, List.of(new Posture.Setting(wide.id(), deg))))));
     }
 
+    /** A tray that is 204 mm wide round two blocks of 50 mm, where so much is wished. */
+    private static Build limited(double widthMm) {
+        Build build = two(55);
+        return build.with(build.brief()
+                .withLimits(Form.of(Brief.Limits.class)
+                        .field("widthMm")
+                        .with(build.brief().limits(), Optional.of(widthMm))));
+    }
+
     @DataProvider
     Object[][] unwished() {
         return new Object[][] {
@@ -100,6 +109,7 @@ public final class FitRemediesTest {
             {"fit.port-short", socketed(9), socketed(0)},
             {"fit.vent-covered", vented(1), vented(4)},
             {"fit.web", holed(64), holed(68)},
+            {"fit.antenna-field", room(Zone.Kind.ANTENNA, 75), room(Zone.Kind.ANTENNA, 82)},
             {"fit.below-table", folded(250), folded(170)},
         };
     }
@@ -110,6 +120,15 @@ public final class FitRemediesTest {
         FitResult after =
                 FitEngine.evaluate(Findings.remedied(Findings.of(build, code).orElseThrow(), build));
         assertThat(FreeMove.trouble(build, after)).isLessThan(FreeMove.trouble(build, FitEngine.evaluate(build)));
+    }
+
+    /** 50 + 5 + 50 mm of blocks want less than 150 mm. */
+    @Test
+    public void aCaseThatIsTooLargeIsDrawnRoundItsParts() {
+        Findings.hold("fit.size", limited(150), Double.NaN, limited(204), true);
+        assertThat(Findings.of(limited(105), "fit.size").orElseThrow().remedies())
+                .as("no walls have room there")
+                .noneMatch(r -> r.edit().isPresent());
     }
 
     /** Walls of 3 mm weigh about half as much again as those of 2; what is weighed or found is as heavy as it is. */
