@@ -13,7 +13,6 @@ import boldsatchel.machine.Family;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 
 /**
  * Cables as they are laid, as thick as they are and bent as they will be: a tube where they are seen, a broken line where something hides them.
@@ -28,19 +27,25 @@ public final class CableLines {
 
     private final Sketch s;
     private final Viewpoint from;
-    private final Function<String, Optional<Pose>> trays;
+    private final Lies lies;
     private final Scene scene;
+
+    /** Where the points of a cable are drawn. */
+    @FunctionalInterface
+    interface Lies {
+        /** How the tray of a point lies in what is drawn, or what the point is lifted with; nothing where that is not shown. */
+        Optional<Pose> at(Way way, int knot);
+    }
 
     /**
      * A drawer of cables.
      *
-     * @param trays how a tray lies in what is drawn, if it is shown
      * @param scene what may hide them
      */
-    CableLines(Sketch s, Viewpoint from, Function<String, Optional<Pose>> trays, Scene scene) {
+    CableLines(Sketch s, Viewpoint from, Lies lies, Scene scene) {
         this.s = s;
         this.from = from;
-        this.trays = trays;
+        this.lies = lies;
         this.scene = scene;
     }
 
@@ -65,16 +70,14 @@ public final class CableLines {
         }
     }
 
-    void draw(CablesResult cables, String selected, double letter) {
+    /** Draws all of which it is said how they lie; without handles for the bends of the selected one. */
+    void draw(CablesResult cables, String selected) {
         for (Laying laying : cables.laid()) {
             if (!laying.lead().id().equals(selected)) {
                 draw(laying, false);
             }
         }
-        cables.laying(selected).ifPresent(l -> {
-            draw(l, true);
-            handles(l, letter);
-        });
+        cables.laying(selected).ifPresent(l -> draw(l, true));
     }
 
     /** A point on a cable, the leg it is on. */
@@ -106,8 +109,8 @@ public final class CableLines {
         Way way = laying.way();
         List<Spot> spots = new ArrayList<>();
         for (int leg = 0; leg + 1 < way.knots().size(); leg++) {
-            Optional<Vec> a = at(way.knots().get(leg));
-            Optional<Vec> b = at(way.knots().get(leg + 1));
+            Optional<Vec> a = at(way, leg);
+            Optional<Vec> b = at(way, leg + 1);
             if (a.isEmpty() || b.isEmpty()) {
                 spots.add(new Spot(Vec.ZERO, -1));
                 continue;
@@ -123,7 +126,7 @@ public final class CableLines {
                 spots.add(new Spot(a.get().plus(unit.times(mm)), leg));
             }
             if (last > 0 && leg + 2 < way.knots().size()) {
-                at(way.knots().get(leg + 2)).ifPresent(c -> round(spots, b.get(), unit, c, last));
+                at(way, leg + 2).ifPresent(c -> round(spots, b.get(), unit, c, last));
             }
         }
         return spots;
@@ -152,8 +155,8 @@ public final class CableLines {
                 .orElse(0);
     }
 
-    private Optional<Vec> at(Way.Knot knot) {
-        return trays.apply(knot.shell()).map(p -> p.apply(knot.at()));
+    private Optional<Vec> at(Way way, int knot) {
+        return lies.at(way, knot).map(p -> p.apply(way.knots().get(knot).at()));
     }
 
     /** Whether something between it and the eye covers it. */
@@ -217,7 +220,7 @@ public final class CableLines {
         }
         Vec wide = laying.wide().get(leg);
         Vec thin = laying.way().direction(leg).cross(wide);
-        Pose pose = trays.apply(laying.way().knots().get(leg).shell()).orElse(Pose.NONE);
+        Pose pose = lies.at(laying.way(), leg).orElse(Pose.NONE);
         return girth.wideMm() * Math.abs(pose.direction(thin).dot(from.toward()))
                 + girth.thickMm() * Math.abs(pose.direction(wide).dot(from.toward()));
     }
@@ -236,12 +239,14 @@ public final class CableLines {
         return points;
     }
 
-    private void handles(Laying laying, double letter) {
+    /** Draws what the bends of a cable are taken hold of by. */
+    void handles(Laying laying, double letter) {
         int bend = 0;
-        for (Way.Knot knot : laying.way().knots()) {
-            if (knot.kind() == Way.Kind.BEND) {
+        List<Way.Knot> knots = laying.way().knots();
+        for (int i = 0; i < knots.size(); i++) {
+            if (knots.get(i).kind() == Way.Kind.BEND) {
                 String subject = new Handle(laying.lead().id(), bend).subject();
-                at(knot).map(from::at).ifPresent(f -> {
+                at(laying.way(), i).map(from::at).ifPresent(f -> {
                     double size = letter * HANDLE_LETTERS;
                     double x = f.across() - size / 2;
                     double y = f.up() - size / 2;

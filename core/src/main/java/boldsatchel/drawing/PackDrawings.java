@@ -2,6 +2,8 @@ package boldsatchel.drawing;
 
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.cables.CablesResult;
+import boldsatchel.cables.Lead;
+import boldsatchel.cables.Way;
 import boldsatchel.drawing.Mark.Align;
 import boldsatchel.drawing.Mark.Point;
 import boldsatchel.fit.Change;
@@ -323,6 +325,7 @@ public final class PackDrawings {
                 overall();
             } else {
                 ways();
+                liftedCables();
             }
             write(names);
             scaleBar();
@@ -450,8 +453,32 @@ public final class PackDrawings {
         }
 
         private void cables() {
-            new CableLines(s, from, this::posed, scene)
-                    .draw(evaluation.of(CablesResult.class), look.selected(), letter);
+            CablesResult cables = evaluation.of(CablesResult.class);
+            CableLines lines = new CableLines(
+                    s, from, (way, knot) -> posed(way.knots().get(knot).shell()), scene);
+            lines.draw(cables, look.selected());
+            cables.laying(look.selected()).ifPresent(l -> lines.handles(l, letter));
+        }
+
+        /** From socket to socket where these are lifted to; what lies between the plugs stays in its tray. */
+        private void liftedCables() {
+            Explosion explosion = Explosion.of(casing, fit);
+            new CableLines(s, from, (way, knot) -> lifted(explosion, way, knot), scene)
+                    .draw(evaluation.of(CablesResult.class), look.selected());
+        }
+
+        private Optional<Pose> lifted(Explosion explosion, Way way, int knot) {
+            int last = way.knots().size() - 1;
+            boolean plugs = way.knots().get(knot).kind() != Way.Kind.BEND;
+            Lead.End end = knot <= last / 2 ? way.lead().one() : way.lead().other();
+            return plugs
+                    ? fit.placed().stream()
+                            .filter(p -> p.id().equals(end.part()) && explosion.has(p.shell()))
+                            .findFirst()
+                            .map(p -> explosion.part(p).pose())
+                    : build.shell(way.knots().get(knot).shell())
+                            .filter(explosion::has)
+                            .map(t -> explosion.tray(t).pose());
         }
 
         /** How a tray lies in the picture, where it is shown. */
@@ -575,7 +602,8 @@ public final class PackDrawings {
                 double palm = letter * 0.7;
                 s.fill(thumb.x() - palm / 2, thumb.y() - palm * 2, palm, palm * 4, Ink.ACCENT, 0.8, "");
             }
-            double x = extent[2] - letter * 13;
+            // Beside the scale bar and its figure, however small the picture is.
+            double x = Math.max(extent[2] - letter * 13, extent[0] + letter * 15);
             double y = extent[1] - BELOW * letter + letter * 0.65;
             for (int i = 0; i < 3; i++) {
                 double dash = x + i * letter * 0.7;

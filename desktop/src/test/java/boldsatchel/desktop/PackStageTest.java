@@ -15,6 +15,7 @@ import boldsatchel.machine.Joint;
 import boldsatchel.machine.Laid;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Peg;
 import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.State;
@@ -512,5 +513,25 @@ public class PackStageTest extends WindowHarness {
         assertThat(codes()).doesNotContain("fit.no-opening");
         fire("#tray-opening", "plain, back");
         assertThat(build().shell("slab").orElseThrow().openings()).hasSize(2);
+        // How the peg in it is made is said in the same place.
+        press("#shell-openings-fold");
+        press("#shell-openings-1-made-say");
+        inSight("#shell-openings-1-made-lengthMm");
+        write("#shell-openings-1-made-lengthMm", "12.5 mm");
+        press("#shell-openings-1-made-spring-say");
+        inSight("#shell-openings-1-made-spring-roomMm");
+        write("#shell-openings-1-made-spring-roomMm", "8");
+        Peg peg = build().shell("slab").orElseThrow().openings().get(1).made().orElseThrow();
+        assertThat(peg.lengthMm()).isEqualTo(12.5);
+        assertThat(peg.spring().orElseThrow().roomMm()).isEqualTo(8);
+        press("#undo");
+        assertThat(build().shell("slab")
+                        .orElseThrow()
+                        .openings()
+                        .get(1)
+                        .made()
+                        .orElseThrow()
+                        .spring())
+                .hasValueSatisfying(s -> assertThat(s.roomMm()).isEqualTo(9));
     }
 }
