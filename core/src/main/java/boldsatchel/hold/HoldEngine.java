@@ -110,6 +110,7 @@ public final class HoldEngine implements Engine<HoldResult> {
                     look(part.get(), shell.get(), lies);
                 }
             }
+            build.casing().joints().forEach(this::screwedOn);
             return new HoldResult(loose, unsaid, holes, unscrewable, tapes, glued, closed(), magnets());
         }
 
@@ -159,6 +160,35 @@ public final class HoldEngine implements Engine<HoldResult> {
             boolean tapped = all.stream().anyMatch(Hole::tapped);
             if (!any && !tapped) {
                 unscrewable.add(part.id());
+            }
+        }
+
+        /** A tray that is held by screws. */
+        private void screwedOn(Joint joint) {
+            if (!(joint.way() instanceof Joint.Held held) || held.by() != Joint.Held.By.SCREWS) {
+                return;
+            }
+            boolean any = false;
+            for (Closing closing : Closing.of(build.casing(), joint)) {
+                List<Boss> bosses = closing.bosses().bosses();
+                for (int i = 0; i < bosses.size(); i++) {
+                    Boss boss = bosses.get(i);
+                    if (closing.takes(boss)) {
+                        any = true;
+                        holes.add(new Screwed(
+                                joint.carries(),
+                                i,
+                                boss.thread(),
+                                0,
+                                0,
+                                closing.clampedMm(boss),
+                                boss.heightMm() + closing.bosses().floor().value(),
+                                held.screw().map(Screw::lengthMm)));
+                    }
+                }
+            }
+            if (!any) {
+                unscrewable.add(joint.carries());
             }
         }
 

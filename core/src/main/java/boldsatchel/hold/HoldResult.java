@@ -9,8 +9,8 @@ import java.util.Optional;
  *
  * @param loose ids of parts that nothing holds
  * @param unsaid ids of parts of which nobody said what holds them
- * @param holes what each mounting hole of a part held by screws meets
- * @param unscrewable ids of parts held by screws that have no hole in the right direction, or lie on no boss
+ * @param holes what each mounting hole of a part held by screws meets, and each screw that holds a tray
+ * @param unscrewable ids of parts held by screws that have no hole in the right direction, or lie on no boss, and of trays held by screws that no boss takes
  * @param tapes parts on foam tape that is too small for their weight
  * @param glued ids of parts that wear out and are glued in
  * @param closed joints of glue and what wears out behind each
@@ -43,10 +43,10 @@ public record HoldResult(
     }
 
     /**
-     * A mounting hole over a boss.
+     * A screw over a boss.
      *
-     * @param part its id
-     * @param hole its place among the holes of the part
+     * @param part id of the part, or of the tray that is screwed on
+     * @param hole place of the hole among those of the part; of a tray, of the boss among those of its tray
      * @param thread of the boss
      * @param asideMm between their middles
      * @param mayMm that the hole leaves

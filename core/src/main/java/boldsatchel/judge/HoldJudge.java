@@ -54,7 +54,12 @@ public final class HoldJudge implements Judge<HoldResult> {
     public Judgement judge(Build build, HoldResult hold) {
         Sheet sheet = new Sheet(new HoldTelling(build, hold));
         hold.loose().forEach(p -> sheet.add("hold.nothing", Severity.WATCH, List.of(p), Map.of()));
-        hold.unscrewable().forEach(p -> sheet.add("hold.no-boss", Severity.WATCH, List.of(p), Map.of()));
+        hold.unscrewable()
+                .forEach(id -> sheet.add(
+                        build.shell(id).isPresent() ? "hold.tray-no-boss" : "hold.no-boss",
+                        build.shell(id).isPresent() ? Severity.NOTE : Severity.WATCH,
+                        List.of(id),
+                        Map.of()));
         // Of several holes of a part the worst is told.
         worst(hold, Comparator.comparingDouble(s -> s.asideMm() - s.mayMm())).stream()
                 .filter(s -> !s.meets())
@@ -129,6 +134,9 @@ public final class HoldJudge implements Judge<HoldResult> {
                 case "hold.nothing" -> "Nothing holds " + who + ": it rattles, and tears its wires when dropped.";
                 case "hold.no-boss" ->
                     who + " is held by screws, and none of its holes lies over a boss that takes one.";
+                case "hold.tray-no-boss" ->
+                    who
+                            + " is screwed on, and no boss stands where its screws could go: what they hold in is not known.";
                 case "hold.hole-off" ->
                     "A hole of " + who + " is " + f.n("asideMm") + " mm beside its boss; the screw gives way by "
                             + f.n("mayMm") + " mm.";
@@ -174,6 +182,12 @@ public final class HoldJudge implements Judge<HoldResult> {
                     }
                     cures.add(by("Hold it by clips", part, Fixing.By.CLIPS));
                     cures.add(Remedy.advice("Measure its holes and write them into the part"));
+                    yield cures;
+                }
+                case "hold.tray-no-boss" -> {
+                    List<Remedy> cures = new ArrayList<>();
+                    Fixings.corners(build, part).ifPresent(e -> cures.add(Remedy.by("Put bosses into the corners", e)));
+                    cures.add(Remedy.advice("Write its bosses into the tray, or latch it"));
                     yield cures;
                 }
                 case "hold.hole-off" -> List.of(Remedy.by("Put bosses under its holes", Fixings.bosses(part)));

@@ -153,6 +153,7 @@ public record Joint(
      * @param by what holds it
      * @param count how many
      * @param magnet each of them, where it is held by magnets and somebody said it
+     * @param screw each of them, where it is held by screws and they were chosen
      */
     public record Held(
             @Label(value = "held by") By by,
@@ -160,12 +161,23 @@ public record Joint(
             @Label(value = "how many", absent = 4, least = 0)
             int count,
 
-            @Label("each magnet") Optional<Magnet> magnet)
+            @Label("each magnet") Optional<Magnet> magnet,
+            @Label("each screw") Optional<Screw> screw)
             implements Way {
 
         /** By what needs no more words. */
         public Held(By by, int count) {
-            this(by, count, Optional.empty());
+            this(by, count, Optional.empty(), Optional.empty());
+        }
+
+        /** By such magnets. */
+        public static Held magnets(int count, Magnet magnet) {
+            return new Held(By.MAGNETS, count, Optional.of(magnet), Optional.empty());
+        }
+
+        /** By such screws. */
+        public static Held screws(int count, Screw screw) {
+            return new Held(By.SCREWS, count, Optional.empty(), Optional.of(screw));
         }
 
         /** What holds a tray to another. */

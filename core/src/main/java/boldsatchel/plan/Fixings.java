@@ -1,8 +1,10 @@
 package boldsatchel.plan;
 
 import boldsatchel.edit.Edit;
+import boldsatchel.fit.FitEngine;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
+import boldsatchel.hold.Closing;
 import boldsatchel.hold.HoldEngine;
 import boldsatchel.hold.HoldResult;
 import boldsatchel.machine.Boss;
@@ -15,6 +17,7 @@ import boldsatchel.machine.Magnet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Screw;
+import boldsatchel.machine.ScrewThread;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Form;
 import java.util.ArrayList;
@@ -35,6 +38,15 @@ public final class Fixings {
     private static final int MOST_MAGNETS = 12;
     /** Discs that are sold everywhere, mm. */
     private static final double[] MAGNETS_MM = {8, 10, 12, 15, 20};
+
+    /** What trays are usually screwed together by. */
+    private static final ScrewThread CLOSES = ScrewThread.M3;
+
+    /** Whether at the right, and at the back: corners across from one another first. */
+    private static final boolean[][] CORNERS = {{false, false}, {true, true}, {true, false}, {false, true}};
+
+    private static final int CORNER_STEPS = 16;
+    private static final double CORNER_STEP_MM = 4;
 
     private Fixings() {}
 
@@ -122,10 +134,78 @@ public final class Fixings {
                 .findFirst();
     }
 
-    /** Takes other screws for a part. */
-    public static Edit screws(String part, Screw screw) {
+    /** Takes other screws for a part, or for a tray that is screwed on. */
+    public static Edit screws(String id, Screw screw) {
         return new Edit(
-                "take screws " + screw.words(), b -> held(b, part, new Fixing(Fixing.By.SCREWS, Optional.of(screw))));
+                "take screws " + screw.words(),
+                b -> b.casing()
+                        .carrying(id)
+                        .map(j -> way(
+                                b, j.id(), w -> w instanceof Joint.Held h ? Joint.Held.screws(h.count(), screw) : w))
+                        .orElseGet(() -> held(b, id, new Fixing(Fixing.By.SCREWS, Optional.of(screw)))));
+    }
+
+    /**
+     * Puts bosses that take the screws of a tray into the corners of the one that it lies face to face on, or lies over, as near to each corner as the parts let it,
+     * and takes screws that hold in them; nothing where there is no room for any.
+     */
+    public static Optional<Edit> corners(Build build, String carried) {
+        return cornered(build, carried)
+                .map(c -> new Edit(
+                        "put bosses into the corners", b -> cornered(b, carried).orElse(b)));
+    }
+
+    private static Optional<Build> cornered(Build build, String carried) {
+        return build.casing()
+                .carrying(carried)
+                .flatMap(joint -> joint.way() instanceof Joint.Held held
+                        ? Closing.of(build.casing(), joint).stream()
+                                .map(c -> cornered(build, c, held.count()))
+                                .flatMap(Optional::stream)
+                                .findFirst()
+                        : Optional.empty())
+                .map(b -> HoldEngine.evaluate(b).holes().stream()
+                        .filter(h -> h.part().equals(carried))
+                        .findFirst()
+                        .flatMap(Fixings::screw)
+                        .map(s -> screws(carried, s).change().apply(b))
+                        .orElse(b));
+    }
+
+    private static Optional<Build> cornered(Build build, Closing closing, int count) {
+        int before = FreeMove.trouble(build, FitEngine.evaluate(build));
+        double inset = BOSS_DIAMETERS * CLOSES.diameterMm() / 2;
+        Box in = closing.bosses().cavity();
+        Build made = build;
+        for (int corner = 0; corner < Math.min(count, CORNERS.length); corner++) {
+            boolean placed = false;
+            for (int step = 0; step < 2 * CORNER_STEPS && !placed; step++) {
+                double off = inset + (step - step % 2) * CORNER_STEP_MM / 2;
+                double right = step % 2 == 0 ? off : inset;
+                double back = step % 2 == 0 ? inset : off;
+                Boss boss = new Boss(
+                        CORNERS[corner][0] ? in.high(0) - right : right,
+                        CORNERS[corner][1] ? in.high(1) - back : back,
+                        closing.plate().z(),
+                        2 * inset,
+                        CLOSES);
+                boolean within = right <= in.dx() / 2 && back <= in.dy() / 2;
+                if (within && boss.heightMm() > 0 && closing.takes(boss)) {
+                    Build tried = with(made, closing.bosses().id(), boss);
+                    placed = FreeMove.trouble(tried, FitEngine.evaluate(tried)) <= before;
+                    made = placed ? tried : made;
+                }
+            }
+        }
+        return made.equals(build) ? Optional.empty() : Optional.of(made);
+    }
+
+    private static Build with(Build build, String shell, Boss boss) {
+        Shell now = build.shell(shell).orElseThrow();
+        List<Boss> bosses = new ArrayList<>(now.bosses());
+        bosses.add(boss);
+        return build.with(
+                build.casing().withShell(Form.of(Shell.class).field("bosses").with(now, bosses)));
     }
 
     /** Screws a tray on in place of what holds it. */
@@ -142,9 +222,7 @@ public final class Fixings {
                         .map(j -> way(
                                 b,
                                 j.id(),
-                                w -> w instanceof Joint.Held held
-                                        ? new Joint.Held(held.by(), held.count(), Optional.of(magnet))
-                                        : w))
+                                w -> w instanceof Joint.Held held ? Joint.Held.magnets(held.count(), magnet) : w))
                         .orElse(b));
     }
 
@@ -175,7 +253,7 @@ public final class Fixings {
                                 DoubleStream.of(MAGNETS_MM).filter(d -> d > magnet.diameterMm()))
                         .mapToObj(d -> new Magnet(d, magnet.thickMm(), magnet.gapMm(), magnet.onSteel()))
                         .flatMap(m -> IntStream.rangeClosed(Math.max(1, now.count()), MOST_MAGNETS)
-                                .mapToObj(n -> new Joint.Held(Joint.Held.By.MAGNETS, n, Optional.of(m))))
+                                .mapToObj(n -> Joint.Held.magnets(n, m)))
                         .filter(h -> h.count() * HoldEngine.pullN(h.magnet().orElseThrow()) >= now.wantedN())
                         .findFirst());
     }
