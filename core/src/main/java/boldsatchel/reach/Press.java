@@ -17,7 +17,6 @@ public record Press(Peg peg, double behindMm, double mayMm, double travelMm) {
     private static final double CLEAR_MM = 0.2;
 
     private static final double PRELOAD_MM = 0.5;
-    private static final double PROUD_MM = 1;
 
     /**
      * A push button for one fingertip asks for no more than this, N (MIL-STD-1472, push buttons operated by a finger).
@@ -80,7 +79,7 @@ public record Press(Peg peg, double behindMm, double mayMm, double travelMm) {
         double play = Math.max(peg.playMm(), unsureMm);
         double down = behindMm + travelMm / peg.lever();
         return isShort()
-                ? peg.of(Math.ceil((down + PROUD_MM) * 10 - EXACT_MM) / 10, play)
+                ? peg.of(Math.ceil((down + ReachResult.Access.PROUD_MM) * 10 - EXACT_MM) / 10, play)
                 : peg.of(Math.max(peg.lengthMm() - (play - peg.playMm()), down - mayMm), play);
     }
 

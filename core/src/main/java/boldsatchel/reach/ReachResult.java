@@ -72,7 +72,7 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
         private static final double FINGER_DEEP_MM = 6;
         private static final double FLUSH_MM = 1;
         /** A peg stands out so far when it is pressed down. */
-        private static final double PROUD_MM = 1;
+        static final double PROUD_MM = 1;
 
         /** Whether a wall is before all of it. */
         public boolean isShut() {
