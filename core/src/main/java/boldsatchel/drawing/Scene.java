@@ -16,6 +16,7 @@ import boldsatchel.machine.Key;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Passage;
+import boldsatchel.machine.Peg;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.List;
@@ -169,8 +170,8 @@ final class Scene {
                     double outer = hole.end(opening.wall())
                             + opening.wall().sign()
                                     * opening.made()
-                                            .map(m -> m.lengthMm() + m.playMm() - way.behindMm())
-                                            .orElse(key.travelMm() + 1);
+                                            .map(m -> m.proudMm(way.behindMm()))
+                                            .orElse(key.travelMm() + Peg.PROUD_MM);
                     int axis = opening.wall().axis();
                     Vec low = hole.lowCorner();
                     Vec high = hole.highCorner();

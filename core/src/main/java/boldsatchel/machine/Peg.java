@@ -24,6 +24,9 @@ public record Peg(
 
         @Label("spring") Optional<Spring> spring) {
 
+    /** One stands out so far when the button is down, to be felt and found, mm; a guess. */
+    public static final double PROUD_MM = 1;
+
     /**
      * A coil spring between two seats, pressed together.
      *
@@ -49,6 +52,15 @@ public record Peg(
         public Spring in(double newRoomMm) {
             return new Spring(freeMm, solidMm, newtonsPerMm, newRoomMm);
         }
+    }
+
+    /**
+     * The cap stands out so far while nobody presses, mm; negative where it lies in the wall.
+     *
+     * @param behindMm of the button from the outside of the wall
+     */
+    public double proudMm(double behindMm) {
+        return lengthMm + playMm - behindMm;
     }
 
     /** The same of another length and play. */

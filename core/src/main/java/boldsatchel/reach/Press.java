@@ -25,7 +25,7 @@ public record Press(Peg peg, double behindMm, double mayMm, double travelMm) {
 
     /** The cap stands out so far while nobody presses; negative where it lies in the wall. */
     public double proudMm() {
-        return peg.lengthMm() + peg.playMm() - behindMm;
+        return peg.proudMm(behindMm);
     }
 
     /** The cap has to go so far until the button is all the way down. */
@@ -79,7 +79,7 @@ public record Press(Peg peg, double behindMm, double mayMm, double travelMm) {
         double play = Math.max(peg.playMm(), unsureMm);
         double down = behindMm + travelMm / peg.lever();
         return isShort()
-                ? peg.of(Math.ceil((down + ReachResult.Access.PROUD_MM) * 10 - EXACT_MM) / 10, play)
+                ? peg.of(Math.ceil((down + Peg.PROUD_MM) * 10 - EXACT_MM) / 10, play)
                 : peg.of(Math.max(peg.lengthMm() - (play - peg.playMm()), down - mayMm), play);
     }
 

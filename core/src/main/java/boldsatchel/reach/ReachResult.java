@@ -1,6 +1,7 @@
 package boldsatchel.reach;
 
 import boldsatchel.machine.Opening;
+import boldsatchel.machine.Peg;
 import boldsatchel.machine.Shell;
 import java.util.List;
 import java.util.Optional;
@@ -71,8 +72,6 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
 
         private static final double FINGER_DEEP_MM = 6;
         private static final double FLUSH_MM = 1;
-        /** A peg stands out so far when it is pressed down. */
-        static final double PROUD_MM = 1;
 
         /** Whether a wall is before all of it. */
         public boolean isShut() {
@@ -102,7 +101,7 @@ public record ReachResult(List<Access> all, List<Idle> idle) {
 
         /** Length of a peg from it through the wall, its stroke among it, mm. */
         public double pegMm() {
-            return Math.max(0, behindMm) + travelMm + PROUD_MM;
+            return Math.max(0, behindMm) + travelMm + Peg.PROUD_MM;
         }
 
         /** What happens when the peg in its opening is pressed; nothing where nobody said how that is made. */
