@@ -35,6 +35,7 @@ module boldsatchel.core {
     exports boldsatchel.drawing;
     exports boldsatchel.format;
     exports boldsatchel.hunt;
+    exports boldsatchel.arrange;
     exports boldsatchel.plan;
     exports boldsatchel.sheet;
     exports boldsatchel.report;

@@ -22,7 +22,7 @@ import java.util.Set;
 public final class FreePlace {
 
     /** A socket ends no further before its wall. */
-    private static final double REACH_MM = 3;
+    public static final double REACH_MM = 3;
 
     private static final double TINY_MM = 1e-6;
 
@@ -118,7 +118,7 @@ public final class FreePlace {
     }
 
     /** What warms stands on standoffs: a wall it lies on gets as warm as itself. */
-    private static boolean isWarm(Part part) {
+    public static boolean isWarm(Part part) {
         return part.facet(Facet.DrawsPower.class).isPresent()
                 || part.facet(Facet.Converts.class).isPresent()
                 || part.facet(Facet.Charges.class).isPresent();

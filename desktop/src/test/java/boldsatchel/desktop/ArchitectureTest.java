@@ -48,6 +48,7 @@ public class ArchitectureTest {
             "boldsatchel.edit",
             "boldsatchel.verdict",
             "boldsatchel.hunt",
+            "boldsatchel.arrange",
             "boldsatchel.plan",
             "boldsatchel.judge",
             "boldsatchel.drawing",

@@ -16,6 +16,7 @@ import boldsatchel.machine.Laid;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Peg;
+import boldsatchel.machine.Placement;
 import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.State;
@@ -113,6 +114,26 @@ public class PackStageTest extends WindowHarness {
         assertThat(after.x()).isEqualTo(before.x());
         choose("#view-second", PackView.FRONT);
         settle();
+    }
+
+    /** All parts of a handheld lie on the table; one click finds places for all, one undo takes them out again. */
+    @Test
+    public void allThatLiesOnTheTableIsPlaced() throws Exception {
+        Build demo = Library.demo("cave-survey").orElseThrow();
+        Build empty = demo;
+        for (Placement lies : demo.layout().placements()) {
+            empty = empty.with(empty.layout().without(lies.part()));
+        }
+        show(empty);
+        open("pack");
+        assertThat(build().loose()).hasSize(12);
+        fire("#place", "All for which there are places");
+        assertThat(build().loose()).isEmpty();
+        assertThat(codes()).doesNotContain("fit.clash", "fit.outside", "fit.port-short");
+        assertThat(robot.lookup("#place-cancel").query().getParent().isVisible())
+                .isFalse();
+        press("#undo");
+        assertThat(build().loose()).hasSize(12);
     }
 
     /** A second tray becomes a drawer; opened, it is told that it meets the wall before it; taken off, it is no longer. */

@@ -6,8 +6,6 @@ import boldsatchel.cables.Lead;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.UnitField;
 import boldsatchel.desktop.desk.Desk;
-import boldsatchel.desktop.desk.Latest;
-import boldsatchel.edit.Edit;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Laid;
 import boldsatchel.machine.Shell;
@@ -20,7 +18,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -32,15 +29,9 @@ final class CablesPane extends Region {
     private final Desk desk;
     private final VBox rows = new VBox(8);
     private final ScrollPane scroll = Ui.scroll(rows);
-    private final Button all = Ui.button(
-            "lay-all",
-            "Lay all",
-            "Finds a way for each that is not laid yet, the thickest first",
-            () -> search(Layings.layAll()));
-    private final Label searching = Ui.label("Looking for ways …", "soft");
-    private final Button cancel = Ui.button("lay-cancel", "Cancel", "Leaves them as they are", this::cancel);
+    private final Button all;
+    private final Searching searching;
     private final VBox list = new VBox(8);
-    private Latest search = Latest.only();
     private List<Object> shown = List.of();
 
     CablesPane(Desk desk) {
@@ -48,10 +39,15 @@ final class CablesPane extends Region {
         setId("cables-pane");
         setPrefWidth(270);
         setMinWidth(270);
-        HBox head = new HBox(6, all, searching, cancel);
+        searching = new Searching(desk, "lay", "Looking for ways …");
+        all = Ui.button(
+                "lay-all",
+                "Lay all",
+                "Finds a way for each that is not laid yet, the thickest first",
+                () -> searching.search(Layings.layAll()));
+        HBox head = new HBox(6, all, searching);
         rows.getChildren().setAll(Ui.label("Cables and wires", "section"), head, list);
         getChildren().add(scroll);
-        searching(false);
     }
 
     /** Shows how they are laid. */
@@ -91,7 +87,7 @@ final class CablesPane extends Region {
                         "lay-" + lead.id(),
                         laying.isPresent() ? "Lay anew" : "Lay it",
                         "Finds a way for it",
-                        () -> search(laying.isPresent() ? Layings.anew(lead.id()) : Layings.lay(lead.id()))));
+                        () -> searching.search(laying.isPresent() ? Layings.anew(lead.id()) : Layings.lay(lead.id()))));
         if (laying.isPresent()) {
             does.getChildren()
                     .add(Ui.button(
@@ -170,39 +166,6 @@ final class CablesPane extends Region {
             nodes.add(new VBox(1, Ui.label("Bend " + (i + 1) + " in " + tray + ": x, y, z", "soft"), row));
         }
         return nodes;
-    }
-
-    /** Searches beside the window; where the build was changed meanwhile, the changed one is searched. */
-    private void search(Edit edit) {
-        Build build = desk.session().build();
-        searching(true);
-        search.ask(() -> edit.change().apply(build), found -> {
-            if (isStill(build)) {
-                searching(false);
-                desk.session().does(edit);
-            } else {
-                search(edit);
-            }
-        });
-    }
-
-    /** An edit shares what it did not change: another object is another question. */
-    @SuppressWarnings("ReferenceEquality")
-    private boolean isStill(Build build) {
-        return desk.session().build() == build;
-    }
-
-    private void cancel() {
-        search.end();
-        search = Latest.only();
-        searching(false);
-    }
-
-    private void searching(boolean is) {
-        List.of(searching, cancel).forEach(n -> {
-            n.setVisible(is);
-            n.setManaged(is);
-        });
     }
 
     @Override

@@ -32,8 +32,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -60,7 +58,7 @@ public final class PackStage implements WorkStage {
     private final CorePane sample;
     private final ComboBox<Shell> shells = Ui.choice("shells", PackStage::inside);
     private final ComboBox<String> posture = Ui.choice("posture", name -> name);
-    private final MenuButton place = new MenuButton("Place");
+    private final PlaceMenu place;
     private final Label apart = Ui.label("", "soft");
     private final PositionRow position;
     private final JointRow joints;
@@ -82,6 +80,7 @@ public final class PackStage implements WorkStage {
         this.desk = desk;
         content.getStyleClass().add("stage");
         more = new PartMenu(desk, this::show);
+        place = new PlaceMenu(desk, this::shell);
         cablesPane = new CablesPane(desk);
         compare = new ComparePane(desk, this::show);
         dragging = new Dragging(desk, this::back);
@@ -92,8 +91,6 @@ public final class PackStage implements WorkStage {
         shells.setOnAction(e -> show());
         posture.setOnAction(e -> show());
         posture.setTooltip(new Tooltip("How the machine is held and opened in the views"));
-        place.setId("place");
-        place.setMinWidth(Region.USE_PREF_SIZE);
         shells.setPrefWidth(170);
         shells.setMinWidth(90);
         posture.setPrefWidth(140);
@@ -217,7 +214,7 @@ public final class PackStage implements WorkStage {
                     desk.session().selection().get());
         }
         present(empty, !cased);
-        fillPlace(build);
+        place.show(build);
         fillPostures(build.casing());
         joints.show(build.casing(), posture());
         position.show(part(), placement());
@@ -273,28 +270,6 @@ public final class PackStage implements WorkStage {
         compare.show(pictures.changes(), desk.session().shown());
         apart.setText(pictures.ruler().orElse("") + more.told());
         present(apart, !apart.getText().isEmpty());
-    }
-
-    private void fillPlace(Build build) {
-        List<Part> loose = build.loose();
-        boolean cased = !build.casing().shells().isEmpty();
-        if (List.of(loose, cased).equals(place.getUserData())) {
-            return;
-        }
-        place.setUserData(List.of(loose, cased));
-        place.setText(loose.isEmpty() ? "All placed" : "Place one of " + loose.size());
-        place.setDisable(loose.isEmpty() || !cased);
-        place.getItems()
-                .setAll(loose.stream()
-                        .map(p -> {
-                            MenuItem item = new MenuItem(p.name());
-                            item.setOnAction(e -> shell().ifPresent(s -> {
-                                desk.session().does(Edits.place(p, s));
-                                desk.session().selection().set(p.id());
-                            }));
-                            return item;
-                        })
-                        .toList());
     }
 
     private void fillPostures(Casing casing) {
