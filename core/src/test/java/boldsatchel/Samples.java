@@ -11,6 +11,7 @@ import boldsatchel.machine.Casing;
 import boldsatchel.machine.Connector;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.Key;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
@@ -37,6 +38,22 @@ public final class Samples {
 
     public static Figure exact(double value) {
         return new Figure(value, 0, Basis.MEASURED);
+    }
+
+    /** A board of 40 × 20 × 6 mm with buttons. */
+    public static Part keyed(Key... keys) {
+        Body block = Body.block(exact(40), exact(20), exact(6));
+        return part("board", Family.CONTROL, 40, 20, 6, 20)
+                .withBody(new Body(
+                        block.widthMm(),
+                        block.depthMm(),
+                        block.heightMm(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(keys),
+                        Optional.empty()));
     }
 
     public static Part part(String id, Family family, double w, double d, double h, double g, Facet... facets) {

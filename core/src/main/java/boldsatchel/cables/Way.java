@@ -87,17 +87,21 @@ public record Way(Lead lead, List<Knot> knots) {
         Port port = end.port().get();
         Vec mouth = mouth(part, port);
         Vec out = outward(part, port);
-        // A lead leaves its part where it is fixed. Where nobody said how something is plugged in, the plug is taken
-        // for a short one.
-        double room = port.plug()
-                ? 0
-                : port.connector()
-                        .roomMm(
-                                port.use() == Port.Use.INSIDE_STRAIGHT || port.use() == Port.Use.OUTSIDE
-                                        ? Port.Use.INSIDE_STRAIGHT
-                                        : Port.Use.INSIDE_ANGLED);
+        double room = plugMm(port);
         Knot first = new Knot(shell, mouth, Kind.END);
         return room > 0 ? List.of(first, new Knot(shell, mouth.plus(out.times(room)), Kind.PLUG)) : List.of(first);
+    }
+
+    /** How far a plug reaches out of a socket, mm. A lead leaves its part where it is fixed. Where nobody said how something is plugged in, the plug is taken for a short one. */
+    private static double plugMm(Port port) {
+        boolean straight = port.use() == Port.Use.INSIDE_STRAIGHT || port.use() == Port.Use.OUTSIDE;
+        return port.plug() ? 0 : port.connector().roomMm(straight ? Port.Use.INSIDE_STRAIGHT : Port.Use.INSIDE_ANGLED);
+    }
+
+    /** Whether a point that is no bend is of the first end, not of the other. */
+    public boolean isOfFirst(int knot) {
+        boolean plugged = lead.one().port().filter(p -> plugMm(p) > 0).isPresent();
+        return knot < (plugged ? 2 : 1);
     }
 
     private static Vec mouth(Placed part, Port port) {

@@ -324,8 +324,9 @@ public final class PackDrawings {
                 gaps();
                 overall();
             } else {
-                ways();
-                liftedCables();
+                Explosion explosion = Explosion.of(casing, fit);
+                ways(explosion);
+                cables(explosion);
             }
             write(names);
             scaleBar();
@@ -409,8 +410,7 @@ public final class PackDrawings {
         }
 
         /** Which way a lifted part goes back. */
-        private void ways() {
-            Explosion explosion = Explosion.of(casing, fit);
+        private void ways(Explosion explosion) {
             for (Placed p : fit.placed()) {
                 if (explosion.has(p.shell())) {
                     Explosion.Lifted lifted = explosion.part(p);
@@ -461,17 +461,14 @@ public final class PackDrawings {
         }
 
         /** From socket to socket where these are lifted to; what lies between the plugs stays in its tray. */
-        private void liftedCables() {
-            Explosion explosion = Explosion.of(casing, fit);
+        private void cables(Explosion explosion) {
             new CableLines(s, from, (way, knot) -> lifted(explosion, way, knot), scene)
                     .draw(evaluation.of(CablesResult.class), look.selected());
         }
 
         private Optional<Pose> lifted(Explosion explosion, Way way, int knot) {
-            int last = way.knots().size() - 1;
-            boolean plugs = way.knots().get(knot).kind() != Way.Kind.BEND;
-            Lead.End end = knot <= last / 2 ? way.lead().one() : way.lead().other();
-            return plugs
+            Lead.End end = way.isOfFirst(knot) ? way.lead().one() : way.lead().other();
+            return way.knots().get(knot).kind() != Way.Kind.BEND
                     ? fit.placed().stream()
                             .filter(p -> p.id().equals(end.part()) && explosion.has(p.shell()))
                             .findFirst()

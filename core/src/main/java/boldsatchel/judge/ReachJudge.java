@@ -180,9 +180,13 @@ public final class ReachJudge implements Judge<ReachResult> {
         }
 
         private String what(Access a) {
+            return Words.begun(the(a));
+        }
+
+        private String the(Access a) {
             return a.kind() == Kind.BUTTON
-                    ? "The button “" + a.what() + "” of " + name(build, a.part())
-                    : "The picture of " + name(build, a.part());
+                    ? "the button “" + a.what() + "” of " + name(build, a.part())
+                    : "the picture of " + name(build, a.part());
         }
 
         @Override
@@ -194,8 +198,7 @@ public final class ReachJudge implements Judge<ReachResult> {
             }
             Access a = of(f);
             return switch (f.code()) {
-                case "reach.covered" ->
-                    name(build, f.subjects().get(1)) + " lies before " + what(a).replaceFirst("^The", "the") + ".";
+                case "reach.covered" -> name(build, f.subjects().get(1)) + " lies before " + the(a) + ".";
                 case "reach.shut" ->
                     what(a) + " is " + f.n("behindMm") + " mm behind the " + a.wall() + " wall of "
                             + a.shell().name()
@@ -207,30 +210,29 @@ public final class ReachJudge implements Judge<ReachResult> {
                     what(a) + " lies " + f.n("behindMm")
                             + " mm deep in its hole; without a peg it can be pressed down to " + f.n("mayMm")
                             + " mm. A peg of " + f.n("pegMm") + " mm does.";
-                case "reach.window-small" ->
-                    "The window hides up to " + f.n("lacksMm") + " mm of " + what(a).replaceFirst("^The", "the") + ".";
+                case "reach.window-small" -> "The window hides up to " + f.n("lacksMm") + " mm of " + the(a) + ".";
                 case "reach.light" ->
-                    "The window before " + what(a).replaceFirst("^The", "the") + " goes " + f.n("pastMm")
+                    "The window before " + the(a) + " goes " + f.n("pastMm")
                             + " mm beyond the screen: its light comes out beside it, and dust gets in.";
                 case "reach.light-aslant" ->
-                    "Seen aslant, light comes out beside " + what(a).replaceFirst("^The", "the") + ": the screen lies "
+                    "Seen aslant, light comes out beside " + the(a) + ": the screen lies "
                             + f.n("gapMm") + " mm behind the wall, which hides only " + f.n("hiddenMm")
                             + " mm of its rim.";
                 case "reach.peg-short" ->
-                    "The peg for " + what(a).replaceFirst("^The", "the") + " goes down " + f.n("goesMm")
-                            + " mm under a finger; it takes " + f.n("strokeMm") + " mm to press it.";
+                    "The peg for " + the(a) + " goes down " + f.n("goesMm") + " mm under a finger; it takes "
+                            + f.n("strokeMm") + " mm to press it.";
                 case "reach.peg-holds" ->
-                    "The peg for " + what(a).replaceFirst("^The", "the") + " has " + f.n("playMm")
-                            + " mm of free play: off by " + f.n("offMm") + " mm, it holds the button down for ever.";
+                    "The peg for " + the(a) + " has " + f.n("playMm") + " mm of free play: off by " + f.n("offMm")
+                            + " mm, it holds the button down for ever.";
                 case "reach.spring-loose" ->
-                    "The spring of the peg for " + what(a).replaceFirst("^The", "the") + " is " + f.n("freeMm")
+                    "The spring of the peg for " + the(a) + " is " + f.n("freeMm")
                             + " mm long and lies in " + f.n("roomMm")
                             + " mm: nothing pushes the peg back, and it rattles.";
                 case "reach.spring-solid" ->
-                    "The coils of the spring of the peg for " + what(a).replaceFirst("^The", "the") + " touch after "
-                            + f.n("goesMm") + " mm; it takes " + f.n("strokeMm") + " mm to press the button.";
+                    "The coils of the spring of the peg for " + the(a) + " touch after " + f.n("goesMm")
+                            + " mm; it takes " + f.n("strokeMm") + " mm to press the button.";
                 case "reach.spring-hard" ->
-                    "The spring of the peg for " + what(a).replaceFirst("^The", "the") + " asks for " + f.n("downN")
+                    "The spring of the peg for " + the(a) + " asks for " + f.n("downN")
                             + " N, without what the button asks; one fingertip is asked for no more than "
                             + f.n("mostN") + " N.";
                 case "reach.pressed" ->

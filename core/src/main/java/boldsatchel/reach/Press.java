@@ -94,10 +94,9 @@ public record Press(Peg peg, double behindMm, double mayMm, double travelMm) {
         return peg.with(new Peg.Spring(least + PRELOAD_MM, s.solidMm(), s.newtonsPerMm(), least));
     }
 
-    /** The same peg with a spring that asks for half of the most. */
+    /** The same peg, whose spring asks for too much, with one that asks for half of the most. */
     public Peg soft() {
         Peg.Spring s = peg.spring().orElseThrow();
-        return peg.with(new Peg.Spring(
-                s.freeMm(), s.solidMm(), s.newtonsPerMm() * MOST_N / 2 / Math.max(MOST_N / 2, downN()), s.roomMm()));
+        return peg.with(new Peg.Spring(s.freeMm(), s.solidMm(), s.newtonsPerMm() * MOST_N / 2 / downN(), s.roomMm()));
     }
 }

@@ -173,6 +173,12 @@ public final class CablesTest {
         CablesResult.Laying laying = laying(detour(260, 30));
         assertThat(laying.lengthMm()).isEqualTo(200, within(1e-9));
         assertThat(laying.spareMm().orElseThrow()).isEqualTo(60, within(1e-9));
+        // Its first end and the plug there, four bends, the other plug and end.
+        assertThat(List.of(
+                        laying.way().isOfFirst(0),
+                        laying.way().isOfFirst(1),
+                        laying.way().isOfFirst(6)))
+                .containsExactly(true, true, false);
         assertThat(laying.corners()).allMatch(c -> Math.abs(c.degrees() - 90) < 1e-9 && !c.fold());
         // The first leg is all of the first corner's, 20 mm; the second is shared, 15 mm each.
         assertThat(laying.corners().get(0).radiusMm()).isEqualTo(15, within(1e-9));

@@ -9,14 +9,11 @@ import boldsatchel.Samples;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
-import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
-import boldsatchel.machine.Family;
 import boldsatchel.machine.Key;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Opening;
-import boldsatchel.machine.Part;
 import boldsatchel.machine.Peg;
 import boldsatchel.machine.Peg.Spring;
 import boldsatchel.machine.Placement;
@@ -36,24 +33,12 @@ public final class PressTest {
     /** A button 10 mm behind the outside of a wall, pressed by 0.5 mm through a small hole with such a peg. */
     private static Build pressed(Peg peg) {
         Key key = new Key("power", Face.FRONT, new Vec(10, 0, 3), 6, 4, 0.5);
-        Body block = Body.block(exact(40), exact(20), exact(6));
-        Part board = Samples.part("board", Family.CONTROL, 40, 20, 6, 20)
-                .withBody(new Body(
-                        block.widthMm(),
-                        block.depthMm(),
-                        block.heightMm(),
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        List.of(key),
-                        Optional.empty()));
         Opening hole = new Opening("hole", Face.FRONT, new Vec(30, 0, 8), 7, 5, false, serves()).with(peg);
         Shell tray = Samples.tray("tray", 100, 60, 30, exact(2), Material.PLASTIC, false)
                 .withOpenings(List.of(hole));
         return Build.empty("press")
                 .with(Casing.of(List.of(tray), exact(0)))
-                .with(board)
+                .with(Samples.keyed(key))
                 .with(new Placement("board", "tray", new Vec(20, 8, 5), Orientation.AS_DRAWN, Set.of()));
     }
 

@@ -13,7 +13,6 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
-import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
@@ -46,26 +45,10 @@ public final class ReachTest {
         return new Key(name, Face.FRONT, new Vec(x, 0, 3), 6, 4, 0.5);
     }
 
-    /** A board of 40 × 20 × 6 mm with buttons at its front edge. */
-    private static Part board(Key... keys) {
-        Body block = Body.block(exact(40), exact(20), exact(6));
-        return Samples.part("board", Family.CONTROL, 40, 20, 6, 20)
-                .withBody(new Body(
-                        block.widthMm(),
-                        block.depthMm(),
-                        block.heightMm(),
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        List.of(keys),
-                        Optional.empty()));
-    }
-
     private static Build board(double behind, Key key, Opening... openings) {
         return Build.empty("reach")
                 .with(Casing.of(List.of(tray(openings)), exact(0)))
-                .with(board(key))
+                .with(Samples.keyed(key))
                 .with(new Placement("board", "tray", new Vec(20, behind - 2, 5), Orientation.AS_DRAWN, Set.of()));
     }
 
@@ -182,7 +165,7 @@ public final class ReachTest {
     /** Turned to the right, what was wide stands upright in the wall. */
     @Test
     public void aTurnedButtonIsLookedForWhereItIs() {
-        Part part = board(key("power", 10));
+        Part part = Samples.keyed(key("power", 10));
         Orientation turned = Orientation.AS_DRAWN.turned();
         Build build =
                 board(2, key("power", 10)).with(new Placement("board", "tray", new Vec(80, 10, 5), turned, Set.of()));
@@ -220,7 +203,7 @@ public final class ReachTest {
     public void buttonsOfUnequalHeightAreTold() {
         Key deep = new Key("volume", Face.FRONT, new Vec(30, 0.9, 3), 6, 4, 0.5);
         Build build = board(2, key("power", 10))
-                .with(board(key("power", 10), deep))
+                .with(Samples.keyed(key("power", 10), deep))
                 .with(Casing.of(
                         List.of(tray(
                                 hole(7, 5),
