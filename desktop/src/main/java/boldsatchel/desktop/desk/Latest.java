@@ -16,13 +16,13 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Work beside the window for one place in it. What was asked last wins: while one job runs only the newest of those that came meanwhile
- * is kept. When a job takes longer than a frame, the place is {@link #pending}. All methods are called on the window's thread; the work
+ * is kept. When a job takes so long that one waits for it, the place is {@link #pending}. All methods are called on the window's thread; the work
  * runs on another.
  */
 public final class Latest {
     private static final Logger LOG = LoggerFactory.getLogger(Latest.class);
-    /** Two frames at sixty a second: what is quicker needs no mark. */
-    private static final Duration SLOW = Duration.millis(33);
+    /** What answers sooner is taken to answer at once (Miller, 1968), and needs no mark. */
+    private static final Duration SLOW = Duration.millis(100);
 
     private static final ExecutorService WORKERS = Executors.newVirtualThreadPerTaskExecutor();
     /** Jobs asked for and not yet shown or dropped, in all windows. */

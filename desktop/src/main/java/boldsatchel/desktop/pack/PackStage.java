@@ -56,7 +56,7 @@ public final class PackStage implements WorkStage {
     private final ViewPane second;
     private final LinkedViews linked;
     private final CorePane sample;
-    private final ComboBox<Shell> shells = Ui.choice("shells", PackStage::inside);
+    private final ComboBox<Tray> trays = Ui.choice("trays", Tray::words);
     private final ComboBox<String> posture = Ui.choice("posture", name -> name);
     private final PlaceMenu place;
     private final Label apart = Ui.label("", "soft");
@@ -88,11 +88,11 @@ public final class PackStage implements WorkStage {
         first = new ViewPane(Ui.choice("view-first", PackView::words), PackView.PLAN, this::draw);
         second = new ViewPane(Ui.choice("view-second", PackView::words), PackView.FRONT, this::draw);
         linked = new LinkedViews(first, second);
-        shells.setOnAction(e -> show());
+        trays.setOnAction(e -> show());
         posture.setOnAction(e -> show());
         posture.setTooltip(new Tooltip("How the machine is held and opened in the views"));
-        shells.setPrefWidth(170);
-        shells.setMinWidth(90);
+        trays.setPrefWidth(170);
+        trays.setMinWidth(90);
         posture.setPrefWidth(140);
         posture.setMinWidth(90);
         toggle(core, "core-sample", "The stack at a point of the plan, like a drilled core", this::show);
@@ -107,7 +107,7 @@ public final class PackStage implements WorkStage {
         figures.setMinWidth(Region.USE_PREF_SIZE);
         // What has no room in a narrow window goes into a second row.
         FlowPane top = new FlowPane(
-                16, 6, row(shells, figures, place), row(posture, joints), row(compare.button(), cables, hands, core));
+                16, 6, row(trays, figures, place), row(posture, joints), row(compare.button(), cables, hands, core));
         position = new PositionRow(desk.session(), more.button());
         apart.setId("apart");
         prepare(first);
@@ -161,14 +161,21 @@ public final class PackStage implements WorkStage {
         return packs.compareTo(stands) > 0 ? packs : stands;
     }
 
-    private static String inside(Shell shell) {
-        return shell.name() + ", " + Units.format(shell.widthMm().value()) + " × "
-                + Units.format(shell.depthMm().value()) + " × "
-                + Units.format(shell.heightMm().value()) + " mm inside";
+    /** What the choice of a tray tells; a drag moves openings of the tray, and the choice stays the same. */
+    private record Tray(String id, String words) {
+        static Tray of(Shell shell) {
+            return new Tray(
+                    shell.id(),
+                    shell.name() + ", " + Units.format(shell.widthMm().value()) + " × "
+                            + Units.format(shell.depthMm().value()) + " × "
+                            + Units.format(shell.heightMm().value()) + " mm inside");
+        }
     }
 
+    /** The tray on show. */
     private Optional<Shell> shell() {
-        return Optional.ofNullable(shells.getValue());
+        return Optional.ofNullable(trays.getValue())
+                .flatMap(tray -> desk.session().shown().shell(tray.id()));
     }
 
     private Optional<Part> part() {
@@ -193,15 +200,7 @@ public final class PackStage implements WorkStage {
         }
         filling = true;
         Build build = desk.session().shown();
-        String current = shell().map(Shell::id).orElse("");
-        if (!shells.getItems().equals(build.casing().shells())) {
-            shells.getItems().setAll(build.casing().shells());
-        }
-        shells.setValue(build.shell(current)
-                .orElse(
-                        build.casing().shells().isEmpty()
-                                ? null
-                                : build.casing().shells().getFirst()));
+        fillTrays(build.casing());
         boolean cased = !build.casing().shells().isEmpty();
         linked.setVisible(cased);
         present(sample, cased && core.isSelected());
@@ -226,12 +225,8 @@ public final class PackStage implements WorkStage {
         if (filling || shell().isEmpty() || content.getScene() == null) {
             return;
         }
-        Evaluation evaluation = desk.session().evaluation().get();
-        if (evaluation.build().shell(shell().get().id()).isEmpty()) {
-            return;
-        }
         Asked asked = new Asked(
-                evaluation,
+                desk.session().evaluation().get(),
                 look(first),
                 first.room(),
                 look(second),
@@ -270,6 +265,20 @@ public final class PackStage implements WorkStage {
         compare.show(pictures.changes(), desk.session().shown());
         apart.setText(pictures.ruler().orElse("") + more.told());
         present(apart, !apart.getText().isEmpty());
+    }
+
+    /** Filled anew only where it reads otherwise: that has the whole window painted. */
+    private void fillTrays(Casing casing) {
+        List<Tray> now = casing.shells().stream().map(Tray::of).toList();
+        if (!trays.getItems().equals(now)) {
+            Optional<String> chosen = shell().map(Shell::id);
+            trays.getItems().setAll(now);
+            trays.setValue(now.stream()
+                    .filter(t -> chosen.equals(Optional.of(t.id())))
+                    .findFirst()
+                    .or(() -> now.stream().findFirst())
+                    .orElse(null));
+        }
     }
 
     private void fillPostures(Casing casing) {
