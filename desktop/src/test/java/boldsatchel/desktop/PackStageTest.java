@@ -17,6 +17,7 @@ import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Peg;
 import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.State;
@@ -26,9 +27,11 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.geometry.VerticalDirection;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -554,5 +557,25 @@ public class PackStageTest extends WindowHarness {
                         .orElseThrow()
                         .spring())
                 .hasValueSatisfying(s -> assertThat(s.roomMm()).isEqualTo(9));
+    }
+
+    /** An opening goes with what it serves, so a drag changes the tray; what the choice of the tray tells stays, and it is not filled anew. */
+    @Test
+    public void aDragLeavesTheChoiceOfTheTrayAlone() {
+        open("pack");
+        select("charger");
+        Shell before = build().shell("slab").orElseThrow();
+        AtomicInteger changes = new AtomicInteger();
+        onFx(() -> {
+            ComboBox<?> trays = robot.lookup("#trays").queryComboBox();
+            trays.valueProperty().subscribe((was, is) -> changes.incrementAndGet());
+            trays.getItems().subscribe(changes::incrementAndGet);
+            return 0;
+        });
+        focus("#plan");
+        robot.type(KeyCode.RIGHT);
+        settle();
+        assertThat(build().shell("slab").orElseThrow()).isNotEqualTo(before);
+        assertThat(changes).hasValue(0);
     }
 }

@@ -342,6 +342,25 @@ public class WindowTest extends WindowHarness {
                 .anyMatch(l -> l.getText().startsWith("cell capacity of 4S2P pack"));
     }
 
+    /** Each tab, and each part, is come back to where it was read; what is new begins at its top. */
+    @Test
+    public void theSidePanelIsComeBackToWhereItWasRead() {
+        select("battery");
+        ScrollPane panel = robot.lookup(".side-panel .scroll-pane").queryAs(ScrollPane.class);
+        onFx(() -> {
+            panel.setVvalue(0.8);
+            return 0;
+        });
+        press("#tab-findings");
+        assertThat(panel.getVvalue()).isZero();
+        press("#tab-details");
+        assertThat(panel.getVvalue()).isEqualTo(0.8);
+        select("screen");
+        assertThat(panel.getVvalue()).isZero();
+        select("battery");
+        assertThat(panel.getVvalue()).isEqualTo(0.8);
+    }
+
     @Test
     public void theLadderSelectsARungAndAWireCanBeMadeThicker() {
         open("power");

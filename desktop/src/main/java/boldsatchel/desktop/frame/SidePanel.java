@@ -17,7 +17,9 @@ import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import boldsatchel.verdict.Working;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.collections.ObservableList;
 import javafx.geometry.Pos;
@@ -47,6 +49,11 @@ final class SidePanel extends BorderPane {
     private String trying = "";
     /** What the findings on show say, row by row. */
     private List<Object> told = List.of();
+
+    /** How far down each tab, part and verdict was read, as a share. */
+    private final Map<List<Object>, Double> places = new HashMap<>();
+    /** Tab, part or verdict on show. */
+    private List<Object> onShow = List.of();
 
     private final VBox findingsBox = new VBox(12);
 
@@ -153,9 +160,26 @@ final class SidePanel extends BorderPane {
 
     /** Taking out and putting in the same pane would lay it out and paint it anew at every step of a drag. */
     private void fill(Node shown) {
+        double place = scroll.getVvalue();
         if (!content.getChildren().equals(List.of(shown))) {
             content.getChildren().setAll(shown);
         }
+        List<Object> now = shownNow();
+        if (!now.equals(onShow)) {
+            places.put(onShow, place);
+            // Laid out later, what is longer would be shown at another share.
+            scroll.applyCss();
+            scroll.layout();
+            scroll.setVvalue(places.getOrDefault(now, 0.0));
+            onShow = now;
+        }
+    }
+
+    private List<Object> shownNow() {
+        if (details.isSelected()) {
+            return List.of(details, desk.session().selection().get());
+        }
+        return working.isSelected() ? List.of(working, desk.working().get()) : List.of(findings);
     }
 
     private static Evaluation told(Evaluation evaluation) {
