@@ -9,12 +9,16 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 
 /** Searches beside the window for an edit, says so while it does, and can be cancelled; where the build was changed meanwhile, the changed one is searched. */
 final class Searching extends HBox {
 
     private final Desk desk;
+    private final HBox running;
+    private final Label none = Ui.label("Found nothing better; all is as it was.", "soft");
     private Latest search = Latest.only();
     private AtomicBoolean stop = new AtomicBoolean();
 
@@ -28,10 +32,12 @@ final class Searching extends HBox {
         super(6);
         this.desk = desk;
         setAlignment(Pos.CENTER_LEFT);
-        getChildren()
-                .setAll(
-                        Ui.label(words, "soft"),
-                        Ui.button(id + "-cancel", "Cancel", "Leaves all as it is", this::cancel));
+        running = new HBox(
+                6, Ui.label(words, "soft"), Ui.button(id + "-cancel", "Cancel", "Leaves all as it is", this::cancel));
+        running.setAlignment(Pos.CENTER_LEFT);
+        none.setId(id + "-none");
+        getChildren().setAll(running, none);
+        desk.session().history().addListener((o, was, is) -> present(none, false));
         is(false);
     }
 
@@ -49,7 +55,11 @@ final class Searching extends HBox {
         search.ask(() -> edit.change().apply(build), found -> {
             if (isStill(build)) {
                 is(false);
-                desk.session().does(edit);
+                if (found.equals(build)) {
+                    present(none, true);
+                } else {
+                    desk.session().does(edit);
+                }
             } else {
                 search(edit);
             }
@@ -70,7 +80,12 @@ final class Searching extends HBox {
     }
 
     private void is(boolean searching) {
-        setVisible(searching);
-        setManaged(searching);
+        present(running, searching);
+        present(none, false);
+    }
+
+    private static void present(Node node, boolean is) {
+        node.setVisible(is);
+        node.setManaged(is);
     }
 }
