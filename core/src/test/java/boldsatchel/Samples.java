@@ -42,12 +42,11 @@ public final class Samples {
 
     /** A board of 40 × 20 × 6 mm with buttons. */
     public static Part keyed(Key... keys) {
-        Body block = Body.block(exact(40), exact(20), exact(6));
         return part("board", Family.CONTROL, 40, 20, 6, 20)
                 .withBody(new Body(
-                        block.widthMm(),
-                        block.depthMm(),
-                        block.heightMm(),
+                        exact(40),
+                        exact(20),
+                        exact(6),
                         List.of(),
                         List.of(),
                         List.of(),

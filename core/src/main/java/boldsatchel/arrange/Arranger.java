@@ -1,19 +1,13 @@
 package boldsatchel.arrange;
 
 import boldsatchel.edit.Edit;
-import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.FreePlace;
-import boldsatchel.fit.Placed;
-import boldsatchel.geometry.Box;
-import boldsatchel.geometry.Face;
-import boldsatchel.geometry.Orientation;
-import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
-import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -21,21 +15,16 @@ import boldsatchel.verdict.Severity;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.function.BooleanSupplier;
 
 /**
- * Finds places in a tray for all parts that lie on the table: beside what lies there already, which stays, turned in plan as it takes, sockets for the outside at their walls,
- * with the gap that is wanted and the rooms that plugs, fingers, air and swelling must have. What the search has no place for is put where there is one free, if there is.
+ * Arranges a tray: places for all parts that lie on the table, or better ones for what lies in it. Boxes are searched for ({@link PartBoxes}), parts are put one after another
+ * into the first free place, and taken out and put in again in other orders; the engines judge between what comes of it.
  */
 public final class Arranger {
-
-    /** Whole packings that are tried: a second or so for a machine. */
-    private static final long MOST_TRIES = 8000;
 
     /** How often some parts are taken out and put in again while one has no place: some seconds. */
     private static final int MOST_ROUNDS = 400;
@@ -43,7 +32,6 @@ public final class Arranger {
     private static final int STALE = 80;
 
     private static final long SEED = 1;
-    private static final int TURNS = 4;
 
     private Arranger() {}
 
@@ -115,7 +103,7 @@ public final class Arranger {
                     if (one.loose().isEmpty() && wrong(FitEngine.evaluate(one)) <= wrong(FitEngine.evaluate(build))) {
                         return one;
                     }
-                    Build other = rest(searched(build, shell, stop), shell);
+                    Build other = rest(PartBoxes.placed(build, shell, SEED, stop), shell);
                     Build found = Ill.of(other).compareTo(Ill.of(one)) < 0 ? other : one;
                     return again(build, found, build.loose(), shell, false, stop);
                 })
@@ -162,11 +150,11 @@ public final class Arranger {
     }
 
     private static Build without(Build build, List<Part> parts) {
-        Build thinned = build;
+        Layout thinned = build.layout();
         for (Part part : parts) {
-            thinned = Edits.unplace(part).change().apply(thinned);
+            thinned = thinned.without(part.id());
         }
-        return thinned;
+        return build.with(thinned);
     }
 
     /**
@@ -236,80 +224,5 @@ public final class Arranger {
                     .orElse(placed);
         }
         return placed;
-    }
-
-    /** A part as it takes room in one of its turns: its low corner in the piece. */
-    private record Lying(Part part, Orientation turned, Vec corner) {}
-
-    private static Build searched(Build build, Shell shell, BooleanSupplier stop) {
-        double gap = build.brief().limits().gapMm();
-        List<List<Lying>> lying = new ArrayList<>();
-        List<Piece> pieces = new ArrayList<>();
-        for (Part part : build.loose()) {
-            if (pieces.size() < BoxSearch.MOST_PIECES) {
-                List<Lying> ways = new ArrayList<>();
-                pieces.add(piece(part, shell, gap, ways));
-                lying.add(ways);
-            }
-        }
-        List<Box> taken = new ArrayList<>();
-        for (Placed placed : Placed.in(shell, Placed.all(build))) {
-            taken.add(withGap(placed.bounds(), gap));
-            placed.zones().forEach(z -> taken.add(withGap(z.box(), gap)));
-        }
-        shell.solids().forEach(s -> taken.add(withGap(s.bounds(), gap)));
-        Vec room = new Vec(
-                shell.cavity().dx() + gap,
-                shell.cavity().dy() + gap,
-                shell.cavity().dz() + gap);
-        Build found = build;
-        for (BoxSearch.Spot spot : new BoxSearch(room, taken, pieces, SEED).search(MOST_TRIES, stop)) {
-            Lying way = lying.get(spot.piece()).get(spot.turn());
-            Vec at = spot.box().lowCorner().plus(way.corner());
-            found = found.with(new Placement(way.part().id(), shell.id(), at, way.turned(), Set.of()));
-        }
-        return found;
-    }
-
-    /** The gap lies behind, to the right and above of all, and beyond those walls. */
-    private static Box withGap(Box box, double gap) {
-        return new Box(box.x(), box.y(), box.z(), box.dx() + gap, box.dy() + gap, box.dz() + gap);
-    }
-
-    /** The room that a part takes, turned in plan, what must stay free beside it and standoffs below what warms among it. */
-    private static Piece piece(Part part, Shell shell, double gap, List<Lying> ways) {
-        List<Piece.Turn> turns = new ArrayList<>();
-        Orientation turned = Orientation.AS_DRAWN;
-        for (int turn = 0; turn < TURNS; turn++) {
-            Placement lies = new Placement(part.id(), shell.id(), Vec.ZERO, turned, Set.of());
-            Placed placed = Placed.of(part, lies, shell);
-            Set<Face> walls = EnumSet.noneOf(Face.class);
-            for (Port port : part.body().ports()) {
-                if (port.use() == Port.Use.OUTSIDE) {
-                    walls.add(turned.turn(port.face()));
-                }
-            }
-            Box takes = placed.bounds();
-            for (var zone : placed.zones()) {
-                takes = takes.around(zone.box());
-            }
-            Box all = FreePlace.isWarm(part) ? standing(placed.bounds(), takes, walls) : takes;
-            turns.add(new Piece.Turn(new Vec(all.dx() + gap, all.dy() + gap, all.dz() + gap), walls));
-            ways.add(new Lying(part, turned, Vec.ZERO.minus(all.lowCorner())));
-            turned = turned.turned();
-        }
-        return new Piece(turns);
-    }
-
-    /** With room for standoffs below, and as much beside it where no socket has to be at the wall. */
-    private static Box standing(Box body, Box takes, Set<Face> walls) {
-        Box all = takes;
-        for (Face face : List.of(Face.LEFT, Face.RIGHT, Face.FRONT, Face.BACK, Face.BOTTOM)) {
-            if (!walls.contains(face)) {
-                double off = face == Face.BOTTOM ? FreePlace.STANDOFF_MM : FreePlace.REACH_MM;
-                all = all.around(body.moved(Vec.on(face.axis(), face.sign() * off)));
-            }
-        }
-        return all;
     }
 }

@@ -54,16 +54,9 @@ public final class CablesTest {
 
     private static Part socketed(String id, Face face, Vec at) {
         Port port = new Port("s", Connector.SMALL_PLUG, face, at, Port.Use.INSIDE_STRAIGHT);
-        Body block = Body.block(exact(20), exact(20), exact(10));
         return Samples.part(id, Family.HUB, 20, 20, 10, 10)
                 .withBody(new Body(
-                        block.widthMm(),
-                        block.depthMm(),
-                        block.heightMm(),
-                        List.of(),
-                        List.of(),
-                        List.of(port),
-                        Optional.empty()));
+                        exact(20), exact(20), exact(10), List.of(), List.of(), List.of(port), Optional.empty()));
     }
 
     private static Port plug(String id) {

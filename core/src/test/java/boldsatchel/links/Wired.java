@@ -78,16 +78,9 @@ public final class Wired {
     }
 
     public static Part part(String id, Family family, List<Facet> facets, Port... ports) {
-        Body block = Body.block(exact(20), exact(20), exact(5));
         return Samples.part(id, family, 20, 20, 5, 10, facets.toArray(Facet[]::new))
                 .withBody(new Body(
-                        block.widthMm(),
-                        block.depthMm(),
-                        block.heightMm(),
-                        List.of(),
-                        List.of(),
-                        List.of(ports),
-                        Optional.empty()));
+                        exact(20), exact(20), exact(5), List.of(), List.of(), List.of(ports), Optional.empty()));
     }
 
     public static Part board(Port... ports) {

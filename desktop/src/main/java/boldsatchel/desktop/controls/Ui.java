@@ -31,6 +31,12 @@ public final class Ui {
         box.setDisable(choices.size() < 2);
     }
 
+    /** Shown, or not there at all. */
+    public static void present(Node node, boolean is) {
+        node.setVisible(is);
+        node.setManaged(is);
+    }
+
     /** A label with style classes. */
     public static Label label(String text, String... styles) {
         Label label = new Label(text);

@@ -119,12 +119,6 @@ public final class PackStage implements WorkStage {
         desk.keepShowing(content, this::show);
     }
 
-    /** Shown, or not there at all. */
-    private static void present(Node node, boolean is) {
-        node.setVisible(is);
-        node.setManaged(is);
-    }
-
     private static ToggleButton toggle(ToggleButton button, String id, String about, Runnable changed) {
         button.setId(id);
         button.setMinWidth(Region.USE_PREF_SIZE);
@@ -203,16 +197,16 @@ public final class PackStage implements WorkStage {
         fillTrays(build.casing());
         boolean cased = !build.casing().shells().isEmpty();
         linked.setVisible(cased);
-        present(sample, cased && core.isSelected());
-        present(handsPane, cased && hands.isSelected());
-        present(compare, compare.isOn());
-        present(cablesPane, cased && cables.isSelected());
+        Ui.present(sample, cased && core.isSelected());
+        Ui.present(handsPane, cased && hands.isSelected());
+        Ui.present(compare, compare.isOn());
+        Ui.present(cablesPane, cased && cables.isSelected());
         if (cables.isSelected()) {
             cablesPane.show(
                     desk.session().evaluation().get().of(CablesResult.class),
                     desk.session().selection().get());
         }
-        present(empty, !cased);
+        Ui.present(empty, !cased);
         place.show(build);
         fillPostures(build.casing());
         joints.show(build.casing(), posture());
@@ -264,7 +258,7 @@ public final class PackStage implements WorkStage {
         pictures.hands().ifPresent(handsPane::show);
         compare.show(pictures.changes(), desk.session().shown());
         apart.setText(pictures.ruler().orElse("") + more.told());
-        present(apart, !apart.getText().isEmpty());
+        Ui.present(apart, !apart.getText().isEmpty());
     }
 
     /** Filled anew only where it reads otherwise: that has the whole window painted. */
@@ -288,7 +282,7 @@ public final class PackStage implements WorkStage {
             posture.getItems().setAll(names);
             posture.setValue(now != null && names.contains(now) ? now : names.getFirst());
         }
-        present(posture, names.size() > 1);
+        Ui.present(posture, names.size() > 1);
     }
 
     private void prepare(ViewPane pane) {

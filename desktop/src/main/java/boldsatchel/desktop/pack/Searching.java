@@ -9,7 +9,6 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 
@@ -37,7 +36,7 @@ final class Searching extends HBox {
         running.setAlignment(Pos.CENTER_LEFT);
         none.setId(id + "-none");
         getChildren().setAll(running, none);
-        desk.session().history().addListener((o, was, is) -> present(none, false));
+        desk.session().history().addListener((o, was, is) -> Ui.present(none, false));
         is(false);
     }
 
@@ -56,7 +55,7 @@ final class Searching extends HBox {
             if (isStill(build)) {
                 is(false);
                 if (found.equals(build)) {
-                    present(none, true);
+                    Ui.present(none, true);
                 } else {
                     desk.session().does(edit);
                 }
@@ -80,12 +79,7 @@ final class Searching extends HBox {
     }
 
     private void is(boolean searching) {
-        present(running, searching);
-        present(none, false);
-    }
-
-    private static void present(Node node, boolean is) {
-        node.setVisible(is);
-        node.setManaged(is);
+        Ui.present(running, searching);
+        Ui.present(none, false);
     }
 }
