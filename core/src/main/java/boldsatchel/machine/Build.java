@@ -1,5 +1,6 @@
 package boldsatchel.machine;
 
+import boldsatchel.geometry.Box;
 import boldsatchel.quantity.Label;
 import java.util.ArrayList;
 import java.util.List;
@@ -133,6 +134,17 @@ public record Build(
     /** The same build with another case. */
     public Build with(Casing newCasing) {
         return new Build(name, variant, brief, parts, newCasing, layout, wiring, cooling, journal, money);
+    }
+
+    /**
+     * The same build with the walls of a tray round another room: what is in or on a wall goes with it, and so does a lid of the same outline.
+     *
+     * @param room in the tray's frame; parts stay beside one another as they are
+     */
+    public Build walled(Shell shell, Box room) {
+        Wrap.Wrapped wrapped = Wrap.round(casing, layout, shell, room);
+        return new Build(
+                name, variant, brief, parts, wrapped.casing(), wrapped.layout(), wiring, cooling, journal, money);
     }
 
     /** The same build laid out differently. */

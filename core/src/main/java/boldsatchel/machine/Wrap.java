@@ -110,13 +110,28 @@ final class Wrap {
             if (shell.aroundMm().isPresent() && shell.making() != Shell.Making.FOUND) {
                 List<Lid> lids = Lid.of(wrapped.casing(), shell);
                 Optional<Wrap> wrap = of(shell, lids, layout, parts, cooling);
-                if (wrap.isPresent()) {
-                    wrapped = wrap.get().of(wrapped);
-                    for (Lid lid : lids) {
-                        wrapped = lid.within(wrap.get().room()).of(wrapped);
-                    }
-                }
+                wrapped = wrap.isPresent() ? wrap.get().of(wrapped, lids) : wrapped;
             }
+        }
+        return wrapped;
+    }
+
+    /**
+     * The walls of a tray round another room.
+     *
+     * @param room in the tray's frame; parts stay beside one another as they are
+     */
+    static Wrapped round(Casing casing, Layout layout, Shell shell, Box room) {
+        Wrapped was = new Wrapped(casing, layout);
+        Wrap wrap = new Wrap(shell, room);
+        return wrap.changes() ? wrap.of(was, Lid.of(casing, shell)) : was;
+    }
+
+    /** With lids that go with the tray. */
+    private Wrapped of(Wrapped was, List<Lid> lids) {
+        Wrapped wrapped = of(was);
+        for (Lid lid : lids) {
+            wrapped = lid.within(room()).of(wrapped);
         }
         return wrapped;
     }

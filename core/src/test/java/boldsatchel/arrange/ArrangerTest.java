@@ -16,13 +16,9 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.shelf.Library;
-import boldsatchel.verdict.Evaluator;
-import boldsatchel.verdict.Finding;
-import boldsatchel.verdict.Severity;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -106,70 +102,5 @@ public final class ArrangerTest {
         assertThat(fit.clashes()).isEmpty();
         assertThat(fit.outside()).isEmpty();
         assertThat(fit.intrusions()).isEmpty();
-    }
-
-    private static Build better(Build build, String tray) {
-        return Arranger.better(build.shell(tray).orElseThrow(), () -> false)
-                .change()
-                .apply(build);
-    }
-
-    private static List<String> codes(Build build, Severity severity) {
-        return Evaluator.evaluate(build).findings().stream()
-                .filter(f -> f.severity() == severity)
-                .map(Finding::code)
-                .toList();
-    }
-
-    /** A lid that meets a raised part closes by arrangement alone, and nothing else says stop for it; what is in a slot stays in it. */
-    @Test
-    public void anotherArrangementLetsALidClose() {
-        Build build = Library.demo("harbour-watch").orElseThrow();
-        assertThat(codes(build, Severity.STOP)).contains("fit.lid-clash");
-        Build done = better(build, "base");
-        assertThat(done.loose()).isEmpty();
-        assertThat(codes(done, Severity.STOP))
-                .hasSizeLessThan(codes(build, Severity.STOP).size());
-        assertThat(codes(build, Severity.STOP)).containsAll(codes(done, Severity.STOP));
-        assertThat(FitEngine.evaluate(done).clashes()).isEmpty();
-        for (Placement was : build.layout().placements()) {
-            Placement is = done.placement(was.part()).orElseThrow();
-            assertThat(is.touches()).isEqualTo(was.touches());
-            assertThat(is.fixing()).isEqualTo(was.fixing());
-            assertThat(was.touches().isEmpty() || is.equals(was)).isTrue();
-        }
-    }
-
-    /** What is locked stays where it is, and so does a group; the same build is arranged the same way twice. */
-    @Test
-    public void whatIsLockedOrInAGroupStays() {
-        Build build = Library.demo("harbour-watch").orElseThrow();
-        List<Placement> inside = build.layout().placements().stream()
-                .filter(p -> p.shell().equals("base"))
-                .toList();
-        Placement locked = inside.get(0).locked(true);
-        Placement one = inside.get(1).grouped(Optional.of("pair"));
-        Placement two = inside.get(2).grouped(Optional.of("pair"));
-        Build held = build.with(locked).with(one).with(two);
-        Build done = better(held, "base");
-        assertThat(done.layout()).isNotEqualTo(held.layout());
-        for (Placement stays : List.of(locked, one, two)) {
-            assertThat(done.placement(stays.part())).contains(stays);
-        }
-        assertThat(done.layout().placements().stream().filter(p -> !p.shell().equals("base")))
-                .containsExactlyElementsOf(held.layout().placements().stream()
-                        .filter(p -> !p.shell().equals("base"))
-                        .toList());
-        assertThat(better(held, "base").layout()).isEqualTo(done.layout());
-    }
-
-    /** Where all may not move there is nothing to find, and the build is the same. */
-    @Test
-    public void nothingBetterLeavesTheBuildAsItIs() {
-        Build build = Library.demo("harbour-watch").orElseThrow();
-        for (Placement at : build.layout().placements()) {
-            build = build.with(at.locked(true));
-        }
-        assertThat(better(build, "base")).isSameAs(build);
     }
 }

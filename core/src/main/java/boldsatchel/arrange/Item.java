@@ -1,0 +1,53 @@
+package boldsatchel.arrange;
+
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.machine.Build;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A bundle that may be moved, in all the ways in which it may lie.
+ *
+ * @param ids of its parts
+ * @param ways the first as it lay, or as it is drawn; those turned in plan before those with another face up
+ * @param flat how many of them are only turned in plan
+ */
+record Item(List<String> ids, List<Lying> ways, int flat) {
+
+    private static final int TURNS = 4;
+
+    static Item of(Build build, Bundle bundle) {
+        List<Lying> ways = new ArrayList<>();
+        addTurned(bundle, build, ways);
+        int flat = ways.size();
+        if (bundle.lies().size() == 1
+                && Lying.isTumbled(bundle.lies().getFirst().part())) {
+            Face up = bundle.lies().getFirst().placement().orientation().up();
+            for (Face face : Face.ALL) {
+                if (face != up) {
+                    addTurned(bundle.tumbled(new Orientation(face, 0)), build, ways);
+                }
+            }
+        }
+        return new Item(bundle.ids(), List.copyOf(ways), flat);
+    }
+
+    private static void addTurned(Bundle bundle, Build build, List<Lying> ways) {
+        Bundle turned = bundle;
+        for (int turn = 0; turn < TURNS; turn++) {
+            ways.add(new Lying(turned, build.cooling()));
+            turned = turned.turned();
+        }
+    }
+
+    /** The same without those with another face up. */
+    Item flatOnly() {
+        return new Item(ids, ways.subList(0, flat), flat);
+    }
+
+    /** Of its parts, mm³. */
+    double volume() {
+        return ways.getFirst().volume;
+    }
+}

@@ -1,0 +1,116 @@
+package boldsatchel.arrange;
+
+import boldsatchel.fit.FreePlace;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Solid;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Cooling;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.HeatPath;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
+import boldsatchel.machine.Zone;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/** A bundle turned in one way: the rooms it takes, seen from its low corner, and the walls it has to be at. Nobody changes one. */
+final class Lying {
+
+    /** As high as anything is looked at or pressed from. */
+    private static final double SKY_MM = 1e6;
+    /** Parts of more solids than this are taken as the box around them. */
+    private static final int MOST_SOLIDS = 6;
+
+    private static final Set<Family> FACING =
+            EnumSet.of(Family.SCREEN, Family.KEYBOARD, Family.POINTER, Family.CONTROL);
+    private static final Set<Family> TUMBLED =
+            EnumSet.of(Family.BATTERY, Family.CONVERTER, Family.CHARGER, Family.HUB, Family.DRIVE, Family.ELECTRICAL);
+
+    final Bundle bundle;
+    final Room[] rooms;
+    /** Of all that has to be inside the walls: its ends, seen from the low corner. */
+    final double[] low = new double[3];
+
+    final double[] high = new double[3];
+    /** For each wall, in the order of {@link Face#ALL}: where the end is that has to be at it, seen from the low corner; not a number where none has to. */
+    final double[] atWall = new double[Face.ALL.size()];
+
+    final boolean isWarm;
+    final boolean facesUp;
+    final double volume;
+
+    Lying(Bundle bundle, Cooling cooling) {
+        this.bundle = bundle;
+        Box all = bundle.bounds();
+        Vec origin = all.lowCorner().times(-1);
+        List<Room> taken = new ArrayList<>();
+        Arrays.fill(atWall, Double.NaN);
+        boolean warm = false;
+        boolean faces = false;
+        Box inside = all;
+        for (Placed p : bundle.lies()) {
+            bodies(p).forEach(b -> taken.add(Room.of(Room.Kind.BODY, b.moved(origin))));
+            for (Zone zone : p.zones()) {
+                boolean filled = zone.kind() == Zone.Kind.PLUG || zone.kind() == Zone.Kind.SWELL;
+                taken.add(Room.of(
+                        filled ? Room.Kind.FILLED : Room.Kind.OPEN, zone.box().moved(origin)));
+                inside = filled ? inside.around(zone.box()) : inside;
+            }
+            if (facesUp(p.part())) {
+                Box b = p.bounds();
+                faces = true;
+                taken.add(Room.of(
+                        Room.Kind.OPEN, new Box(b.x(), b.y(), b.high(2), b.dx(), b.dy(), SKY_MM).moved(origin)));
+            }
+            warm |= FreePlace.isWarm(p.part());
+            for (Port port : p.part().body().ports()) {
+                if (port.use() == Port.Use.OUTSIDE) {
+                    at(p.placement().orientation().turn(port.face()), p, origin);
+                }
+            }
+            for (HeatPath path : cooling.heatPaths()) {
+                if (path.part().equals(p.id())) {
+                    at(path.wall(), p, origin);
+                }
+            }
+        }
+        rooms = taken.toArray(Room[]::new);
+        for (int axis = 0; axis < 3; axis++) {
+            low[axis] = inside.low(axis) + origin.along(axis);
+            high[axis] = inside.high(axis) + origin.along(axis);
+        }
+        isWarm = warm;
+        facesUp = faces;
+        volume = bundle.lies().stream().mapToDouble(p -> p.bounds().volume()).sum();
+    }
+
+    /** Whether it has to be at a wall. */
+    boolean isAtWall() {
+        return Arrays.stream(atWall).anyMatch(end -> !Double.isNaN(end));
+    }
+
+    private void at(Face wall, Placed p, Vec origin) {
+        atWall[wall.ordinal()] = p.bounds().end(wall) + origin.along(wall.axis());
+    }
+
+    private static List<Box> bodies(Placed p) {
+        List<Box> bodies = p.solids().stream().map(Solid::bounds).toList();
+        return bodies.size() > MOST_SOLIDS ? List.of(p.bounds()) : bodies;
+    }
+
+    /** Whether it is looked at or pressed from above. */
+    static boolean facesUp(Part part) {
+        return FACING.contains(part.family());
+    }
+
+    /** Whether it works on its side as well. */
+    static boolean isTumbled(Part part) {
+        return TUMBLED.contains(part.family())
+                && part.body().ports().stream().noneMatch(p -> p.use() == Port.Use.OUTSIDE);
+    }
+}

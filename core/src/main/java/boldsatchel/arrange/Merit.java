@@ -1,0 +1,112 @@
+package boldsatchel.arrange;
+
+import boldsatchel.fit.FitResult;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Shell;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.Verdict;
+import java.util.List;
+
+/**
+ * What is to be said for and against an arrangement.
+ *
+ * @param looseMm3 of parts without a place
+ * @param wrong clashes, parts outside and rooms that are not free
+ * @param packs whether nothing is in the way of anything, in no posture
+ * @param stops findings of any kind that say stop
+ * @param watches those that say watch
+ * @param outsideMm3 of all trays that belong to the machine, closed
+ * @param verdicts the answers to a builder's questions
+ */
+record Merit(
+        double looseMm3,
+        int wrong,
+        boolean packs,
+        long stops,
+        long watches,
+        double outsideMm3,
+        List<Verdict> verdicts) {
+
+    /** Volumes nearer than this share read the same. */
+    private static final double SAME_VOLUME = 1e-3;
+
+    static Merit of(Evaluation evaluation) {
+        Build build = evaluation.build();
+        FitResult fit = evaluation.of(FitResult.class);
+        double depth = evaluation.verdict(Verdict.Kind.PACKS).value();
+        int wrong =
+                fit.clashes().size() + fit.outside().size() + fit.intrusions().size();
+        return new Merit(
+                build.loose().stream()
+                        .mapToDouble(p -> p.body().bounds().volume())
+                        .sum(),
+                wrong,
+                wrong == 0 && !(depth < 0),
+                count(evaluation, Severity.STOP),
+                count(evaluation, Severity.WATCH),
+                outside(build),
+                evaluation.verdicts());
+    }
+
+    private static long count(Evaluation evaluation, Severity severity) {
+        return evaluation.findings().stream()
+                .filter(f -> f.severity() == severity)
+                .count();
+    }
+
+    /** Of all trays that belong to the machine, mm³. */
+    static double outside(Build build) {
+        double sum = 0;
+        for (Shell shell : build.casing().shells()) {
+            if (build.casing().belongs(shell.id())) {
+                sum += shell.outside().volume();
+            }
+        }
+        return sum;
+    }
+
+    /** Whether it is a proposal at all: everything has a place and nothing is in the way. */
+    boolean isSound() {
+        return looseMm3 == 0 && packs;
+    }
+
+    /** Whether it is no worse in anything that a builder reads, and better in something. */
+    boolean beats(Merit other) {
+        boolean better =
+                stops < other.stops || watches < other.watches || outsideMm3 < other.outsideMm3 * (1 - SAME_VOLUME);
+        boolean worse =
+                stops > other.stops || watches > other.watches || outsideMm3 > other.outsideMm3 * (1 + SAME_VOLUME);
+        for (int i = 0; i < verdicts.size(); i++) {
+            double by = good(verdicts.get(i)) - good(other.verdicts.get(i));
+            better |= by > 0;
+            worse |= by < 0;
+        }
+        return better && !worse;
+    }
+
+    /** Whether both read the same. */
+    boolean readsLike(Merit other) {
+        boolean same = stops == other.stops
+                && watches == other.watches
+                && Math.abs(outsideMm3 - other.outsideMm3) <= SAME_VOLUME * other.outsideMm3;
+        for (int i = 0; i < verdicts.size(); i++) {
+            same &= good(verdicts.get(i)) == good(other.verdicts.get(i));
+        }
+        return same;
+    }
+
+    /** A verdict's value as it is read, more being better; a gap beyond the wanted one is no merit. */
+    static double good(Verdict verdict) {
+        Verdict.Kind kind = verdict.kind();
+        if (Double.isNaN(verdict.value())) {
+            return Double.NEGATIVE_INFINITY;
+        }
+        double scale = Math.pow(10, kind.decimals());
+        double value = Math.rint(verdict.value() * scale) / scale;
+        boolean enough = kind.equals(Verdict.Kind.PACKS)
+                && verdict.limit().isPresent()
+                && value > verdict.limit().getAsDouble();
+        return enough ? verdict.limit().getAsDouble() : kind.moreIsBetter() ? value : -value;
+    }
+}

@@ -1,0 +1,167 @@
+package boldsatchel.arrange;
+
+import boldsatchel.arrange.Stowing.Order;
+import boldsatchel.geometry.Face;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+/** Takes some items out of a tray and puts them in again otherwise, by chance: in another order, from another corner, turned; walls may come nearer. Not to be shared by threads. */
+final class Packer {
+
+    private static final int MOST_STEP_MM = 6;
+    private static final double LEAST_SIZE_MM = 5;
+    /** How often one or two are taken out, and how often many, else about a quarter. */
+    private static final double FEW = 0.6;
+
+    private static final double MANY = 0.1;
+    private static final double QUARTER = 0.25;
+    /** How often walls come nearer before something is put in, and how often they go away again. */
+    private static final double SIZED = 0.5;
+
+    private static final double WIDER = 0.2;
+    private static final double LARGEST_FIRST = 0.4;
+    /** How often what warms is put on standoffs, what may lie on its side is tried so, all ways are compared, what is looked at is put as high as it goes. */
+    private static final double STANDING = 0.7;
+
+    private static final double TUMBLED = 0.2;
+    private static final double COMPARED = 0.5;
+    private static final double HIGH = 0.9;
+    /** How often height counts before all else. */
+    private static final double LEVEL = 0.7;
+
+    private final List<Item> items;
+    private final double gapMm;
+    /** Where walls may come nearer: the widest, and the space that is left to them. */
+    private final Optional<Frame> widest;
+
+    private final SplittableRandom random;
+
+    /**
+     * One that packs a tray.
+     *
+     * @param widest the tray, where its walls may come nearer
+     */
+    Packer(List<Item> items, double gapMm, Optional<Frame> widest, SplittableRandom random) {
+        this.items = items;
+        this.gapMm = gapMm;
+        this.widest = widest;
+        this.random = random;
+    }
+
+    /** Some taken out and put in again; what has no place is put in first. Nothing where the walls cannot come nearer so. */
+    Optional<Packed> changed(Packed from) {
+        List<Integer> out = new ArrayList<>();
+        Optional<Packed> sized = widest.isPresent() && random.nextDouble() < SIZED
+                ? sized(from, widest.get(), out)
+                : Optional.of(from.copy());
+        return sized.map(packed -> {
+            takeOut(packed, out);
+            fill(packed, out, random.nextDouble() < LARGEST_FIRST);
+            return packed;
+        });
+    }
+
+    /** All taken out and put in again. */
+    Packed anew(Packed from) {
+        Packed anew = from.copy();
+        List<Integer> all = new ArrayList<>();
+        for (int i = 0; i < items.size(); i++) {
+            all.add(i);
+            anew.takeOut(i);
+        }
+        fill(anew, all, random.nextBoolean());
+        return anew;
+    }
+
+    private void takeOut(Packed packed, List<Integer> out) {
+        double how = random.nextDouble();
+        double share = how < FEW ? random.nextDouble() / items.size() : how < 1 - MANY ? QUARTER : random.nextDouble();
+        int one = random.nextInt(items.size());
+        for (int i = 0; i < items.size(); i++) {
+            boolean goes = i == one || packed.at(i) == null || random.nextDouble() < share;
+            if (goes && !out.contains(i)) {
+                out.add(i);
+            }
+        }
+        out.forEach(packed::takeOut);
+    }
+
+    /** Puts items in, in an order by chance or the largest first, those that have to be at a wall before the others. */
+    private void fill(Packed packed, List<Integer> out, boolean largestFirst) {
+        double[] key = new double[items.size()];
+        for (int i : out) {
+            double turn = largestFirst ? 1 / (1 + items.get(i).volume()) : random.nextDouble();
+            key[i] = items.get(i).ways().getFirst().isAtWall() ? turn - 1 : turn;
+        }
+        List<Integer> order = new ArrayList<>(out);
+        order.sort((a, b) -> Double.compare(key[a], key[b]));
+        Stowing stowing = Stowing.of(packed, items.size(), gapMm, widest.isPresent() ? gapMm : 0);
+        for (int i : order) {
+            put(packed, i, stowing);
+        }
+    }
+
+    /** In the first place that there is from some corner: turned as comes first, or as it takes for the very first. */
+    private void put(Packed packed, int i, Stowing stowing) {
+        Item item = items.get(i);
+        Order order = order(item.ways().getFirst().facesUp);
+        boolean standing = random.nextDouble() < STANDING;
+        boolean compared = random.nextDouble() < COMPARED;
+        int count = random.nextDouble() < TUMBLED ? item.ways().size() : item.flat();
+        int first = compared ? packed.way(i) : random.nextInt(count);
+        double[] best = null;
+        int bestWay = 0;
+        for (int pass = 0; pass < 2 && best == null; pass++) {
+            for (int k = 0; k < count && (best == null || compared); k++) {
+                int way = (first + k) % count;
+                double[] at = stowing.first(item.ways().get(way), order, standing && pass == 0);
+                if (at != null && (best == null || order.isBefore(at, best))) {
+                    best = at;
+                    bestWay = way;
+                }
+            }
+        }
+        if (best != null) {
+            packed.put(i, bestWay, best);
+            stowing.put(item.ways().get(bestWay), best);
+        }
+    }
+
+    /** From below mostly, from above what is looked at. */
+    private Order order(boolean facesUp) {
+        List<Integer> axes = new ArrayList<>(random.nextBoolean() ? List.of(0, 1) : List.of(1, 0));
+        axes.add(random.nextDouble() < LEVEL ? 0 : 1 + random.nextInt(2), 2);
+        boolean fromAbove = random.nextDouble() < (facesUp ? HIGH : 1 - HIGH);
+        return new Order(axes, List.of(random.nextBoolean(), random.nextBoolean(), fromAbove));
+    }
+
+    /** The far wall along one axis elsewhere, by whole millimetres, and what is in its way or has to be at it taken out. */
+    private Optional<Packed> sized(Packed from, Frame most, List<Integer> out) {
+        int axis = random.nextInt(3);
+        int step = (random.nextDouble() < WIDER ? 1 : -1) * (1 + random.nextInt(MOST_STEP_MM));
+        double[] size = {
+            from.frame().size(0), from.frame().size(1), from.frame().size(2)
+        };
+        size[axis] = Math.floor(size[axis] + step);
+        boolean isFixedThere =
+                from.frame().fixed().stream().anyMatch(r -> r.kind == Room.Kind.BODY && r.high[axis] > size[axis]);
+        if (size[axis] < LEAST_SIZE_MM || size[axis] > most.size(axis) || isFixedThere) {
+            return Optional.empty();
+        }
+        Packed sized = from.in(most.sized(size[0], size[1], size[2]));
+        int far = Face.of(axis, 1).ordinal();
+        for (int i = 0; i < items.size(); i++) {
+            double[] at = sized.at(i);
+            if (at != null) {
+                double off = axis == 2 ? 0 : gapMm;
+                boolean isBeyond = at[axis] + sized.lying(i).high[axis] + off > size[axis];
+                if (isBeyond || !Double.isNaN(sized.lying(i).atWall[far])) {
+                    out.add(i);
+                }
+            }
+        }
+        return Optional.of(sized);
+    }
+}
