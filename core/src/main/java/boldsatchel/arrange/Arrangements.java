@@ -10,6 +10,7 @@ import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
@@ -72,8 +73,27 @@ public final class Arrangements {
         }
     }
 
+    /** The tray in which most may be moved; nothing where there is none. */
+    public static Optional<Shell> fullest(Build build) {
+        return build.casing().shells().stream()
+                .max(Comparator.comparingInt(s -> Bundle.in(build, s).size()));
+    }
+
+    /** Why nothing is proposed, in words: proved where it can be, else what was looked for. */
+    public static String whyNone(Build build, String tray) {
+        if (items(build, build.shell(tray).orElseThrow()).isEmpty()) {
+            return "Nothing may be moved in it: all that lies there is locked.";
+        }
+        return Impossible.why(build, tray)
+                .orElseGet(() -> Proposal.of(Evaluator.evaluate(build)).merit().isSound()
+                        ? "Nothing that was found is better in anything than the build as it is."
+                        : "No arrangement was found in which everything has a place and nothing is in the way of"
+                                + " anything. There may be one all the same: look for longer, lock fewer parts, or"
+                                + " let the walls be elsewhere.");
+    }
+
     /** What may be moved: no bundle with a locked part, and all that is on the table. */
-    private static List<Item> items(Build build, Shell tray) {
+    static List<Item> items(Build build, Shell tray) {
         List<Item> items = new ArrayList<>();
         for (Bundle bundle : Bundle.in(build, tray)) {
             if (!bundle.isLocked()) {

@@ -2,7 +2,6 @@ package boldsatchel.arrange;
 
 import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Shell;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.Verdict;
@@ -19,7 +18,7 @@ import java.util.List;
  * @param outsideMm3 of all trays that belong to the machine, closed
  * @param verdicts the answers to a builder's questions
  */
-record Merit(
+public record Merit(
         double looseMm3,
         int wrong,
         boolean packs,
@@ -45,7 +44,7 @@ record Merit(
                 wrong == 0 && !(depth < 0),
                 count(evaluation, Severity.STOP),
                 count(evaluation, Severity.WATCH),
-                outside(build),
+                build.casing().outsideMm3(),
                 evaluation.verdicts());
     }
 
@@ -55,19 +54,8 @@ record Merit(
                 .count();
     }
 
-    /** Of all trays that belong to the machine, mm³. */
-    static double outside(Build build) {
-        double sum = 0;
-        for (Shell shell : build.casing().shells()) {
-            if (build.casing().belongs(shell.id())) {
-                sum += shell.outside().volume();
-            }
-        }
-        return sum;
-    }
-
     /** Whether it is a proposal at all: everything has a place and nothing is in the way. */
-    boolean isSound() {
+    public boolean isSound() {
         return looseMm3 == 0 && packs;
     }
 

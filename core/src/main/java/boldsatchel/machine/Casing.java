@@ -149,6 +149,15 @@ public record Casing(
         return standing().filter(s -> s.id().equals(root)).isPresent();
     }
 
+    /** What all trays that belong to the machine take, outside, mm³. */
+    public double outsideMm3() {
+        double sum = 0;
+        for (Shell shell : shells) {
+            sum += belongs(shell.id()) ? shell.outside().volume() : 0;
+        }
+        return sum;
+    }
+
     /** Height of the table in the frame of the tray that stands, mm. */
     public double tableZ() {
         double floor = standing().map(s -> s.outside().z()).orElse(0.0);

@@ -36,10 +36,8 @@ public final class Report {
     static ObjectNode node(Evaluation evaluation) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("build", evaluation.build().name());
-        ArrayNode verdicts = root.putArray("verdicts");
-        evaluation.verdicts().forEach(v -> verdict(verdicts.addObject(), v, evaluation));
-        ArrayNode findings = root.putArray("findings");
-        evaluation.findings().forEach(f -> finding(findings.addObject(), f));
+        verdicts(root.putArray("verdicts"), evaluation);
+        findings(root.putArray("findings"), evaluation);
         PowerReport.write(
                 root.putObject("power"),
                 evaluation.build(),
@@ -60,6 +58,14 @@ public final class Report {
         MoneyReport.write(root.putObject("money"), evaluation.build(), evaluation.of(CostResult.class));
         BenchReport.write(root.putObject("bench"), evaluation.of(BenchResult.class));
         return root;
+    }
+
+    static void verdicts(ArrayNode verdicts, Evaluation evaluation) {
+        evaluation.verdicts().forEach(v -> verdict(verdicts.addObject(), v, evaluation));
+    }
+
+    static void findings(ArrayNode findings, Evaluation evaluation) {
+        evaluation.findings().forEach(f -> finding(findings.addObject(), f));
     }
 
     private static void verdict(ObjectNode node, Verdict v, Evaluation evaluation) {

@@ -114,10 +114,10 @@ public final class ArrangementsTest {
     @Test
     public void aCaseIsMadeSmaller() {
         Build build = demo("cave-survey");
-        double most = 0.92 * Merit.outside(build);
+        double most = 0.92 * build.casing().outsideMm3();
         List<Proposal> found = find(build, new Wish("slab", true, 1, 2, ROUNDS));
         found.forEach(p -> isSound(p.build()));
-        assertThat(found).anyMatch(p -> Merit.outside(p.build()) < most);
+        assertThat(found).anyMatch(p -> p.build().casing().outsideMm3() < most);
         for (Proposal proposal : found) {
             Box cavity = proposal.build().shell("slab").orElseThrow().cavity();
             Box was = build.shell("slab").orElseThrow().cavity();

@@ -45,6 +45,7 @@ import picocli.CommandLine.Spec;
             Main.Open.class,
             Main.Check.class,
             Main.Export.class,
+            ArrangeCommand.class,
             BenchCommands.Import.class,
             BenchCommands.StandIns.class,
             Main.Screenshots.class
@@ -52,7 +53,7 @@ import picocli.CommandLine.Spec;
         footer = {"", "The launcher also knows: test (run all tests), bench (measure speed)."})
 public final class Main implements Callable<Integer> {
 
-    private static final int STOPPED = 1;
+    static final int STOPPED = 1;
     private static final int BAD = 2;
 
     @Spec
@@ -199,6 +200,24 @@ public final class Main implements Callable<Integer> {
         return ended(problem);
     }
 
+    /** Writes files into a folder, over those of the same names only where that was said. */
+    static List<Path> written(Path folder, Map<String, byte[]> files, boolean replace) throws UserException {
+        if (folder.toString().isBlank()) {
+            throw new UserException("--to needs the name of a folder.");
+        }
+        List<String> taken = BookStore.taken(folder, files.keySet());
+        if (!taken.isEmpty() && !replace) {
+            throw new UserException(folder + ": " + String.join(", ", taken)
+                    + (taken.size() == 1 ? " is" : " are")
+                    + " there already. Choose another folder, or say --replace.");
+        }
+        try {
+            return BookStore.write(folder, files, (name, done) -> true);
+        } catch (BuildStore.StoreException e) {
+            throw new UserException(e.getMessage());
+        }
+    }
+
     private static int ended(Optional<String> problem) throws UserException {
         if (problem.isPresent()) {
             throw new UserException(problem.get());
@@ -324,23 +343,10 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() throws UserException {
-            if (folder.toString().isBlank()) {
-                throw new UserException("--to needs the name of a folder.");
-            }
             Map<String, byte[]> files =
                     Book.files(Evaluator.evaluate(document(source).build()));
-            List<String> taken = BookStore.taken(folder, files.keySet());
-            if (!taken.isEmpty() && !replace) {
-                throw new UserException(folder + ": " + String.join(", ", taken)
-                        + (taken.size() == 1 ? " is" : " are")
-                        + " there already. Choose another folder, or say --replace.");
-            }
-            try {
-                BookStore.write(folder, files, (name, done) -> true)
-                        .forEach(file -> spec.commandLine().getOut().println(file));
-            } catch (BuildStore.StoreException e) {
-                throw new UserException(e.getMessage());
-            }
+            written(folder, files, replace)
+                    .forEach(file -> spec.commandLine().getOut().println(file));
             return 0;
         }
     }

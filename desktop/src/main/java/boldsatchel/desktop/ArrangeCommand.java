@@ -1,0 +1,190 @@
+package boldsatchel.desktop;
+
+import boldsatchel.arrange.Arrangements;
+import boldsatchel.arrange.Onlooker;
+import boldsatchel.arrange.Proposal;
+import boldsatchel.arrange.Wish;
+import boldsatchel.desktop.document.BuildStore;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Shell;
+import boldsatchel.report.ArrangeReport;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.Verdict;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Proposes arrangements of a tray on the command line. */
+@Command(
+        name = "arrange",
+        description = "Proposes arrangements of a tray; exits 0 when one has no clash, 1 otherwise, 2 on a bad file.",
+        mixinStandardHelpOptions = true)
+final class ArrangeCommand implements Callable<Integer> {
+
+    private static final double NANOS = 1e-9;
+    private static final double MOST_SECONDS = 3600;
+    private static final int MOST_THREADS = 64;
+    private static final double MM3_PER_L = 1e6;
+
+    /** Whether walls may come nearer. */
+    enum CaseSize {
+        FIXED,
+        FREE
+    }
+
+    @Parameters(paramLabel = "FILE|demo:NAME", description = "a build file or a demo")
+    @SuppressWarnings("NullAway.Init")
+    private String source;
+
+    @Option(names = "--tray", paramLabel = "ID", description = "the tray; the one with most parts where none is given")
+    @SuppressWarnings("NullAway.Init")
+    private Optional<String> tray;
+
+    @Option(names = "--case", defaultValue = "fixed", description = "fixed, or free: its walls may come nearer")
+    private CaseSize size = CaseSize.FIXED;
+
+    @Option(names = "--seconds", paramLabel = "S", defaultValue = "10", description = "for how long (10)")
+    private double seconds;
+
+    @Option(
+            names = "--rounds",
+            paramLabel = "N",
+            description = "tries on each thread; the same seed, threads and rounds find the same")
+    @SuppressWarnings("NullAway.Init")
+    private Optional<Integer> rounds;
+
+    @Option(names = "--seed", paramLabel = "N", defaultValue = "1", description = "of all chance (1)")
+    private long seed;
+
+    @Option(names = "--threads", paramLabel = "N", defaultValue = "2", description = "at work (2)")
+    private int threads;
+
+    @Option(names = "--json", description = "print one JSON object")
+    private boolean json;
+
+    @Option(names = "--to", paramLabel = "DIR", description = "write each proposal there as a build file")
+    @SuppressWarnings("NullAway.Init")
+    private Optional<Path> folder;
+
+    @Option(names = "--replace", description = "write over files of the same names")
+    private boolean replace;
+
+    @Spec
+    @SuppressWarnings("NullAway.Init")
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws Main.UserException {
+        check();
+        BuildFormat.Document document = Main.document(source);
+        Build build = document.build();
+        Shell shell = shell(build);
+        Wish wish = new Wish(
+                shell.id(), size == CaseSize.FREE, seed, threads, rounds.orElse(Integer.MAX_VALUE));
+        long start = System.nanoTime();
+        List<Proposal> found = Arrangements.find(build, wish, new Onlooker() {
+            @Override
+            public boolean isEnough() {
+                return rounds.isEmpty() && (System.nanoTime() - start) * NANOS > seconds;
+            }
+        });
+        String why = found.isEmpty() ? Arrangements.whyNone(build, shell.id()) : "";
+        List<String> files = write(found, document);
+        PrintWriter out = spec.commandLine().getOut();
+        Evaluation now = Evaluator.evaluate(build);
+        if (json) {
+            out.println(ArrangeReport.json(now, shell, found, why, files));
+        } else {
+            out.println(build.name() + ", " + shell.name());
+            print(out, "as it is", now);
+            for (int i = 0; i < found.size(); i++) {
+                print(out, i < files.size() ? files.get(i) : "proposal " + (i + 1), found.get(i).evaluation());
+            }
+            if (found.isEmpty()) {
+                out.println("  " + why);
+            }
+        }
+        if (out.checkError()) {
+            throw new Main.UserException("The proposals cannot be written where they should go. Is the disk full?");
+        }
+        return found.isEmpty() ? Main.STOPPED : 0;
+    }
+
+    private void check() throws Main.UserException {
+        if (!(seconds > 0 && seconds <= MOST_SECONDS)) {
+            throw new Main.UserException("--seconds is more than 0 and at most 3600.");
+        }
+        if (threads < 1 || threads > MOST_THREADS) {
+            throw new Main.UserException("--threads is 1 to 64.");
+        }
+        if (rounds.filter(r -> r < 1).isPresent()) {
+            throw new Main.UserException("--rounds is 1 or more.");
+        }
+    }
+
+    private Shell shell(Build build) throws Main.UserException {
+        List<Shell> shells = build.casing().shells();
+        if (shells.isEmpty()) {
+            throw new Main.UserException(source + ": there is no case to arrange parts in.");
+        }
+        if (tray.isPresent()) {
+            String ids = String.join(", ", shells.stream().map(Shell::id).toList());
+            return build.shell(tray.get())
+                    .orElseThrow(() ->
+                            new Main.UserException("There is no tray “" + tray.get() + "”. There are: " + ids + "."));
+        }
+        return Arrangements.fullest(build).orElseThrow();
+    }
+
+    private List<String> write(List<Proposal> found, BuildFormat.Document document) throws Main.UserException {
+        if (folder.isEmpty()) {
+            return List.of();
+        }
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        for (int i = 0; i < found.size(); i++) {
+            String name = String.format(Locale.ROOT, "proposal-%02d%s", i + 1, BuildStore.ENDING);
+            String text = BuildFormat.write(
+                    new BuildFormat.Document(found.get(i).build(), document.extras()));
+            files.put(name, text.getBytes(StandardCharsets.UTF_8));
+        }
+        return Main.written(folder.get(), files, replace).stream()
+                .map(Path::toString)
+                .toList();
+    }
+
+    private static void print(PrintWriter out, String name, Evaluation evaluation) {
+        out.println("  " + name);
+        for (Verdict v : evaluation.verdicts()) {
+            out.printf(
+                    "    %-11s %-5s %10s%n",
+                    v.kind().title(), v.state().words(), v.kind().format(v.value()));
+        }
+        out.printf(
+                Locale.ROOT,
+                "    %-11s %16.3f l, %d stop, %d watch%n",
+                "Outside",
+                evaluation.build().casing().outsideMm3() / MM3_PER_L,
+                count(evaluation, Severity.STOP),
+                count(evaluation, Severity.WATCH));
+    }
+
+    private static long count(Evaluation evaluation, Severity severity) {
+        return evaluation.findings().stream()
+                .filter(f -> f.severity() == severity)
+                .count();
+    }
+}
