@@ -6,6 +6,7 @@ import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.plan.Layings;
+import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -34,7 +35,8 @@ public final class Arrangements {
         if (items.isEmpty()) {
             return List.of();
         }
-        Proposal now = Proposal.of(Evaluator.evaluate(build));
+        Evaluation was = Evaluator.evaluate(build);
+        Proposal now = Proposal.of(was, was);
         List<Laid> laid = build.layout().cables();
         Build bare = build.with(new Layout(build.layout().placements()));
         Frame frame = Frame.of(
@@ -85,7 +87,7 @@ public final class Arrangements {
             return "Nothing may be moved in it: all that lies there is locked.";
         }
         return Impossible.why(build, tray)
-                .orElseGet(() -> Proposal.of(Evaluator.evaluate(build)).merit().isSound()
+                .orElseGet(() -> Merit.of(Evaluator.evaluate(build)).isSound()
                         ? "Nothing that was found is better in anything than the build as it is."
                         : "No arrangement was found in which everything has a place and nothing is in the way of"
                                 + " anything. There may be one all the same: look for longer, lock fewer parts, or"
@@ -114,7 +116,7 @@ public final class Arrangements {
                     ? build
                     : Layings.lay(cable.what()).change().apply(build);
         }
-        return laid.isEmpty() ? proposal : Proposal.of(Evaluator.evaluate(build));
+        return laid.isEmpty() ? proposal : Proposal.of(proposal.was(), Evaluator.evaluate(build));
     }
 
     /** What all threads found so far. */

@@ -25,8 +25,8 @@ final class Impossible {
         List<Item> items = Arrangements.items(build, tray);
         for (Item item : items) {
             if (item.ways().stream().noneMatch(w -> fits(w, tray))) {
-                return Optional.of(name(build, item) + " is too large for " + tray.name() + ", "
-                        + size(tray) + " inside, in every way in which it may lie.");
+                return Optional.of(name(build, item) + " is too large for " + tray.name() + ", " + size(tray)
+                        + " inside, in every way in which it may lie.");
             }
         }
         for (int i = 0; i < items.size(); i++) {
@@ -38,7 +38,9 @@ final class Impossible {
             }
         }
         double needed = items.stream().mapToDouble(i -> takes(i, gap)).sum();
-        double room = (tray.cavity().dx() + gap) * (tray.cavity().dy() + gap) * (tray.cavity().dz() + gap);
+        double room = (tray.cavity().dx() + gap)
+                * (tray.cavity().dy() + gap)
+                * (tray.cavity().dz() + gap);
         return needed > room
                 ? Optional.of("With %s between them the parts take %s, and %s has %s."
                         .formatted(
@@ -84,7 +86,9 @@ final class Impossible {
             for (Lying other : b.ways()) {
                 for (int axis = 0; axis < 3; axis++) {
                     double both = size(one, axis) + size(other, axis) + gap;
-                    if (fits(one, tray) && fits(other, tray) && both <= tray.cavity().size(axis) + TINY_MM) {
+                    if (fits(one, tray)
+                            && fits(other, tray)
+                            && both <= tray.cavity().size(axis) + TINY_MM) {
                         return true;
                     }
                 }
@@ -106,10 +110,8 @@ final class Impossible {
             return (box.dx() + gap) * (box.dy() + gap) * (box.dz() + gap);
         }
         return item.ways().getFirst().bundle.lies().stream()
-                .mapToDouble(p -> p.solids().stream()
-                        .mapToDouble(s -> s.volume())
-                        .max()
-                        .orElse(0))
+                .mapToDouble(p ->
+                        p.solids().stream().mapToDouble(s -> s.volume()).max().orElse(0))
                 .sum();
     }
 }

@@ -1,23 +1,61 @@
 package boldsatchel.arrange;
 
+import boldsatchel.edit.Attempt;
+import boldsatchel.edit.Edit;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Layout;
+import boldsatchel.machine.Placement;
 import boldsatchel.verdict.Evaluation;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * An arrangement that was found, judged by all engines.
  *
+ * @param was the build as it is
  * @param evaluation of the build as it would be
  * @param merit what is to be said for and against it
  */
-public record Proposal(Evaluation evaluation, Merit merit) {
+public record Proposal(Evaluation was, Evaluation evaluation, Merit merit) {
 
     /** One, judged. */
-    static Proposal of(Evaluation evaluation) {
-        return new Proposal(evaluation, Merit.of(evaluation));
+    static Proposal of(Evaluation was, Evaluation evaluation) {
+        return new Proposal(was, evaluation, Merit.of(evaluation));
     }
 
     /** The build as it would be. */
     public Build build() {
         return evaluation.build();
+    }
+
+    /**
+     * Taken over into a build that may be another one by now: what was locked or said to hold parts since stays so. Not where parts, case or cooling were changed, or where
+     * something would move that is locked by now.
+     *
+     * @param name of the edit
+     */
+    public Attempt takenOver(String name, Build now) {
+        Build from = was.build();
+        boolean isAsItWas = now.parts().equals(from.parts())
+                && now.casing().equals(from.casing())
+                && now.cooling().equals(from.cooling());
+        if (!isAsItWas) {
+            return new Attempt.Refused(
+                    "Parts or case are not what they were when this was found. Undo that, or look again.");
+        }
+        List<Placement> places = new ArrayList<>();
+        for (Placement to : build().layout().placements()) {
+            Optional<Placement> lies = now.placement(to.part());
+            Placement at = lies.map(p -> p.at(to.at()).turned(to.orientation())).orElse(to);
+            if (lies.filter(p -> p.locked() && !p.equals(at)).isPresent()) {
+                return new Attempt.Refused(
+                        now.part(to.part()).map(p -> p.name()).orElse(to.part())
+                                + " is locked by now, and this would move it. Look again.");
+            }
+            places.add(at);
+        }
+        Layout layout = new Layout(places, build().layout().cables());
+        return new Attempt.Allowed(new Edit(name, b -> b.with(layout).with(build().casing())));
     }
 }

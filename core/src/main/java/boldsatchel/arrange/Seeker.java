@@ -101,7 +101,7 @@ final class Seeker {
     }
 
     private Tried tried(Packed packed, Pain pain) {
-        Proposal proposal = Proposal.of(evaluator.judge(packed.built()));
+        Proposal proposal = Proposal.of(now.evaluation(), evaluator.judge(packed.built()));
         boolean isProposal = proposal.merit().isSound() && packed.frame().keeps(proposal.build());
         if (isProposal && unbeaten.offer(proposal)) {
             found.accept(proposal);

@@ -25,8 +25,7 @@ public final class ArrangeReport {
      * @param why there is none, in words; empty where there are some
      * @param files that the proposals were written to, in their order; none where they were not
      */
-    public static String json(
-            Evaluation now, Shell tray, List<Proposal> proposals, String why, List<String> files) {
+    public static String json(Evaluation now, Shell tray, List<Proposal> proposals, String why, List<String> files) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("build", now.build().name());
         root.put("tray", tray.id());

@@ -93,8 +93,7 @@ final class ArrangeCommand implements Callable<Integer> {
         BuildFormat.Document document = Main.document(source);
         Build build = document.build();
         Shell shell = shell(build);
-        Wish wish = new Wish(
-                shell.id(), size == CaseSize.FREE, seed, threads, rounds.orElse(Integer.MAX_VALUE));
+        Wish wish = new Wish(shell.id(), size == CaseSize.FREE, seed, threads, rounds.orElse(Integer.MAX_VALUE));
         long start = System.nanoTime();
         List<Proposal> found = Arrangements.find(build, wish, new Onlooker() {
             @Override
@@ -112,7 +111,10 @@ final class ArrangeCommand implements Callable<Integer> {
             out.println(build.name() + ", " + shell.name());
             print(out, "as it is", now);
             for (int i = 0; i < found.size(); i++) {
-                print(out, i < files.size() ? files.get(i) : "proposal " + (i + 1), found.get(i).evaluation());
+                print(
+                        out,
+                        i < files.size() ? files.get(i) : "proposal " + (i + 1),
+                        found.get(i).evaluation());
             }
             if (found.isEmpty()) {
                 out.println("  " + why);
@@ -157,8 +159,8 @@ final class ArrangeCommand implements Callable<Integer> {
         Map<String, byte[]> files = new LinkedHashMap<>();
         for (int i = 0; i < found.size(); i++) {
             String name = String.format(Locale.ROOT, "proposal-%02d%s", i + 1, BuildStore.ENDING);
-            String text = BuildFormat.write(
-                    new BuildFormat.Document(found.get(i).build(), document.extras()));
+            String text =
+                    BuildFormat.write(new BuildFormat.Document(found.get(i).build(), document.extras()));
             files.put(name, text.getBytes(StandardCharsets.UTF_8));
         }
         return Main.written(folder.get(), files, replace).stream()

@@ -86,7 +86,6 @@ final class Shots {
             new Shot("power-remedy.png", "cave-survey", "Power", false, a -> press(a, "#try-power-level-unseen-0")),
             new Shot("power-charge.png", "orchard-ledger", "Power", false, a -> press(a, "#tab-charge")),
             new Shot("power-compare.png", "cave-survey", "Power", false, a -> press(a, "#compare-supplies")),
-            new Shot("power-suggest.png", "harbour-watch", "Power", false, a -> press(a, "#suggest")),
             new Shot("links.png", "cave-survey", "Links", false, a -> {}),
             new Shot("bench.png", "cave-survey", "Bench", false, Shots::discharge),
             new Shot("fault.png", "orchard-ledger", "Bench", false, Shots::hunt),
@@ -105,6 +104,7 @@ final class Shots {
                     "Pack",
                     true,
                     a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
+            new Shot("arrange.png", "orchard-ledger", "Arrange", false, a -> press(a, "#arrange-look")),
             new Shot("book.png", "orchard-ledger", "Book", false, a -> {}));
 
     /** The start sheet with a machine said. */

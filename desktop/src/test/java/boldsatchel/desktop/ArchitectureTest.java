@@ -68,6 +68,7 @@ public class ArchitectureTest {
             "boldsatchel.desktop.links",
             "boldsatchel.desktop.bench",
             "boldsatchel.desktop.pack",
+            "boldsatchel.desktop.arrange",
             "boldsatchel.desktop.book",
             "boldsatchel.desktop.frame",
             "boldsatchel.desktop");

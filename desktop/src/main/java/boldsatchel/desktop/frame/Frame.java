@@ -1,5 +1,6 @@
 package boldsatchel.desktop.frame;
 
+import boldsatchel.desktop.arrange.ArrangeStage;
 import boldsatchel.desktop.begin.StartSheet;
 import boldsatchel.desktop.bench.BenchStage;
 import boldsatchel.desktop.book.BookStage;
@@ -90,6 +91,7 @@ public final class Frame extends StackPane {
                 new LinksStage(desk, t -> files.choosePrint(getScene().getWindow(), t)),
                 bench,
                 pack,
+                new ArrangeStage(desk),
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);
         this.sheet = new StartSheet(desk, new Ways());

@@ -45,7 +45,7 @@ final class PlaceMenu extends HBox {
         }
         shown = now;
         menu.setText(loose.isEmpty() ? "All placed" : "Place one of " + loose.size());
-        menu.setDisable(!cased);
+        menu.setDisable(loose.isEmpty() || !cased);
         List<MenuItem> items = new ArrayList<>();
         if (loose.size() > 1) {
             MenuItem all = new MenuItem("All for which there are places");
@@ -61,10 +61,6 @@ final class PlaceMenu extends HBox {
             }));
             items.add(item);
         }
-        MenuItem better = new MenuItem("A better arrangement of this tray");
-        better.setId("arrange-better");
-        better.setOnAction(e -> shell.get().ifPresent(s -> searching.search(stop -> Arranger.better(s, stop))));
-        items.add(better);
         menu.getItems().setAll(items);
     }
 }

@@ -1,0 +1,355 @@
+package boldsatchel.desktop.arrange;
+
+import boldsatchel.arrange.Arrangements;
+import boldsatchel.arrange.Proposal;
+import boldsatchel.arrange.Wish;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Commands;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
+import boldsatchel.desktop.desk.WorkStage;
+import boldsatchel.drawing.Drawing;
+import boldsatchel.drawing.PackDrawings;
+import boldsatchel.drawing.PackView;
+import boldsatchel.edit.Attempt;
+import boldsatchel.edit.PlaceEdits;
+import boldsatchel.fit.FitResult;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Posture;
+import boldsatchel.machine.Shell;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.State;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Proposals for how the parts of a tray could lie: looked for, compared, one taken over. */
+public final class ArrangeStage implements WorkStage {
+
+    private static final double AGAINST = 320;
+
+    private final Desk desk;
+    private final int rounds;
+    private final VBox content = new VBox(8);
+    private final ComboBox<Tray> trays = Ui.choice("arrange-tray", Tray::words);
+    private final ComboBox<Walls> walls = Ui.choice("arrange-walls", Walls.values(), Walls.STAY, Walls::words);
+    private final MenuButton locks = new MenuButton();
+    private final Button look;
+    private final Button enough;
+    private final Button cancel;
+    private final Button take;
+    private final Label told = Ui.words("", "soft");
+    private final Label problem = Ui.words("", "problem");
+    private final FlowPane cards = new FlowPane(8, 8);
+    private final AgainstPane against;
+    private final Latest search = Latest.only();
+    private final Latest pictures = Latest.following();
+    private List<Proposal> proposals = List.of();
+    private int chosen = -1;
+    private Optional<Looking> looking = Optional.empty();
+    private boolean filling;
+
+    /** Whether walls may be elsewhere. */
+    private enum Walls {
+        STAY("walls stay where they are"),
+        NEARER("walls may come nearer");
+
+        private final String words;
+
+        Walls(String words) {
+            this.words = words;
+        }
+
+        String words() {
+            return words;
+        }
+    }
+
+    private record Tray(String id, String words) {}
+
+    /** The stage on a desk. */
+    public ArrangeStage(Desk desk) {
+        this(desk, Wish.ROUNDS);
+    }
+
+    /**
+     * One that tries so often.
+     *
+     * @param rounds on each thread at most
+     */
+    public ArrangeStage(Desk desk, int rounds) {
+        this.desk = desk;
+        this.rounds = rounds;
+        content.getStyleClass().add("stage");
+        locks.setId("arrange-locks");
+        locks.setMinWidth(Region.USE_PREF_SIZE);
+        look = Ui.button(
+                "arrange-look",
+                "Look for arrangements",
+                "Tries thousands and keeps those that nothing beats",
+                this::look);
+        enough = Ui.button(
+                "arrange-enough",
+                "Enough: keep these",
+                "Ends the search with what it found",
+                () -> looking.ifPresent(Looking::enough));
+        cancel = Ui.button("arrange-cancel", "Cancel", "Ends the search and leaves all as it was", this::cancel);
+        take = Ui.button(
+                "arrange-take", "Take it over", "The parts lie like that then, as one step to undo", this::take);
+        told.setId("arrange-told");
+        problem.setId("arrange-problem");
+        against = new AgainstPane(this::choose);
+        trays.setOnAction(e -> {
+            if (!filling) {
+                refresh();
+            }
+        });
+        FlowPane tools = new FlowPane(8, 6, trays, walls, locks, look, enough, cancel);
+        tools.setAlignment(Pos.CENTER_LEFT);
+        cards.setId("proposals");
+        ScrollPane left = Ui.scroll(cards);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        VBox right = new VBox(8, take, against);
+        right.setPadding(new javafx.geometry.Insets(0, 8, 0, 0));
+        ScrollPane comparison = Ui.scroll(right);
+        comparison.setMinWidth(AGAINST);
+        comparison.setPrefWidth(AGAINST);
+        comparison.visibleProperty().bind(against.visibleProperty());
+        comparison.managedProperty().bind(against.visibleProperty());
+        HBox both = new HBox(8, left, comparison);
+        VBox.setVgrow(both, Priority.ALWAYS);
+        content.getChildren().addAll(tools, told, problem, both);
+        against.show(List.of(), -1, false);
+        Ui.present(problem, false);
+        searching(false);
+        desk.keepShowing(content, this::refresh);
+    }
+
+    @Override
+    public String title() {
+        return "Arrange";
+    }
+
+    @Override
+    public String purpose() {
+        return "proposals for how the parts could lie";
+    }
+
+    @Override
+    public Node content() {
+        return content;
+    }
+
+    @Override
+    public void addCommands(Commands commands) {
+        commands.add("Look for arrangements", this::look);
+    }
+
+    /** Something to arrange: parts without a place, or in the way of one another. */
+    @Override
+    public State standing(Evaluation evaluation) {
+        FitResult fit = evaluation.of(FitResult.class);
+        boolean isPacked = fit.onTheTable().isEmpty()
+                && fit.clashes().isEmpty()
+                && fit.outside().isEmpty();
+        return isPacked ? State.FINE : State.WATCH;
+    }
+
+    private Optional<Shell> tray() {
+        return Optional.ofNullable(trays.getValue())
+                .flatMap(t -> desk.session().build().shell(t.id()));
+    }
+
+    private void refresh() {
+        Build build = desk.session().build();
+        List<Tray> now = build.casing().shells().stream()
+                .map(s -> new Tray(s.id(), s.name()))
+                .toList();
+        if (!now.equals(trays.getItems())) {
+            filling = true;
+            boolean isNew = trays.getValue() == null;
+            Ui.offer(trays, now, Tray::id);
+            if (isNew) {
+                Arrangements.fullest(build)
+                        .ifPresent(s -> now.stream()
+                                .filter(t -> t.id().equals(s.id()))
+                                .findFirst()
+                                .ifPresent(trays::setValue));
+            }
+            filling = false;
+        }
+        look.setDisable(tray().isEmpty());
+        walls.setDisable(tray().filter(s -> s.making() != Shell.Making.FOUND).isEmpty());
+        lockable(build);
+        if (looking.isEmpty()) {
+            tell();
+        }
+        draw();
+    }
+
+    /** Which parts stay where they are, to be ticked. */
+    private void lockable(Build build) {
+        List<MenuItem> items = new ArrayList<>();
+        int locked = 0;
+        for (Placement at : build.layout().placements()) {
+            Optional<Part> part = build.part(at.part());
+            if (part.isPresent()
+                    && tray().filter(s -> s.id().equals(at.shell())).isPresent()) {
+                CheckMenuItem item = new CheckMenuItem(part.get().name());
+                item.setSelected(at.locked());
+                item.setOnAction(e -> desk.session().does(PlaceEdits.lock(part.get(), !at.locked())));
+                items.add(item);
+                locked += at.locked() ? 1 : 0;
+            }
+        }
+        locks.setText(locked == 0 ? "All may move" : locked + " of " + items.size() + " stay");
+        locks.setDisable(items.isEmpty());
+        if (!locks.isShowing()) {
+            locks.getItems().setAll(items);
+        }
+    }
+
+    private void tell() {
+        if (trays.getItems().isEmpty()) {
+            told.setText("There is no case yet. Take one on the Shelf (“Take another case”).");
+        } else if (proposals.isEmpty()) {
+            told.setText("The parts of a tray are laid thousands of times otherwise, each judged by all engines;"
+                    + " what touches or is grouped moves as one, what is locked stays."
+                    + " What is found changes nothing until you take one over.");
+        }
+    }
+
+    private void look() {
+        Optional<Shell> tray = tray();
+        if (looking.isPresent() || tray.isEmpty()) {
+            return;
+        }
+        Build build = desk.session().build();
+        Wish wish = new Wish(tray.get().id(), walls.getValue() == Walls.NEARER, 1, 2, rounds);
+        Looking now = new Looking(this::watch);
+        looking = Optional.of(now);
+        searching(true);
+        watch();
+        search.ask(() -> Arrangements.find(build, wish, now), found -> {
+            looking = Optional.empty();
+            searching(false);
+            if (!now.isCancelled()) {
+                found(found, found.isEmpty() ? Arrangements.whyNone(build, wish.tray()) : "");
+            } else {
+                refresh();
+            }
+        });
+    }
+
+    private void found(List<Proposal> found, String why) {
+        proposals = found;
+        chosen = found.isEmpty() ? -1 : 0;
+        told.setText(
+                found.isEmpty()
+                        ? ""
+                        : found.size() + (found.size() == 1 ? " arrangement" : " arrangements")
+                                + " that nothing found beats. Cables that were laid are laid again in them.");
+        problem.setText(why);
+        Ui.present(problem, !why.isEmpty());
+        draw();
+    }
+
+    /** While it searches: how much was tried, and what was found so far. */
+    private void watch() {
+        looking.ifPresent(l -> {
+            Ui.present(problem, false);
+            told.setText(String.format(
+                    java.util.Locale.ROOT,
+                    "Tried %,d of %,d · %d found so far; their cables are laid at the end.",
+                    l.tried(),
+                    2L * rounds,
+                    l.found().size()));
+            if (!l.found().equals(proposals)) {
+                proposals = l.found();
+                chosen = -1;
+                draw();
+            }
+        });
+    }
+
+    private void searching(boolean is) {
+        Ui.present(look, !is);
+        Ui.present(enough, is);
+        Ui.present(cancel, is);
+        trays.setDisable(is || trays.getItems().size() < 2);
+    }
+
+    private void cancel() {
+        looking.ifPresent(Looking::cancel);
+        proposals = List.of();
+        chosen = -1;
+        draw();
+    }
+
+    private void choose(int which) {
+        chosen = which;
+        mark();
+    }
+
+    private void mark() {
+        for (int i = 0; i < cards.getChildren().size(); i++) {
+            ((ProposalCard) cards.getChildren().get(i)).choose(i == chosen);
+        }
+        against.show(proposals, chosen, desk.dark().get());
+        boolean may = chosen >= 0 && looking.isEmpty();
+        Ui.present(take, !proposals.isEmpty());
+        take.setDisable(!may);
+        take.setText(chosen >= 0 ? "Take over proposal " + (chosen + 1) : "Take it over");
+    }
+
+    /** Pictures are worked out beside the window. */
+    private void draw() {
+        List<Proposal> shown = proposals;
+        boolean dark = desk.dark().get();
+        pictures.ask(() -> shown.stream().map(ArrangeStage::lifted).toList(), drawn -> {
+            List<ProposalCard> made = new ArrayList<>();
+            for (int i = 0; i < drawn.size(); i++) {
+                int one = i;
+                made.add(new ProposalCard(i + 1, shown.get(i), drawn.get(i), dark, () -> choose(one)));
+            }
+            cards.getChildren().setAll(made);
+            mark();
+        });
+    }
+
+    private static Drawing lifted(Proposal proposal) {
+        String standing = proposal.build().casing().standing().map(Shell::id).orElseThrow();
+        return PackDrawings.of(
+                        proposal.evaluation(), new PackDrawings.Look(PackView.EXPLODED, standing, Posture.CLOSED))
+                .bare();
+    }
+
+    private void take() {
+        if (chosen < 0) {
+            return;
+        }
+        Attempt attempt = proposals
+                .get(chosen)
+                .takenOver("take over proposal " + (chosen + 1), desk.session().build());
+        attempt.allowed().ifPresent(desk.session()::does);
+        problem.setText(attempt.refusal().orElse(""));
+        Ui.present(problem, attempt.refusal().isPresent());
+        attempt.allowed().ifPresent(e -> told.setText("The parts lie so now. Undo brings back how they lay."));
+    }
+}
