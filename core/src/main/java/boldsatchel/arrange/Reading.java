@@ -18,6 +18,7 @@ import java.util.function.ToDoubleFunction;
  * @param moreIsBetter whether more of it is better
  * @param limit that it has to keep to, if there is one
  * @param of how it is read
+ * @param good how good it is as it is read, more being better
  * @param words a value with its unit
  */
 public record Reading(
@@ -26,6 +27,7 @@ public record Reading(
         boolean moreIsBetter,
         OptionalDouble limit,
         ToDoubleFunction<Evaluation> of,
+        ToDoubleFunction<Evaluation> good,
         DoubleFunction<String> words) {
 
     private static final double MM3_PER_L = 1e6;
@@ -41,13 +43,12 @@ public record Reading(
                     kind.moreIsBetter(),
                     verdict.limit(),
                     e -> e.verdict(kind).value(),
+                    e -> Merit.good(e.verdict(kind)),
                     kind::format));
         }
-        all.add(new Reading(
+        all.add(lessIsBetter(
                 "outside",
                 "Takes outside",
-                false,
-                OptionalDouble.empty(),
                 e -> e.build().casing().outsideMm3() / MM3_PER_L,
                 v -> Units.format(v, 3, "l")));
         all.add(counted(Severity.STOP, "Findings: stop"));
@@ -56,13 +57,16 @@ public record Reading(
     }
 
     private static Reading counted(Severity severity, String title) {
-        return new Reading(
+        return lessIsBetter(
                 severity.words(),
                 title,
-                false,
-                OptionalDouble.empty(),
                 e -> e.findings().stream().filter(f -> f.severity() == severity).count(),
                 v -> String.valueOf(Math.round(v)));
+    }
+
+    private static Reading lessIsBetter(
+            String id, String title, ToDoubleFunction<Evaluation> of, DoubleFunction<String> words) {
+        return new Reading(id, title, false, OptionalDouble.empty(), of, e -> -of.applyAsDouble(e), words);
     }
 
     /** How it reads. */
@@ -75,14 +79,6 @@ public record Reading(
         if (read(was).equals(read(is))) {
             return 0;
         }
-        double by = merit(is) - merit(was);
-        return (int) Math.signum(moreIsBetter ? by : -by);
-    }
-
-    /** More than the wanted gap is worth nothing. */
-    private double merit(Evaluation evaluation) {
-        double value = of.applyAsDouble(evaluation);
-        boolean isGap = id.equals(Verdict.Kind.PACKS.id());
-        return isGap && limit.isPresent() ? Math.min(value, limit.getAsDouble()) : value;
+        return (int) Math.signum(good.applyAsDouble(is) - good.applyAsDouble(was));
     }
 }

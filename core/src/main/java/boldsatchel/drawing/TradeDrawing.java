@@ -15,6 +15,11 @@ public final class TradeDrawing {
     private static final double BELOW = 12;
     private static final double TEXT = 3;
     private static final double DOT = 2.6;
+    /** A number that would lie on another is put beside it: so many ways round, some rounds farther out. */
+    private static final int ROUND = 8;
+
+    private static final int TURNS = 3 * ROUND;
+    private static final double ASIDE = 1.9;
     /** Left beside the outermost, as a share. */
     private static final double BESIDE = 0.12;
 
@@ -71,14 +76,10 @@ public final class TradeDrawing {
         double y = drawing.y(was);
         s.frame(x - DOT, y - DOT, 2 * DOT, 2 * DOT, 0.5, false, Ink.INK, "");
         s.text(x, y - 2 * DOT - 0.4, TEXT, Align.CENTRE, false, Ink.INK, "as it is", "");
-        for (int i = 0; i < proposals.size(); i++) {
-            if (i != chosen) {
-                drawing.dot(s, proposals.get(i), i, false);
-            }
-        }
-        if (chosen >= 0 && chosen < proposals.size()) {
-            drawing.dot(s, proposals.get(chosen), chosen, true);
-        }
+        List<Dot> dots = drawing.dots(proposals);
+        dots.forEach(d -> d.leader(s));
+        dots.stream().filter(d -> d.number != chosen).forEach(d -> d.drawn(s, false));
+        dots.stream().filter(d -> d.number == chosen).forEach(d -> d.drawn(s, true));
         return s.done(up.title() + " against " + across.title(), WIDTH + LEFT + TEXT, HEIGHT + BELOW + TEXT);
     }
 
@@ -168,26 +169,58 @@ public final class TradeDrawing {
         }
     }
 
-    private void dot(Sketch s, Evaluation e, int number, boolean chosen) {
-        double x = x(e);
-        double y = y(e);
-        String subject = subject(number);
-        List<Mark.Point> round = new ArrayList<>();
-        double radius = chosen ? DOT * 1.25 : DOT;
-        for (int i = 0; i < 24; i++) {
-            double angle = 2 * Math.PI * i / 24;
-            round.add(s.point(x + radius * Math.cos(angle), y + radius * Math.sin(angle)));
+    /** Each where it belongs, or beside that where another one is. */
+    private List<Dot> dots(List<Evaluation> proposals) {
+        List<Dot> dots = new ArrayList<>();
+        for (int i = 0; i < proposals.size(); i++) {
+            double x = x(proposals.get(i));
+            double y = y(proposals.get(i));
+            Dot dot = new Dot(i, x, y, x, y);
+            for (int turn = 0; turn < TURNS && dots.stream().anyMatch(dot::hides); turn++) {
+                double way = 2 * Math.PI * turn / ROUND;
+                double off = ASIDE * DOT * (1 + turn / ROUND);
+                dot = new Dot(i, x, y, x + off * Math.cos(way), y + off * Math.sin(way));
+            }
+            dots.add(dot);
         }
-        s.polygon(round, chosen ? Ink.ACCENT : Ink.PAPER, 1, subject);
-        s.outline(round, chosen ? 0.6 : 0.4, false, Ink.ACCENT, subject);
-        s.text(
-                x,
-                y - TEXT / 3,
-                TEXT,
-                Align.CENTRE,
-                chosen,
-                chosen ? Ink.PAPER : Ink.ACCENT,
-                String.valueOf(number + 1),
-                subject);
+        return dots;
+    }
+
+    /**
+     * A proposal's number.
+     *
+     * @param x where it belongs
+     * @param atX where it is drawn
+     */
+    private record Dot(int number, double x, double y, double atX, double atY) {
+
+        boolean hides(Dot other) {
+            return Math.hypot(atX - other.atX, atY - other.atY) < 1.7 * DOT;
+        }
+
+        void leader(Sketch s) {
+            s.line(x, y, atX, atY, 0.3, false, Ink.ACCENT, "");
+        }
+
+        void drawn(Sketch s, boolean chosen) {
+            String subject = subject(number);
+            List<Mark.Point> round = new ArrayList<>();
+            double radius = chosen ? DOT * 1.25 : DOT;
+            for (int i = 0; i < 24; i++) {
+                double angle = 2 * Math.PI * i / 24;
+                round.add(s.point(atX + radius * Math.cos(angle), atY + radius * Math.sin(angle)));
+            }
+            s.polygon(round, chosen ? Ink.ACCENT : Ink.PAPER, 1, subject);
+            s.outline(round, chosen ? 0.6 : 0.4, false, Ink.ACCENT, subject);
+            s.text(
+                    atX,
+                    atY - TEXT / 3,
+                    TEXT,
+                    Align.CENTRE,
+                    chosen,
+                    chosen ? Ink.PAPER : Ink.ACCENT,
+                    String.valueOf(number + 1),
+                    subject);
+        }
     }
 }

@@ -578,34 +578,4 @@ public class PackStageTest extends WindowHarness {
         assertThat(build().shell("slab").orElseThrow()).isNotEqualTo(before);
         assertThat(changes).hasValue(0);
     }
-
-    /** Two parts are locked and the rest is arranged anew, taken back by one undo; where all is locked that is said. */
-    @Test
-    public void theRestIsArrangedAnewBesideWhatIsLocked() throws Exception {
-        Build demo = Library.demo("harbour-watch").orElseThrow();
-        List<Placement> inside = demo.layout().placements().stream()
-                .filter(p -> p.shell().equals("base"))
-                .limit(2)
-                .map(p -> p.locked(true))
-                .toList();
-        show(demo.with(inside.get(0)).with(inside.get(1)));
-        open("pack");
-        assertThat(codes()).contains("fit.lid-clash");
-        Build before = build();
-        fire("#place", "A better arrangement of this tray");
-        assertThat(codes()).doesNotContain("fit.lid-clash");
-        assertThat(build().layout().placements()).containsAll(inside);
-        press("#undo");
-        assertThat(build()).isEqualTo(before);
-        onFx(() -> {
-            before.layout()
-                    .placements()
-                    .forEach(p -> session().does(new Edit("lock all", b -> b.with(p.locked(true)))));
-            return 0;
-        });
-        fire("#place", "A better arrangement of this tray");
-        assertThat(robot.lookup("#place-none").queryAs(Label.class).isVisible()).isTrue();
-        press("#undo");
-        assertThat(robot.lookup("#place-none").queryAs(Label.class).isVisible()).isFalse();
-    }
 }

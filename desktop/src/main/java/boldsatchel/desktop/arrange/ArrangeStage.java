@@ -23,8 +23,11 @@ import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
@@ -123,10 +126,11 @@ public final class ArrangeStage implements WorkStage {
         FlowPane tools = new FlowPane(8, 6, trays, walls, locks, look, enough, cancel);
         tools.setAlignment(Pos.CENTER_LEFT);
         cards.setId("proposals");
+        cards.setRowValignment(VPos.TOP);
         ScrollPane left = Ui.scroll(cards);
         HBox.setHgrow(left, Priority.ALWAYS);
         VBox right = new VBox(8, take, against);
-        right.setPadding(new javafx.geometry.Insets(0, 8, 0, 0));
+        right.setPadding(new Insets(0, 8, 0, 0));
         ScrollPane comparison = Ui.scroll(right);
         comparison.setMinWidth(AGAINST);
         comparison.setPrefWidth(AGAINST);
@@ -275,7 +279,7 @@ public final class ArrangeStage implements WorkStage {
         looking.ifPresent(l -> {
             Ui.present(problem, false);
             told.setText(String.format(
-                    java.util.Locale.ROOT,
+                    Locale.ROOT,
                     "Tried %,d of %,d · %d found so far; their cables are laid at the end.",
                     l.tried(),
                     2L * rounds,
