@@ -48,7 +48,7 @@ public record Reading(
         }
         all.add(lessIsBetter(
                 "outside",
-                "Takes outside",
+                "Outside",
                 e -> e.build().casing().outsideMm3() / MM3_PER_L,
                 v -> Units.format(v, 3, "l")));
         all.add(counted(Severity.STOP, "Findings: stop"));

@@ -103,7 +103,7 @@ final class AgainstPane extends VBox {
         up.getItems().setAll(all);
         across.setValue(differ.isEmpty() ? all.getFirst() : differ.getLast());
         up.setValue(differ.isEmpty() ? all.getLast() : differ.getFirst());
-        find(differ, "stands").ifPresent(across::setValue);
+        find(differ, "outside").or(() -> find(differ, "stands")).ifPresent(across::setValue);
         find(differ, "keeps-cool").ifPresent(up::setValue);
     }
 
