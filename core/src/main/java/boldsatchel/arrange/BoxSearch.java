@@ -1,6 +1,5 @@
 package boldsatchel.arrange;
 
-import boldsatchel.arrange.Piece.Turn;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
@@ -30,6 +29,9 @@ public final class BoxSearch {
     /** Beams of one width before it is doubled. */
     private static final int ROUNDS = 4;
 
+    /** Every so many rounds pieces go in one by one. */
+    private static final int SINGLES = 4;
+
     private static final double MOST_NOISE = 0.3;
     private static final double MOST_FOR_LARGE = 2;
     private static final double LEAST_FOR_LARGE = 0.2;
@@ -49,12 +51,18 @@ public final class BoxSearch {
     private final List<Piece> pieces;
     private final FreeRooms empty;
     private final double[] shortest;
+    private final double[] between;
+    private final double[] most;
     private final double[] volume;
+    private final Block[] blocks;
     private final SplittableRandom random;
     private long tries;
     private double forLarge = 1;
     private double forFlush = 1;
     private boolean fromAbove;
+    /** Blocks that are more so are not used in this round. */
+    private double hollowest = Double.POSITIVE_INFINITY;
+
     private State best;
 
     /**
@@ -74,10 +82,14 @@ public final class BoxSearch {
         this.pieces = List.copyOf(pieces);
         random = new SplittableRandom(seed);
         shortest = pieces.stream().mapToDouble(Piece::shortest).toArray();
+        between = pieces.stream().mapToDouble(Piece::middling).toArray();
+        most = pieces.stream().mapToDouble(Piece::longest).toArray();
         volume = pieces.stream().mapToDouble(Piece::volume).toArray();
+        blocks = Block.of(this.pieces, room).toArray(Block[]::new);
         empty = new FreeRooms(room.x(), room.y(), room.z());
         State none = new State(empty, all(), 0, null);
-        taken.forEach(b -> empty.take(b, none.shortest(), none.least()));
+        FreeRooms.Use use = none.use();
+        taken.forEach(b -> empty.take(b, use));
         best = none;
     }
 
@@ -118,36 +130,44 @@ public final class BoxSearch {
             return least;
         }
 
-        double least() {
+        /** What a room must have for any piece that is left. */
+        FreeRooms.Use use() {
+            double thin = Double.POSITIVE_INFINITY;
+            double middling = Double.POSITIVE_INFINITY;
+            double longest = Double.POSITIVE_INFINITY;
             double least = Double.POSITIVE_INFINITY;
             for (long l = left; l != 0; l &= l - 1) {
-                least = Math.min(least, volume[Long.numberOfTrailingZeros(l)]);
+                int i = Long.numberOfTrailingZeros(l);
+                thin = Math.min(thin, shortest[i]);
+                middling = Math.min(middling, between[i]);
+                longest = Math.min(longest, most[i]);
+                least = Math.min(least, volume[i]);
             }
-            return least;
+            return new FreeRooms.Use(thin, middling, longest, least);
         }
 
         void put(Move move) {
-            Turn turn = pieces.get(move.piece).turns().get(move.turn);
-            Vec size = turn.size();
-            Box box = new Box(
-                    at(move.into, 0, size.x(), turn),
-                    at(move.into, 1, size.y(), turn),
-                    at(move.into, 2, size.z(), turn),
-                    size.x(),
-                    size.y(),
-                    size.z());
-            left &= ~(1L << move.piece);
-            filled += turn.volume();
-            put = new Put(new Spot(move.piece, move.turn, box), put);
+            Block block = blocks[move.block];
+            double x = at(move.into, 0, block.dx(), block);
+            double y = at(move.into, 1, block.dy(), block);
+            double z = at(move.into, 2, block.dz(), block);
+            for (Spot spot : block.spots()) {
+                put = new Put(new Spot(spot.piece(), spot.turn(), spot.box().moved(new Vec(x, y, z))), put);
+            }
+            left &= ~block.pieces();
+            filled += block.volume();
             if (left != 0) {
-                free.take(box, shortest(), least());
+                FreeRooms.Use use = use();
+                for (Spot spot : block.spots()) {
+                    free.take(spot.box().moved(new Vec(x, y, z)), use);
+                }
             }
         }
 
         /** At the wall that it has to be at, or at the end of its room that is nearer to one; low, of both ends up and down, until that was tried. */
-        private double at(int into, int axis, double size, Turn turn) {
-            boolean low = turn.walls().contains(Face.of(axis, -1));
-            boolean high = turn.walls().contains(Face.of(axis, 1));
+        private double at(int into, int axis, double size, Block block) {
+            boolean low = block.isAt(Face.of(axis, -1));
+            boolean high = block.isAt(Face.of(axis, 1));
             double toHigh = room.along(axis) - free.high(into, axis);
             boolean atHigh = high || (!low && (axis < 2 || fromAbove) && toHigh < free.low(into, axis) - TINY_MM);
             return atHigh ? free.high(into, axis) - size : free.low(into, axis);
@@ -176,16 +196,11 @@ public final class BoxSearch {
             while (moves.isEmpty() && free.count() > 0) {
                 int into = nearest();
                 double thin = shortest();
-                for (long l = left; l != 0; l &= l - 1) {
-                    int piece = Long.numberOfTrailingZeros(l);
-                    List<Turn> turns = pieces.get(piece).turns();
-                    for (int turn = 0; turn < turns.size(); turn++) {
-                        double worth = worth(turns.get(turn), into, thin);
+                for (int i = 0; i < blocks.length; i++) {
+                    if ((blocks[i].pieces() & ~left) == 0 && blocks[i].hollow() <= hollowest) {
+                        double worth = worth(blocks[i], into, thin);
                         if (worth > Double.NEGATIVE_INFINITY) {
-                            add(
-                                    moves,
-                                    new Move(piece, turn, into, worth + (noise > 0 ? noise * random.nextDouble() : 0)),
-                                    most);
+                            add(moves, new Move(i, into, worth + (noise > 0 ? noise * random.nextDouble() : 0)), most);
                         }
                     }
                 }
@@ -197,35 +212,34 @@ public final class BoxSearch {
         }
 
         /** Large and flush is good, what it leaves too thin for anything is lost; without end where it does not go in. */
-        private double worth(Turn turn, int into, double thin) {
-            Vec size = turn.size();
-            double flush = 0;
-            double sides = 0;
-            double lost = 0;
-            for (int axis = 0; axis < 3; axis++) {
-                double beside = free.size(into, axis) - size.along(axis);
-                if (beside < -TINY_MM || isOffWall(turn, into, axis)) {
-                    return Double.NEGATIVE_INFINITY;
-                }
-                double side = turn.volume() / size.along(axis);
-                sides += side;
-                flush += beside < TINY_MM ? side : 0;
-                lost += beside < thin - TINY_MM ? beside * side : 0;
+        private double worth(Block block, int into, double thin) {
+            double x = free.size(into, 0) - block.dx();
+            double y = free.size(into, 1) - block.dy();
+            double z = free.size(into, 2) - block.dz();
+            if (x < -TINY_MM || y < -TINY_MM || z < -TINY_MM) {
+                return Double.NEGATIVE_INFINITY;
             }
-            return forLarge * Math.log(turn.volume())
-                    + forFlush * flush / sides
-                    - LOST * lost / turn.volume()
-                    + AT_WALL * turn.walls().size();
+            if (block.walls() > 0
+                    && (isOffWall(block, into, 0) || isOffWall(block, into, 1) || isOffWall(block, into, 2))) {
+                return Double.NEGATIVE_INFINITY;
+            }
+            double flush =
+                    (x < TINY_MM ? block.yz() : 0) + (y < TINY_MM ? block.xz() : 0) + (z < TINY_MM ? block.xy() : 0);
+            double lost = (x < thin - TINY_MM ? x / block.dx() : 0)
+                    + (y < thin - TINY_MM ? y / block.dy() : 0)
+                    + (z < thin - TINY_MM ? z / block.dz() : 0)
+                    + block.hollow();
+            return forLarge * block.large() + forFlush * flush - LOST * lost + AT_WALL * block.walls();
         }
 
-        private boolean isOffWall(Turn turn, int into, int axis) {
-            return (turn.walls().contains(Face.of(axis, -1)) && free.low(into, axis) > TINY_MM)
-                    || (turn.walls().contains(Face.of(axis, 1)) && free.high(into, axis) < room.along(axis) - TINY_MM);
+        private boolean isOffWall(Block block, int into, int axis) {
+            return (block.isAt(Face.of(axis, -1)) && free.low(into, axis) > TINY_MM)
+                    || (block.isAt(Face.of(axis, 1)) && free.high(into, axis) < room.along(axis) - TINY_MM);
         }
     }
 
-    /** A piece that may go into a free room. */
-    private record Move(int piece, int turn, int into, double worth) {}
+    /** A block that may go into a free room. */
+    private record Move(int block, int into, double worth) {}
 
     private static void add(List<Move> moves, Move move, int most) {
         int at = moves.size();
@@ -255,6 +269,8 @@ public final class BoxSearch {
             forFlush = first ? 1 : MOST_FOR_FLUSH * random.nextDouble();
             double noise = first ? 0 : MOST_NOISE * random.nextDouble();
             fromAbove = round % 2 == 1;
+            // Single pieces have no hollow at all: every fourth round is theirs.
+            hollowest = round % SINGLES == SINGLES - 1 ? 0 : Block.MOST_HOLLOW;
             long before = tries;
             beam(Math.min(WIDEST, NARROW << Math.min(round / ROUNDS, 8)), noise, mostTries, stop);
             // Where nothing can be put anywhere there is nothing to try.

@@ -14,9 +14,31 @@ final class FreeRooms {
     private static final int SIX = 6;
     private static final int FEW = 24;
 
+    /**
+     * What a room must have to be of use: no piece that is still to come is less.
+     *
+     * @param thin the shortest of its sizes, mm
+     * @param middling the one between
+     * @param longest the longest
+     * @param volume mm³
+     */
+    record Use(double thin, double middling, double longest, double volume) {
+        boolean is(double a, double b, double c) {
+            double least = Math.min(a, Math.min(b, c));
+            double most = Math.max(a, Math.max(b, c));
+            return least >= thin - TINY_MM
+                    && most >= longest - TINY_MM
+                    && a + b + c - least - most >= middling - TINY_MM
+                    && a * b * c >= volume - TINY_MM;
+        }
+    }
+
     private double[] all;
     private int count;
     private double[] fresh = new double[SIX * FEW];
+    /** Of each new room, which side of the piece it lies against. */
+    private int[] sides = new int[FEW];
+
     private int freshCount;
 
     /** A room from the origin. */
@@ -66,17 +88,16 @@ final class FreeRooms {
     /**
      * Takes a box.
      *
-     * @param shortest rooms that are thinner are of no use any more
-     * @param least nor are those that are smaller, mm³
+     * @param use rooms that are less are of no use any more
      */
-    void take(Box box, double shortest, double least) {
+    void take(Box box, Use use) {
         int kept = 0;
         freshCount = 0;
         for (int i = 0; i < count; i++) {
             if (meets(i, box)) {
                 for (int axis = 0; axis < 3; axis++) {
-                    beside(i, axis, low(i, axis), box.low(axis), shortest, least);
-                    beside(i, axis, box.high(axis), high(i, axis), shortest, least);
+                    beside(i, axis, low(i, axis), box.low(axis), 2 * axis, use);
+                    beside(i, axis, box.high(axis), high(i, axis), 2 * axis + 1, use);
                 }
             } else {
                 System.arraycopy(all, SIX * i, all, SIX * kept++, SIX);
@@ -91,37 +112,53 @@ final class FreeRooms {
     }
 
     private boolean meets(int room, Box box) {
-        for (int axis = 0; axis < 3; axis++) {
-            if (box.low(axis) >= high(room, axis) - TINY_MM || box.high(axis) <= low(room, axis) + TINY_MM) {
-                return false;
-            }
-        }
-        return true;
+        int i = SIX * room;
+        return box.x() < all[i + 3] - TINY_MM
+                && box.high(0) > all[i] + TINY_MM
+                && box.y() < all[i + 4] - TINY_MM
+                && box.high(1) > all[i + 1] + TINY_MM
+                && box.z() < all[i + 5] - TINY_MM
+                && box.high(2) > all[i + 2] + TINY_MM;
     }
 
     /** What is left of a room between two heights along an axis, where that is of use. */
-    private void beside(int room, int axis, double from, double to, double shortest, double least) {
-        if (to - from < shortest - TINY_MM || volume(room) / size(room, axis) * (to - from) < least - TINY_MM) {
+    private void beside(int room, int axis, double from, double to, int side, Use use) {
+        double one = to - from;
+        double two = size(room, axis == 0 ? 1 : 0);
+        double three = size(room, axis == 2 ? 1 : 2);
+        if (!use.is(one, two, three)) {
             return;
         }
         if (fresh.length < SIX * (freshCount + 1)) {
             fresh = Arrays.copyOf(fresh, 2 * fresh.length);
+            sides = Arrays.copyOf(sides, 2 * sides.length);
         }
         System.arraycopy(all, SIX * room, fresh, SIX * freshCount, SIX);
         fresh[SIX * freshCount + axis] = from;
         fresh[SIX * freshCount + 3 + axis] = to;
+        sides[freshCount] = side;
         freshCount++;
     }
 
-    /** Whether a new room is inside one that was kept, or another new one; of two that are the same the first stays. */
+    /**
+     * Whether a new room is inside one that was kept, or another new one; of two that are the same the first stays. A new room lies against one side of the piece; what it is
+     * inside of cannot go on into the piece, so it ends at the same side: only such are compared.
+     */
     private boolean isInside(int i, int kept) {
+        int side = sides[i];
+        int axis = side / 2;
+        int end = side % 2 == 0 ? 3 + axis : axis;
+        double at = fresh[SIX * i + end];
         for (int j = 0; j < kept; j++) {
-            if (isInside(fresh, i, all, j)) {
+            if (Math.abs(all[SIX * j + end] - at) <= TINY_MM && isInside(fresh, SIX * i, all, SIX * j)) {
                 return true;
             }
         }
         for (int j = 0; j < freshCount; j++) {
-            if (i != j && isInside(fresh, i, fresh, j) && (j < i || !isInside(fresh, j, fresh, i))) {
+            if (sides[j] == side
+                    && i != j
+                    && isInside(fresh, SIX * i, fresh, SIX * j)
+                    && (j < i || !isInside(fresh, SIX * j, fresh, SIX * i))) {
                 return true;
             }
         }
@@ -129,13 +166,12 @@ final class FreeRooms {
     }
 
     private static boolean isInside(double[] a, int i, double[] b, int j) {
-        for (int axis = 0; axis < 3; axis++) {
-            if (a[SIX * i + axis] < b[SIX * j + axis] - TINY_MM
-                    || a[SIX * i + 3 + axis] > b[SIX * j + 3 + axis] + TINY_MM) {
-                return false;
-            }
-        }
-        return true;
+        return a[i] >= b[j] - TINY_MM
+                && a[i + 1] >= b[j + 1] - TINY_MM
+                && a[i + 2] >= b[j + 2] - TINY_MM
+                && a[i + 3] <= b[j + 3] + TINY_MM
+                && a[i + 4] <= b[j + 4] + TINY_MM
+                && a[i + 5] <= b[j + 5] + TINY_MM;
     }
 
     private void add(int i) {

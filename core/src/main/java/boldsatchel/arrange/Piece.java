@@ -34,6 +34,10 @@ public record Piece(List<Turn> turns) {
             return size.x() * size.y() * size.z();
         }
 
+        double longest() {
+            return Math.max(size.x(), Math.max(size.y(), size.z()));
+        }
+
         double shortest() {
             return Math.min(size.x(), Math.min(size.y(), size.z()));
         }
@@ -42,6 +46,19 @@ public record Piece(List<Turn> turns) {
     /** The least size of any turn, mm; infinite where there is none. */
     double shortest() {
         return turns.stream().mapToDouble(Turn::shortest).min().orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /** The least of the sizes between the shortest and the longest of any turn, mm; infinite where there is none. */
+    double middling() {
+        return turns.stream()
+                .mapToDouble(t -> t.size().x() + t.size().y() + t.size().z() - t.shortest() - t.longest())
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /** The least of the longest sizes of any turn, mm; infinite where there is none. */
+    double longest() {
+        return turns.stream().mapToDouble(Turn::longest).min().orElse(Double.POSITIVE_INFINITY);
     }
 
     /** The least volume, mm³; infinite where there is no turn. */

@@ -47,10 +47,7 @@ public record Reading(
                     kind::format));
         }
         all.add(lessIsBetter(
-                "outside",
-                "Outside",
-                e -> e.build().casing().outsideMm3() / MM3_PER_L,
-                v -> Units.format(v, 3, "l")));
+                "outside", "Outside", e -> e.build().casing().outsideMm3() / MM3_PER_L, v -> Units.format(v, 3, "l")));
         all.add(counted(Severity.STOP, "Findings: stop"));
         all.add(counted(Severity.WATCH, "Findings: watch"));
         return all;

@@ -74,9 +74,8 @@ public class ArrangeStageTest extends WindowHarness {
         lock("keyboard", "battery");
         assertThat(robot.lookup("#arrange-locks").queryAs(MenuButton.class).getText())
                 .startsWith("2 of");
-        List<Placement> locked = build().layout().placements().stream()
-                .filter(Placement::locked)
-                .toList();
+        List<Placement> locked =
+                build().layout().placements().stream().filter(Placement::locked).toList();
         Build held = build();
         look();
         press("#arrange-take");
