@@ -42,12 +42,11 @@ public final class Arrangements {
         Frame frame = Frame.of(
                 bare, tray, items.stream().flatMap(i -> i.ids().stream()).toList());
         Packed packed = Packed.of(bare, frame, items);
-        boolean smaller = wish.smaller() && tray.making() != Shell.Making.FOUND;
+        boolean sized = isSized(wish, tray);
         Together together = new Together(now, onlooker);
         List<List<Proposal>> sought = on(wish.threads(), wish.threads(), i -> {
             SplittableRandom random = new SplittableRandom(wish.seed() * wish.threads() + i);
-            return new Seeker(packed, items, now, smaller, random, together::offer)
-                    .seek(wish.rounds(), together::isOver);
+            return new Seeker(packed, items, now, sized, random, together::offer).seek(wish.rounds(), together::isOver);
         });
         Unbeaten merged = together.begun();
         sought.forEach(found -> found.forEach(merged::offer));
@@ -58,7 +57,7 @@ public final class Arrangements {
                 .forEach(all::offer);
         List<Proposal> found = new ArrayList<>(all.all());
         found.remove(now);
-        Pain pain = Pain.even(now.merit(), smaller);
+        Pain pain = Pain.even(now.merit(), sized);
         found.sort(Comparator.comparingDouble(p -> pain.of(p.merit())));
         return onlooker.isCancelled() ? List.of() : found;
     }
@@ -82,16 +81,21 @@ public final class Arrangements {
     }
 
     /** Why nothing is proposed, in words: proved where it can be, else what was looked for. */
-    public static String whyNone(Build build, String tray) {
-        if (items(build, build.shell(tray).orElseThrow()).isEmpty()) {
+    public static String whyNone(Build build, Wish wish) {
+        Shell tray = build.shell(wish.tray()).orElseThrow();
+        if (items(build, tray).isEmpty()) {
             return "Nothing may be moved in it: all that lies there is locked.";
         }
-        return Impossible.why(build, tray)
-                .orElseGet(() -> Merit.of(Evaluator.evaluate(build)).isSound()
-                        ? "Nothing that was found is better in anything than the build as it is."
-                        : "No arrangement was found in which everything has a place and nothing is in the way of"
-                                + " anything. There may be one all the same: look for longer, lock fewer parts, or"
-                                + " let the walls be elsewhere.");
+        Optional<String> proved = isSized(wish, tray) ? Optional.empty() : Impossible.why(build, tray);
+        return proved.orElseGet(() -> Merit.of(Evaluator.evaluate(build)).isSound()
+                ? "Nothing that was found is better in anything than the build as it is."
+                : "No arrangement was found in which everything has a place and nothing is in the way of"
+                        + " anything. There may be one all the same: look for longer, lock fewer parts, or"
+                        + " let the walls be elsewhere.");
+    }
+
+    private static boolean isSized(Wish wish, Shell tray) {
+        return wish.sized() && tray.making() != Shell.Making.FOUND;
     }
 
     /** What may be moved: no bundle with a locked part, and all that is on the table. */

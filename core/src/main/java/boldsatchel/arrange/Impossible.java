@@ -19,8 +19,7 @@ final class Impossible {
     private Impossible() {}
 
     /** The reason, in words; nothing where nothing is proved. */
-    static Optional<String> why(Build build, String trayId) {
-        Shell tray = build.shell(trayId).orElseThrow(() -> new IllegalArgumentException("no tray " + trayId));
+    static Optional<String> why(Build build, Shell tray) {
         double gap = build.brief().limits().gapMm();
         List<Item> items = Arrangements.items(build, tray);
         for (Item item : items) {

@@ -10,6 +10,9 @@ import java.util.SplittableRandom;
 /** Takes some items out of a tray and puts them in again otherwise, by chance: in another order, from another corner, turned; walls may come nearer. Not to be shared by threads. */
 final class Packer {
 
+    /** Walls may go as far away as that many times where they are. */
+    static final double MOST_TIMES = 1.5;
+
     private static final int MOST_STEP_MM = 6;
     private static final double LEAST_SIZE_MM = 5;
     /** How often one or two are taken out, and how often many, else about a quarter. */
@@ -33,34 +36,45 @@ final class Packer {
 
     private final List<Item> items;
     private final double gapMm;
-    /** Where walls may come nearer: the widest, and the space that is left to them. */
-    private final Optional<Frame> widest;
+    /** The tray as it is, where its walls may be elsewhere. */
+    private final Optional<Frame> sizedFrom;
 
     private final SplittableRandom random;
 
     /**
      * One that packs a tray.
      *
-     * @param widest the tray, where its walls may come nearer
+     * @param sizedFrom the tray as it is, where its walls may be elsewhere: then the gap is left to them too
      */
-    Packer(List<Item> items, double gapMm, Optional<Frame> widest, SplittableRandom random) {
+    Packer(List<Item> items, double gapMm, Optional<Frame> sizedFrom, SplittableRandom random) {
         this.items = items;
         this.gapMm = gapMm;
-        this.widest = widest;
+        this.sizedFrom = sizedFrom;
         this.random = random;
     }
 
     /** Some taken out and put in again; what has no place is put in first. Nothing where the walls cannot come nearer so. */
     Optional<Packed> changed(Packed from) {
         List<Integer> out = new ArrayList<>();
-        Optional<Packed> sized = widest.isPresent() && random.nextDouble() < SIZED
-                ? sized(from, widest.get(), out)
+        Optional<Packed> sized = sizedFrom.isPresent() && random.nextDouble() < SIZED
+                ? sized(from, sizedFrom.get(), out)
                 : Optional.of(from.copy());
         return sized.map(packed -> {
             takeOut(packed, out);
             fill(packed, out, random.nextDouble() < LARGEST_FIRST);
             return packed;
         });
+    }
+
+    /** In as wide a tray as may be. */
+    Packed widest(Packed from) {
+        return sizedFrom
+                .map(f -> from.in(f.sized(widest(f, 0), widest(f, 1), widest(f, 2))))
+                .orElse(from);
+    }
+
+    private static double widest(Frame frame, int axis) {
+        return Math.floor(MOST_TIMES * frame.size(axis));
     }
 
     /** All taken out and put in again. */
@@ -97,7 +111,7 @@ final class Packer {
         }
         List<Integer> order = new ArrayList<>(out);
         order.sort((a, b) -> Double.compare(key[a], key[b]));
-        Stowing stowing = Stowing.of(packed, items.size(), gapMm, widest.isPresent() ? gapMm : 0);
+        Stowing stowing = Stowing.of(packed, items.size(), gapMm, sizedFrom.isPresent() ? gapMm : 0);
         for (int i : order) {
             put(packed, i, stowing);
         }
@@ -138,7 +152,7 @@ final class Packer {
     }
 
     /** The far wall along one axis elsewhere, by whole millimetres, and what is in its way or has to be at it taken out. */
-    private Optional<Packed> sized(Packed from, Frame most, List<Integer> out) {
+    private Optional<Packed> sized(Packed from, Frame asItIs, List<Integer> out) {
         int axis = random.nextInt(3);
         int step = (random.nextDouble() < WIDER ? 1 : -1) * (1 + random.nextInt(MOST_STEP_MM));
         double[] size = {
@@ -147,10 +161,10 @@ final class Packer {
         size[axis] = Math.floor(size[axis] + step);
         boolean isFixedThere =
                 from.frame().fixed().stream().anyMatch(r -> r.kind == Room.Kind.BODY && r.high[axis] > size[axis]);
-        if (size[axis] < LEAST_SIZE_MM || size[axis] > most.size(axis) || isFixedThere) {
+        if (size[axis] < LEAST_SIZE_MM || size[axis] > MOST_TIMES * asItIs.size(axis) || isFixedThere) {
             return Optional.empty();
         }
-        Packed sized = from.in(most.sized(size[0], size[1], size[2]));
+        Packed sized = from.in(asItIs.sized(size[0], size[1], size[2]));
         int far = Face.of(axis, 1).ordinal();
         for (int i = 0; i < items.size(); i++) {
             double[] at = sized.at(i);

@@ -42,12 +42,12 @@ final class Pain {
      * All verdicts alike.
      *
      * @param was as the build is
-     * @param smaller whether volume counts
+     * @param sized whether volume counts
      */
-    static Pain even(Merit was, boolean smaller) {
+    static Pain even(Merit was, boolean sized) {
         double[] weights = new double[was.verdicts().size()];
         Arrays.fill(weights, 1);
-        return new Pain(was, smaller ? VOLUME : 0, weights);
+        return new Pain(was, sized ? VOLUME : 0, weights);
     }
 
     /** With weights by chance. */

@@ -37,14 +37,14 @@ final class Seeker {
     /**
      * One that begins with the build as it is.
      *
-     * @param smaller whether walls may come nearer
+     * @param sized whether walls may be elsewhere
      * @param found is told of each that nothing it found before beats
      */
     Seeker(
             Packed asItIs,
             List<Item> items,
             Proposal now,
-            boolean smaller,
+            boolean sized,
             SplittableRandom random,
             Consumer<Proposal> found) {
         this.asItIs = asItIs;
@@ -52,8 +52,8 @@ final class Seeker {
         this.random = random;
         this.found = found;
         double gap = now.build().brief().limits().gapMm();
-        packer = new Packer(items, gap, smaller ? Optional.of(asItIs.frame()) : Optional.empty(), random);
-        even = Pain.even(now.merit(), smaller);
+        packer = new Packer(items, gap, sized ? Optional.of(asItIs.frame()) : Optional.empty(), random);
+        even = Pain.even(now.merit(), sized);
         if (now.merit().isSound()) {
             unbeaten.offer(now);
         }
@@ -67,7 +67,7 @@ final class Seeker {
      */
     List<Proposal> seek(int rounds, BooleanSupplier stop) {
         Pain pain = even;
-        Tried from = tried(asItIs, pain);
+        Tried from = tried(asItIs.loose() > 0 ? begun(0) : asItIs, pain);
         for (int round = 0; round < rounds && !stop.getAsBoolean(); round++) {
             int inLeg = round % LEG;
             if (inLeg == 0 && round > 0) {
@@ -89,11 +89,11 @@ final class Seeker {
         return next.loose() <= from.loose() && !next.isLike(from);
     }
 
-    /** As it is, or with all packed anew. */
+    /** As it is, or with all packed anew; where that does not take all, as wide as walls may go. */
     private Packed begun(int leg) {
         Packed best = asItIs;
         for (int tries = 0; tries < BEGINNINGS && (tries == 0 || best.loose() > 0); tries++) {
-            Packed anew = packer.anew(asItIs);
+            Packed anew = packer.anew(tries < BEGINNINGS / 2 ? asItIs : packer.widest(asItIs));
             boolean isLess = anew.loose() < best.loose();
             best = isLess || (anew.loose() == best.loose() && leg % 2 == 1) ? anew : best;
         }

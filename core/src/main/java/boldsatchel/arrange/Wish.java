@@ -4,18 +4,18 @@ package boldsatchel.arrange;
  * What is to be looked for.
  *
  * @param tray id of the tray that is arranged
- * @param smaller whether its walls may come nearer; what was found as a box stays as it is
+ * @param sized whether its walls may be elsewhere, nearer rather than farther; what was found as a box stays as it is
  * @param seed of all chance
  * @param threads at work, each with chances of its own
  * @param rounds that each of them tries at most; of the same seed, threads and rounds the same is found
  */
-public record Wish(String tray, boolean smaller, long seed, int threads, int rounds) {
+public record Wish(String tray, boolean sized, long seed, int threads, int rounds) {
 
     /** Some ten seconds of a machine that is not the newest. */
     public static final int ROUNDS = 8_000;
 
     /** As it is asked for where nobody says more. */
-    public static Wish of(String tray, boolean smaller) {
-        return new Wish(tray, smaller, 1, 2, ROUNDS);
+    public static Wish of(String tray, boolean sized) {
+        return new Wish(tray, sized, 1, 2, ROUNDS);
     }
 }

@@ -40,7 +40,7 @@ final class ArrangeCommand implements Callable<Integer> {
     private static final int MOST_THREADS = 64;
     private static final double MM3_PER_L = 1e6;
 
-    /** Whether walls may come nearer. */
+    /** Whether walls may be elsewhere. */
     enum CaseSize {
         FIXED,
         FREE
@@ -54,7 +54,7 @@ final class ArrangeCommand implements Callable<Integer> {
     @SuppressWarnings("NullAway.Init")
     private Optional<String> tray;
 
-    @Option(names = "--case", defaultValue = "fixed", description = "fixed, or free: its walls may come nearer")
+    @Option(names = "--case", defaultValue = "fixed", description = "fixed, or free: as small as it takes")
     private CaseSize size = CaseSize.FIXED;
 
     @Option(names = "--seconds", paramLabel = "S", defaultValue = "10", description = "for how long (10)")
@@ -101,7 +101,7 @@ final class ArrangeCommand implements Callable<Integer> {
                 return rounds.isEmpty() && (System.nanoTime() - start) * NANOS > seconds;
             }
         });
-        String why = found.isEmpty() ? Arrangements.whyNone(build, shell.id()) : "";
+        String why = found.isEmpty() ? Arrangements.whyNone(build, wish) : "";
         List<String> files = write(found, document);
         PrintWriter out = spec.commandLine().getOut();
         Evaluation now = Evaluator.evaluate(build);

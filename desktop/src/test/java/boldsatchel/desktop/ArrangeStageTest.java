@@ -94,7 +94,7 @@ public class ArrangeStageTest extends WindowHarness {
         robot.clickOn("#arrange-look");
         until(() -> cards().size() > 1);
         robot.clickOn("#arrange-cancel");
-        until(() -> isThere("#arrange-look"));
+        assertThat(isThere("#arrange-look")).isTrue();
         settle();
         assertThat(cards()).isEmpty();
         assertThat(isThere("#arrange-enough")).isFalse();

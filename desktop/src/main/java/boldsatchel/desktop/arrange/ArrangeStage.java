@@ -61,8 +61,8 @@ public final class ArrangeStage implements WorkStage {
     private final Label problem = Ui.words("", "problem");
     private final FlowPane cards = new FlowPane(8, 8);
     private final AgainstPane against;
-    private final Latest search = Latest.only();
     private final Latest pictures = Latest.following();
+    private Latest search = Latest.only();
     private List<Proposal> proposals = List.of();
     private int chosen = -1;
     private Optional<Looking> looking = Optional.empty();
@@ -71,7 +71,7 @@ public final class ArrangeStage implements WorkStage {
     /** Whether walls may be elsewhere. */
     private enum Walls {
         STAY("walls stay where they are"),
-        NEARER("walls may come nearer");
+        SMALLEST("as small a case as it takes");
 
         private final String words;
 
@@ -245,7 +245,7 @@ public final class ArrangeStage implements WorkStage {
             return;
         }
         Build build = desk.session().build();
-        Wish wish = new Wish(tray.get().id(), walls.getValue() == Walls.NEARER, 1, 2, rounds);
+        Wish wish = new Wish(tray.get().id(), walls.getValue() == Walls.SMALLEST, 1, 2, rounds);
         Looking now = new Looking(this::watch);
         looking = Optional.of(now);
         searching(true);
@@ -254,7 +254,7 @@ public final class ArrangeStage implements WorkStage {
             looking = Optional.empty();
             searching(false);
             if (!now.isCancelled()) {
-                found(found, found.isEmpty() ? Arrangements.whyNone(build, wish.tray()) : "");
+                found(found, found.isEmpty() ? Arrangements.whyNone(build, wish) : "");
             } else {
                 refresh();
             }
@@ -299,11 +299,16 @@ public final class ArrangeStage implements WorkStage {
         trays.setDisable(is || trays.getItems().size() < 2);
     }
 
+    /** At once: what is still at work ends by itself, and nobody hears of it. */
     private void cancel() {
         looking.ifPresent(Looking::cancel);
+        looking = Optional.empty();
+        search.end();
+        search = Latest.only();
+        searching(false);
         proposals = List.of();
         chosen = -1;
-        draw();
+        refresh();
     }
 
     private void choose(int which) {
