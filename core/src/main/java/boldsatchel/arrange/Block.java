@@ -11,8 +11,8 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Some pieces, each turned in one way, side by side in a box that they nearly fill: put in as one (after Zhu, Oon, Lim and Weng, European Journal of Operational Research 218,
- * 2012, 833). A piece alone is one too. What it looks like is kept in plain numbers, as millions are compared.
+ * Some pieces, each turned in one way, side by side in a box that they nearly fill: put in as one (after Fanslau and Bortfeldt, INFORMS Journal on Computing 22,
+ * 2010, 222). A piece alone is one too. What it looks like is kept in plain numbers, as millions are compared.
  *
  * @param pieces as bits of a number
  * @param spots of its pieces, from its low corner

@@ -19,6 +19,10 @@ record Item(List<String> ids, List<Lying> ways, int flat) {
 
     static Item of(Build build, Bundle bundle) {
         List<Lying> ways = new ArrayList<>();
+        if (bundle.lies().stream().anyMatch(p -> Lying.facesUp(p.part()))) {
+            // Who looks or presses sits before it: turned it would be read from the side.
+            return new Item(bundle.ids(), List.of(new Lying(bundle, build.cooling())), 1);
+        }
         addTurned(bundle, build, ways);
         int flat = ways.size();
         if (bundle.lies().size() == 1

@@ -11,6 +11,7 @@ import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
@@ -254,6 +255,7 @@ public final class ArrangementsTest {
                 isSound(done);
                 assertThat(done.placement("block0")).isEqualTo(build.placement("block0"));
                 assertThat(apart(done, "block1", "block2")).isEqualTo(apart(build, "block1", "block2"));
+                assertThat(done.placement("keys").orElseThrow().orientation()).isEqualTo(Orientation.AS_DRAWN);
                 isSoundByForce(done, done.shell(tray.id()).orElseThrow());
             }
         }

@@ -13,8 +13,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.testng.annotations.Test;
 
@@ -34,8 +36,8 @@ public class FuzzTest {
     };
 
     private final Random random = new Random(2026);
-    private int judged;
-    private int refused;
+    private final AtomicInteger judged = new AtomicInteger();
+    private final AtomicInteger refused = new AtomicInteger();
 
     private String changed(String text) {
         return switch (random.nextInt(9)) {
@@ -105,21 +107,22 @@ public class FuzzTest {
                                 new BuildFormat.Document(Library.demo(d).orElseThrow(), Extras.NONE)),
                         BuildFormatTest.old(d)))
                 .toList();
-        List<String> slow = new ArrayList<>();
-        for (int i = 0; i < FILES; i++) {
-            String text = changed(demos.get(i % demos.size()));
-            // What hangs does so again; a machine that stands still for a while does not.
-            long seconds = seconds(text, i);
-            if (seconds >= 2) {
-                seconds = seconds(text, i);
-            }
-            if (seconds >= 2) {
-                slow.add("file " + i + ": " + seconds + " s");
-            }
-        }
+        List<String> files = IntStream.range(0, FILES)
+                .mapToObj(i -> changed(demos.get(i % demos.size())))
+                .toList();
+        List<String> slow = IntStream.range(0, FILES)
+                .parallel()
+                .mapToObj(i -> {
+                    // What hangs does so again; a machine that stands still for a while does not.
+                    long seconds = seconds(files.get(i), i);
+                    seconds = seconds >= 2 ? seconds(files.get(i), i) : seconds;
+                    return seconds >= 2 ? "file " + i + ": " + seconds + " s" : "";
+                })
+                .filter(s -> !s.isEmpty())
+                .toList();
         assertThat(slow).as("files that hang").isEmpty();
-        assertThat(judged).isGreaterThan(FILES / 10);
-        assertThat(refused).isGreaterThan(FILES / 10);
+        assertThat(judged.get()).isGreaterThan(FILES / 10);
+        assertThat(refused.get()).isGreaterThan(FILES / 10);
     }
 
     /** How long a file takes to be refused in words or judged. */
@@ -127,10 +130,10 @@ public class FuzzTest {
         long began = System.nanoTime();
         try {
             judge(BuildFormat.read(text), i);
-            judged++;
+            judged.incrementAndGet();
         } catch (FormatException e) {
             assertThat(e.getMessage()).as("file " + i).isNotBlank().doesNotContain("REDACTED", "boldsatchel.", "java.");
-            refused++;
+            refused.incrementAndGet();
         } catch (RuntimeException | StackOverflowError e) {
             fail("file " + i + ": " + e, e);
         }

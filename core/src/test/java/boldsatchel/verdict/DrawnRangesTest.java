@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.IntStream;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -52,11 +53,14 @@ public class DrawnRangesTest {
     public void aRangeIsAsWideAsDrawsAre(String name, Build build) {
         Evaluation evaluation = Evaluator.evaluate(build);
         Map<String, double[]> drawn = new HashMap<>();
+        List<List<Verdict>> draws = IntStream.range(0, DRAWS)
+                .parallel()
+                .mapToObj(i -> Evaluator.evaluate(Draws.of(build, name.hashCode() * 1_000_003L + i))
+                        .verdicts())
+                .toList();
         for (int i = 0; i < DRAWS; i++) {
             int at = i;
-            Evaluator.evaluate(Draws.of(build, name.hashCode() * 1_000_003L + i))
-                    .verdicts()
-                    .forEach(v -> drawn.computeIfAbsent(v.kind().id(), k -> new double[DRAWS])[at] = v.value());
+            draws.get(i).forEach(v -> drawn.computeIfAbsent(v.kind().id(), k -> new double[DRAWS])[at] = v.value());
         }
         for (Verdict v : evaluation.verdicts()) {
             double[] values = Objects.requireNonNull(drawn.get(v.kind().id()));

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -136,6 +137,10 @@ final class ArrangeCommand implements Callable<Integer> {
         if (rounds.filter(r -> r < 1).isPresent()) {
             throw new Main.UserException("--rounds is 1 or more.");
         }
+        if (folder.isPresent()) {
+            // Before the search, not after it.
+            Main.mayWrite(folder.get(), Set.of(name(0)), replace);
+        }
     }
 
     private Shell shell(Build build) throws Main.UserException {
@@ -158,14 +163,17 @@ final class ArrangeCommand implements Callable<Integer> {
         }
         Map<String, byte[]> files = new LinkedHashMap<>();
         for (int i = 0; i < found.size(); i++) {
-            String name = String.format(Locale.ROOT, "proposal-%02d%s", i + 1, BuildStore.ENDING);
             String text =
                     BuildFormat.write(new BuildFormat.Document(found.get(i).build(), document.extras()));
-            files.put(name, text.getBytes(StandardCharsets.UTF_8));
+            files.put(name(i), text.getBytes(StandardCharsets.UTF_8));
         }
         return Main.written(folder.get(), files, replace).stream()
                 .map(Path::toString)
                 .toList();
+    }
+
+    private static String name(int proposal) {
+        return String.format(Locale.ROOT, "proposal-%02d%s", proposal + 1, BuildStore.ENDING);
     }
 
     private static void print(PrintWriter out, String name, Evaluation evaluation) {

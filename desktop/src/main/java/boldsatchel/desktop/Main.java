@@ -21,6 +21,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
@@ -202,19 +203,24 @@ public final class Main implements Callable<Integer> {
 
     /** Writes files into a folder, over those of the same names only where that was said. */
     static List<Path> written(Path folder, Map<String, byte[]> files, boolean replace) throws UserException {
-        if (folder.toString().isBlank()) {
-            throw new UserException("--to needs the name of a folder.");
-        }
-        List<String> taken = BookStore.taken(folder, files.keySet());
-        if (!taken.isEmpty() && !replace) {
-            throw new UserException(folder + ": " + String.join(", ", taken)
-                    + (taken.size() == 1 ? " is" : " are")
-                    + " there already. Choose another folder, or say --replace.");
-        }
+        mayWrite(folder, files.keySet(), replace);
         try {
             return BookStore.write(folder, files, (name, done) -> true);
         } catch (BuildStore.StoreException e) {
             throw new UserException(e.getMessage());
+        }
+    }
+
+    /** Whether files of some names may be written into a folder; says why not. */
+    static void mayWrite(Path folder, Set<String> names, boolean replace) throws UserException {
+        if (folder.toString().isBlank()) {
+            throw new UserException("--to needs the name of a folder.");
+        }
+        List<String> taken = BookStore.taken(folder, names);
+        if (!taken.isEmpty() && !replace) {
+            throw new UserException(folder + ": " + String.join(", ", taken)
+                    + (taken.size() == 1 ? " is" : " are")
+                    + " there already. Choose another folder, or say --replace.");
         }
     }
 

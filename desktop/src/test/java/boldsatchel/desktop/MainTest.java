@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
+import boldsatchel.machine.Body;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
+import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
 import boldsatchel.standins.SampleLog;
 import java.io.BufferedReader;
@@ -59,10 +63,40 @@ public class MainTest {
     @Test
     public void aSoundBuildExitsZero() throws IOException {
         Path file = Files.createTempFile("sound", ".satchel.json");
-        Files.writeString(
-                file,
-                BuildFormat.write(new BuildFormat.Document(boldsatchel.machine.Build.empty("sound"), Extras.NONE)));
+        Files.writeString(file, BuildFormat.write(new BuildFormat.Document(Build.empty("sound"), Extras.NONE)));
         assertThat(run("check", file.toString()).code()).isZero();
+        Files.delete(file);
+    }
+
+    /** Proposals are files that can be judged; those of an earlier search are written over only where that is said. */
+    @Test
+    public void proposalsAreBuildFiles() throws IOException {
+        Path folder = Files.createTempDirectory("proposals");
+        String[] args = {"arrange", "demo:harbour-watch", "--rounds", "150", "--json", "--to", folder.toString()};
+        Ran ran = run(args);
+        assertThat(ran.code()).isZero();
+        assertThat(ran.out())
+                .contains("\"asItIs\"", "\"proposals\"", "\"moved\"", "\"file\"", "proposal-01.satchel.json");
+        Ran judged = run("check", folder.resolve("proposal-01.satchel.json").toString());
+        assertThat(judged.out()).contains("Packs").doesNotContain("fit.lid-clash");
+        Ran again = run(args);
+        assertThat(again.code()).isEqualTo(2);
+        assertThat(again.err()).contains("there already");
+    }
+
+    /** What goes in on no account is said with the reason, and exits one. */
+    @Test
+    public void whereNothingGoesInTheReasonIsPrinted() throws IOException {
+        Build build = Library.demo("harbour-watch").orElseThrow();
+        Part large = build.part("hub").orElseThrow();
+        Build without = build.with(
+                        large.withBody(Body.block(Figure.measured(400), Figure.measured(30), Figure.measured(10))))
+                .with(build.layout().without("hub"));
+        Path file = Files.createTempFile("large", ".satchel.json");
+        Files.writeString(file, BuildFormat.write(new BuildFormat.Document(without, Extras.NONE)));
+        Ran ran = run("arrange", file.toString(), "--tray", "base", "--rounds", "20");
+        assertThat(ran.code()).isEqualTo(1);
+        assertThat(ran.out()).contains(large.name() + " is too large for Case");
         Files.delete(file);
     }
 
@@ -97,6 +131,11 @@ public class MainTest {
             {new String[] {"bench-standins", "--speed", "0"}, "--speed"},
             {new String[] {"bench-standins", "--port", "70000"}, "--port"},
             {new String[] {"demo", "elsewhere"}, "Choose one of cave-survey"},
+            {new String[] {"arrange", "demo:cave-survey", "--tray", "box"}, "There are: slab"},
+            {new String[] {"arrange", "demo:cave-survey", "--seconds", "0"}, "--seconds is more than 0"},
+            {new String[] {"arrange", "demo:cave-survey", "--threads", "0"}, "--threads is 1 to 64"},
+            {new String[] {"arrange", "demo:cave-survey", "--rounds", "0"}, "--rounds is 1 or more"},
+            {new String[] {"arrange", "demo:cave-survey", "--to", ""}, "name of a folder"},
         };
     }
 
