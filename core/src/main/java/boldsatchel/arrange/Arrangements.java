@@ -86,8 +86,9 @@ public final class Arrangements {
         if (items(build, tray).isEmpty()) {
             return "Nothing may be moved in it: all that lies there is locked.";
         }
+        Evaluation now = Evaluator.evaluate(build);
         Optional<String> proved = isSized(wish, tray) ? Optional.empty() : Impossible.why(build, tray);
-        return proved.orElseGet(() -> Merit.of(Evaluator.evaluate(build)).isSound()
+        return proved.orElseGet(() -> Merit.of(now, now).isSound()
                 ? "Nothing that was found is better in anything than the build as it is."
                 : "No arrangement was found in which everything has a place and nothing is in the way of"
                         + " anything. There may be one all the same: look for longer, lock fewer parts, or"

@@ -5,6 +5,7 @@ import boldsatchel.fit.FreePlace;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
+import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -39,15 +40,16 @@ public final class Arranger {
     }
 
     private static Build placed(Build build, Shell shell, BooleanSupplier stop) {
+        Evaluation was = Evaluator.evaluate(build);
         Build best = rest(build, shell);
-        Merit least = merit(best);
-        if (least.looseMm3() == 0 && least.wrong() <= merit(build).wrong()) {
+        Merit least = Merit.of(Evaluator.evaluate(best), was);
+        if (least.looseMm3() == 0 && least.wrong() <= Merit.of(was, was).wrong()) {
             return best;
         }
         Build boxes = rest(PartBoxes.placed(build, shell, SEED, stop), shell);
         Build again = rest(again(build, shell, stop), shell);
         for (Build other : List.of(boxes, again)) {
-            Merit merit = merit(other);
+            Merit merit = Merit.of(Evaluator.evaluate(other), was);
             if (LEAST_ILL.compare(merit, least) < 0) {
                 best = other;
                 least = merit;
@@ -56,17 +58,14 @@ public final class Arranger {
         return best;
     }
 
-    private static Merit merit(Build build) {
-        return Merit.of(Evaluator.evaluate(build));
-    }
-
     /** Taken out and put in again by chance, until all have a place. */
     private static Build again(Build build, Shell shell, BooleanSupplier stop) {
         List<Item> items = build.loose().stream()
                 .map(p -> Item.of(build, Bundle.loose(p, shell)).flatOnly())
                 .toList();
         Packed best = Packed.of(build, Frame.of(build, shell, List.of()), items);
-        Packer packer = new Packer(items, build.brief().limits().gapMm(), Optional.empty(), new SplittableRandom(SEED));
+        Packer packer =
+                new Packer(items, build.brief().limits().gapMm(), Optional.empty(), false, new SplittableRandom(SEED));
         for (int round = 0; round < MOST_ROUNDS && best.loose() > 0 && !stop.getAsBoolean(); round++) {
             Packed next = packer.changed(best).orElse(best);
             best = next.loose() <= best.loose() ? next : best;

@@ -3,6 +3,7 @@ package boldsatchel.arrange;
 import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
 import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
@@ -12,7 +13,7 @@ import java.util.List;
  *
  * @param looseMm3 of parts without a place
  * @param wrong clashes, parts outside and rooms that are not free
- * @param packs whether nothing is in the way of anything, in no posture
+ * @param packs whether nothing is in the way of anything, in no posture, and no opening, button or cable is where it cannot be that was not so before
  * @param stops findings of any kind that say stop
  * @param watches those that say watch
  * @param outsideMm3 of all trays that belong to the machine, closed
@@ -30,7 +31,15 @@ public record Merit(
     /** Volumes nearer than this share read the same. */
     private static final double SAME_VOLUME = 1e-3;
 
-    static Merit of(Evaluation evaluation) {
+    /** What nobody can build: what does not go through, is not reached, or has a cable led through it. */
+    private static final List<String> HARD = List.of("fit.", "reach.", "cable.");
+
+    /**
+     * Of one.
+     *
+     * @param was the build before, of which nothing that is said already is held against it
+     */
+    static Merit of(Evaluation evaluation, Evaluation was) {
         Build build = evaluation.build();
         FitResult fit = evaluation.of(FitResult.class);
         double depth = evaluation.verdict(Verdict.Kind.PACKS).value();
@@ -41,11 +50,24 @@ public record Merit(
                         .mapToDouble(p -> p.body().bounds().volume())
                         .sum(),
                 wrong,
-                wrong == 0 && !(depth < 0),
+                wrong == 0 && !(depth < 0) && !isHardWhereItWasNot(evaluation, was),
                 count(evaluation, Severity.STOP),
                 count(evaluation, Severity.WATCH),
                 build.casing().outsideMm3(),
                 evaluation.verdicts());
+    }
+
+    private static boolean isHardWhereItWasNot(Evaluation evaluation, Evaluation was) {
+        return evaluation.findings().stream()
+                .filter(Merit::isHard)
+                .anyMatch(f -> was.findings().stream()
+                        .filter(Merit::isHard)
+                        .noneMatch(
+                                w -> w.code().equals(f.code()) && w.subjects().equals(f.subjects())));
+    }
+
+    private static boolean isHard(Finding finding) {
+        return finding.severity() == Severity.STOP && HARD.stream().anyMatch(finding.code()::startsWith);
     }
 
     private static long count(Evaluation evaluation, Severity severity) {

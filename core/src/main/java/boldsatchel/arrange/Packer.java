@@ -10,8 +10,8 @@ import java.util.SplittableRandom;
 /** Takes some items out of a tray and puts them in again otherwise, by chance: in another order, from another corner, turned; walls may come nearer. Not to be shared by threads. */
 final class Packer {
 
-    /** Walls may go as far away as that many times where they are. */
-    static final double MOST_TIMES = 1.5;
+    /** Where the parts do not go in else walls may go as far away as that many times where they are. */
+    private static final double MOST_TIMES = 1.5;
 
     private static final int MOST_STEP_MM = 6;
     private static final double LEAST_SIZE_MM = 5;
@@ -39,17 +39,22 @@ final class Packer {
     /** The tray as it is, where its walls may be elsewhere. */
     private final Optional<Frame> sizedFrom;
 
+    /** Whether they may go away. */
+    private final boolean mayGrow;
+
     private final SplittableRandom random;
 
     /**
      * One that packs a tray.
      *
      * @param sizedFrom the tray as it is, where its walls may be elsewhere: then the gap is left to them too
+     * @param mayGrow whether farther away than they are
      */
-    Packer(List<Item> items, double gapMm, Optional<Frame> sizedFrom, SplittableRandom random) {
+    Packer(List<Item> items, double gapMm, Optional<Frame> sizedFrom, boolean mayGrow, SplittableRandom random) {
         this.items = items;
         this.gapMm = gapMm;
         this.sizedFrom = sizedFrom;
+        this.mayGrow = mayGrow;
         this.random = random;
     }
 
@@ -73,8 +78,8 @@ final class Packer {
                 .orElse(from);
     }
 
-    private static double widest(Frame frame, int axis) {
-        return Math.floor(MOST_TIMES * frame.size(axis));
+    private double widest(Frame frame, int axis) {
+        return mayGrow ? Math.floor(MOST_TIMES * frame.size(axis)) : frame.size(axis);
     }
 
     /** All taken out and put in again. */
@@ -161,7 +166,7 @@ final class Packer {
         size[axis] = Math.floor(size[axis] + step);
         boolean isFixedThere =
                 from.frame().fixed().stream().anyMatch(r -> r.kind == Room.Kind.BODY && r.high[axis] > size[axis]);
-        if (size[axis] < LEAST_SIZE_MM || size[axis] > MOST_TIMES * asItIs.size(axis) || isFixedThere) {
+        if (size[axis] < LEAST_SIZE_MM || size[axis] > widest(asItIs, axis) || isFixedThere) {
             return Optional.empty();
         }
         Packed sized = from.in(asItIs.sized(size[0], size[1], size[2]));

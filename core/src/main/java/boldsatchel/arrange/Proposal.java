@@ -21,7 +21,7 @@ public record Proposal(Evaluation was, Evaluation evaluation, Merit merit) {
 
     /** One, judged. */
     static Proposal of(Evaluation was, Evaluation evaluation) {
-        return new Proposal(was, evaluation, Merit.of(evaluation));
+        return new Proposal(was, evaluation, Merit.of(evaluation, was));
     }
 
     /** The build as it would be. */

@@ -52,7 +52,8 @@ final class Seeker {
         this.random = random;
         this.found = found;
         double gap = now.build().brief().limits().gapMm();
-        packer = new Packer(items, gap, sized ? Optional.of(asItIs.frame()) : Optional.empty(), random);
+        Optional<Frame> sizedFrom = sized ? Optional.of(asItIs.frame()) : Optional.empty();
+        packer = new Packer(items, gap, sizedFrom, !now.merit().isSound(), random);
         even = Pain.even(now.merit(), sized);
         if (now.merit().isSound()) {
             unbeaten.offer(now);

@@ -321,7 +321,8 @@ public final class ArrangementsTest {
     @Test
     public void noProposalIsBeatenByTheBuildAsItIs() {
         Build build = demo("orchard-ledger");
-        Merit now = Merit.of(Evaluator.evaluate(build));
+        Evaluation was = Evaluator.evaluate(build);
+        Merit now = Merit.of(was, was);
         for (Proposal proposal : find(build, new Wish("base", false, 3, 1, 400))) {
             assertThat(now.beats(proposal.merit())).isFalse();
             assertThat(now.readsLike(proposal.merit())).isFalse();

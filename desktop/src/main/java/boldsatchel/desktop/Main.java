@@ -77,6 +77,7 @@ public final class Main implements Callable<Integer> {
     /** Runs a command line; the exit code. */
     static int run(String[] args, PrintWriter out, PrintWriter err) {
         return new CommandLine(new Main())
+                .setCaseInsensitiveEnumValuesAllowed(true)
                 .setOut(out)
                 .setErr(err)
                 .setExecutionExceptionHandler((e, line, parsed) -> {

@@ -321,8 +321,8 @@ public class WindowTest extends WindowHarness {
 
     @Test
     public void everyStageCanBeReachedByKey() {
-        List<String> probes =
-                List.of("#limit-hours", "#library", "#ladder", "#harness", "#bench-tests", "#plan", "#page");
+        List<String> probes = List.of(
+                "#limit-hours", "#library", "#ladder", "#harness", "#bench-tests", "#plan", "#arrange-look", "#page");
         for (int i = 0; i < probes.size(); i++) {
             KeyCode digit = KeyCode.getKeyCode(String.valueOf(i + 1));
             robot.press(KeyCode.ALT, digit).release(digit, KeyCode.ALT);
