@@ -53,7 +53,8 @@ public final class Arrangements {
         List<Proposal> bareOnes = new ArrayList<>(merged.all());
         bareOnes.remove(now);
         Unbeaten all = together.begun();
-        on(wish.threads(), bareOnes.size(), i -> relaid(bareOnes.get(i), laid, onlooker))
+        on(wish.threads(), bareOnes.size(), i -> relaid(bareOnes.get(i), laid, onlooker)).stream()
+                .filter(p -> p.merit().isSound())
                 .forEach(all::offer);
         List<Proposal> found = new ArrayList<>(all.all());
         found.remove(now);
