@@ -23,9 +23,6 @@ final class Stowing {
      * @param fromHigh by axis, whether the far wall is where it begins
      */
     record Order(List<Integer> axes, List<Boolean> fromHigh) {
-        /** Low, then at the front, then at the left. */
-        static final Order LOW = new Order(List.of(2, 1, 0), List.of(false, false, false));
-
         boolean isBefore(double[] a, double[] b) {
             for (int axis : axes) {
                 if (Math.abs(a[axis] - b[axis]) > TINY_MM) {

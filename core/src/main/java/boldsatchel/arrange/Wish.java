@@ -13,9 +13,4 @@ public record Wish(String tray, boolean sized, long seed, int threads, int round
 
     /** Some ten seconds of a machine that is not the newest. */
     public static final int ROUNDS = 8_000;
-
-    /** As it is asked for where nobody says more. */
-    public static Wish of(String tray, boolean sized) {
-        return new Wish(tray, sized, 1, 2, ROUNDS);
-    }
 }

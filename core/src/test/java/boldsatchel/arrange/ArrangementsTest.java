@@ -204,7 +204,7 @@ public final class ArrangementsTest {
         for (Placement at : build.layout().placements()) {
             build = build.with(at.locked(true));
         }
-        assertThat(find(build, Wish.of("base", false))).isEmpty();
+        assertThat(find(build, new Wish("base", false, 1, 2, ROUNDS))).isEmpty();
     }
 
     private static Build onTheTable(Shell tray, Part... parts) {
