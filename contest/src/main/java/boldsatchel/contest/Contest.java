@@ -3,6 +3,8 @@ package boldsatchel.contest;
 import boldsatchel.arrange.BoxSearch;
 import boldsatchel.arrange.Piece;
 import boldsatchel.geometry.Vec;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -36,20 +38,21 @@ public final class Contest {
         if (both) {
             GeneralSolver.load();
         }
-        System.out.println("| boxes | fill | ours: solved | median s | slowest s | general solver: solved | median s |");
-        System.out.println("|---|---|---|---|---|---|---|");
+        PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
+        out.println("| boxes | fill | ours: solved | median s | slowest s | general solver: solved | median s |");
+        out.println("|---|---|---|---|---|---|---|");
         for (int count : COUNTS) {
             for (double fill : FILLS) {
                 boolean isAsked = args.length < 6
                         || (count == Integer.parseInt(args[4]) && fill == Double.parseDouble(args[5]));
                 if (isAsked) {
-                    row(count, fill, seconds, seeds, threads, both);
+                    row(out, count, fill, seconds, seeds, threads, both);
                 }
             }
         }
     }
 
-    private static void row(int count, double fill, double seconds, int seeds, int threads, boolean both) {
+    private static void row(PrintWriter out, int count, double fill, double seconds, int seeds, int threads, boolean both) {
         List<Boxes> all = new ArrayList<>();
         for (int seed = 0; seed < seeds; seed++) {
             all.add(Boxes.cut(1000L * count + seed, count, fill, true));
@@ -58,7 +61,7 @@ public final class Contest {
         List<Double> ours = timed(all.size(), i -> isSolved(all.get(i), seconds, threads, i));
         List<Double> others =
                 both ? timed(all.size(), i -> GeneralSolver.solves(all.get(i), seconds, threads, i)) : List.of();
-        System.out.printf(
+        out.printf(
                 Locale.ROOT,
                 "| %d | %.0f %% | %d of %d | %s | %s | %s | %s |%n",
                 count,

@@ -7,6 +7,7 @@ import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * What is to be said for and against an arrangement.
@@ -31,6 +32,9 @@ public record Merit(
     /** Volumes nearer than this share read the same. */
     private static final double SAME_VOLUME = 1e-3;
 
+    /** A verdict without a value is worse than any. */
+    private static final double UNKNOWN = -1e6;
+
     /** What nobody can build: what does not go through, is not reached, or has a cable led through it. */
     private static final List<String> HARD = List.of("fit.", "reach.", "cable.");
 
@@ -50,20 +54,11 @@ public record Merit(
                         .mapToDouble(p -> p.body().bounds().volume())
                         .sum(),
                 wrong,
-                wrong == 0 && !(depth < 0) && !isHardWhereItWasNot(evaluation, was),
+                wrong == 0 && !(depth < 0) && evaluation.beyond(was).stream().noneMatch(Merit::isHard),
                 count(evaluation, Severity.STOP),
                 count(evaluation, Severity.WATCH),
                 build.casing().outsideMm3(),
                 evaluation.verdicts());
-    }
-
-    private static boolean isHardWhereItWasNot(Evaluation evaluation, Evaluation was) {
-        return evaluation.findings().stream()
-                .filter(Merit::isHard)
-                .anyMatch(f -> was.findings().stream()
-                        .filter(Merit::isHard)
-                        .noneMatch(
-                                w -> w.code().equals(f.code()) && w.subjects().equals(f.subjects())));
     }
 
     private static boolean isHard(Finding finding) {
@@ -83,27 +78,35 @@ public record Merit(
 
     /** Whether it is no worse in anything that a builder reads, and better in something. */
     boolean beats(Merit other) {
-        boolean better =
-                stops < other.stops || watches < other.watches || outsideMm3 < other.outsideMm3 * (1 - SAME_VOLUME);
-        boolean worse =
-                stops > other.stops || watches > other.watches || outsideMm3 > other.outsideMm3 * (1 + SAME_VOLUME);
-        for (int i = 0; i < verdicts.size(); i++) {
-            double by = good(verdicts.get(i)) - good(other.verdicts.get(i));
-            better |= by > 0;
-            worse |= by < 0;
-        }
-        return better && !worse;
+        return against(other).anyMatch(s -> s > 0) && against(other).noneMatch(s -> s < 0);
     }
 
     /** Whether both read the same. */
     boolean readsLike(Merit other) {
-        boolean same = stops == other.stops
-                && watches == other.watches
-                && Math.abs(outsideMm3 - other.outsideMm3) <= SAME_VOLUME * other.outsideMm3;
+        return against(other).allMatch(s -> s == 0);
+    }
+
+    /** For all that is read whether it is better (1), worse (−1) or the same. */
+    private IntStream against(Merit other) {
+        double[] mine = read();
+        double[] its = other.read();
+        return IntStream.range(0, mine.length).map(i -> {
+            double same = i == mine.length - 1 ? SAME_VOLUME * other.outsideMm3 : 0;
+            double by = mine[i] - its[i];
+            return by > same ? 1 : by < -same ? -1 : 0;
+        });
+    }
+
+    /** All that a builder reads, more being better: verdicts, findings that say stop and watch, and the volume outside last. */
+    double[] read() {
+        double[] read = new double[verdicts.size() + 3];
         for (int i = 0; i < verdicts.size(); i++) {
-            same &= good(verdicts.get(i)) == good(other.verdicts.get(i));
+            read[i] = Math.max(UNKNOWN, good(verdicts.get(i)));
         }
-        return same;
+        read[read.length - 3] = -stops;
+        read[read.length - 2] = -watches;
+        read[read.length - 1] = -outsideMm3;
+        return read;
     }
 
     /** A verdict's value as it is read, more being better; a gap beyond the wanted one is no merit. */

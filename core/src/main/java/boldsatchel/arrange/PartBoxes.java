@@ -31,7 +31,7 @@ final class PartBoxes {
     private PartBoxes() {}
 
     /** A part as it takes room in one of its turns: its low corner in the piece. */
-    private record Lying(Part part, Orientation turned, Vec corner) {}
+    private record Turned(Part part, Orientation turned, Vec corner) {}
 
     /**
      * The build with as many of its loose parts in a tray as the search finds places for.
@@ -41,11 +41,11 @@ final class PartBoxes {
      */
     static Build placed(Build build, Shell shell, long seed, BooleanSupplier stop) {
         double gap = build.brief().limits().gapMm();
-        List<List<Lying>> lying = new ArrayList<>();
+        List<List<Turned>> lying = new ArrayList<>();
         List<Piece> pieces = new ArrayList<>();
         for (Part part : build.loose()) {
             if (pieces.size() < BoxSearch.MOST_PIECES) {
-                List<Lying> ways = new ArrayList<>();
+                List<Turned> ways = new ArrayList<>();
                 pieces.add(piece(part, shell, gap, ways));
                 lying.add(ways);
             }
@@ -62,7 +62,7 @@ final class PartBoxes {
                 shell.cavity().dz() + gap);
         Build found = build;
         for (BoxSearch.Spot spot : new BoxSearch(room, taken, pieces, seed).search(MOST_TRIES, stop)) {
-            Lying way = lying.get(spot.piece()).get(spot.turn());
+            Turned way = lying.get(spot.piece()).get(spot.turn());
             Vec at = spot.box().lowCorner().plus(way.corner());
             found = found.with(new Placement(way.part().id(), shell.id(), at, way.turned(), Set.of()));
         }
@@ -75,7 +75,7 @@ final class PartBoxes {
     }
 
     /** The room that a part takes, turned in plan, what must stay free beside it and standoffs below what warms among it. */
-    private static Piece piece(Part part, Shell shell, double gap, List<Lying> ways) {
+    private static Piece piece(Part part, Shell shell, double gap, List<Turned> ways) {
         List<Piece.Turn> turns = new ArrayList<>();
         Orientation turned = Orientation.AS_DRAWN;
         for (int turn = 0; turn < TURNS; turn++) {
@@ -93,7 +93,7 @@ final class PartBoxes {
             }
             Box all = FreePlace.isWarm(part) ? standing(placed.bounds(), takes, walls) : takes;
             turns.add(new Piece.Turn(new Vec(all.dx() + gap, all.dy() + gap, all.dz() + gap), walls));
-            ways.add(new Lying(part, turned, Vec.ZERO.minus(all.lowCorner())));
+            ways.add(new Turned(part, turned, Vec.ZERO.minus(all.lowCorner())));
             turned = turned.turned();
         }
         return new Piece(turns);

@@ -1,6 +1,5 @@
 package boldsatchel.arrange;
 
-import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -36,7 +35,7 @@ final class Unbeaten {
 
     /** Of the two that are most alike the later one; none that is the best of all in something. */
     private Proposal crowded() {
-        List<double[]> seen = kept.stream().map(k -> seen(k.merit())).toList();
+        List<double[]> seen = kept.stream().map(k -> k.merit().read()).toList();
         double[] low = seen.getFirst().clone();
         double[] high = seen.getFirst().clone();
         for (double[] s : seen) {
@@ -69,18 +68,6 @@ final class Unbeaten {
             }
         }
         return false;
-    }
-
-    private static double[] seen(Merit merit) {
-        double[] seen = new double[merit.verdicts().size() + 3];
-        for (int i = 0; i < merit.verdicts().size(); i++) {
-            Verdict verdict = merit.verdicts().get(i);
-            seen[i] = Math.max(-1e6, Merit.good(verdict));
-        }
-        seen[seen.length - 3] = -merit.stops();
-        seen[seen.length - 2] = -merit.watches();
-        seen[seen.length - 1] = -merit.outsideMm3();
-        return seen;
     }
 
     private static double apart(double[] a, double[] b, double[] low, double[] high) {

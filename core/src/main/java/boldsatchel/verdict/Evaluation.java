@@ -67,6 +67,16 @@ public record Evaluation(Build build, Results results, List<Verdict> verdicts, L
         return String.join(" · ", changes);
     }
 
+    /** What this one finds and another does not: of another kind, about something else, or less grave there. */
+    public List<Finding> beyond(Evaluation other) {
+        return findings.stream()
+                .filter(f -> other.findings.stream()
+                        .noneMatch(o -> o.code().equals(f.code())
+                                && o.severity() == f.severity()
+                                && o.subjects().equals(f.subjects())))
+                .toList();
+    }
+
     /** Whether anything says stop. */
     public boolean stops() {
         return verdicts.stream().anyMatch(v -> v.state() == State.STOP)

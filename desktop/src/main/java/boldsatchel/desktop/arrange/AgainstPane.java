@@ -8,7 +8,6 @@ import boldsatchel.drawing.TradeDrawing;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntConsumer;
@@ -93,7 +92,7 @@ final class AgainstPane extends VBox {
         tell();
     }
 
-    /** The two numbers that differ most between the proposals are chosen first. */
+    /** Cooling against volume or standing, where they differ; else the first and last number that do. */
     private void offer() {
         List<Reading> all = Reading.all(shown.getFirst().was());
         List<Reading> differ = all.stream()
@@ -147,21 +146,14 @@ final class AgainstPane extends VBox {
         findings("New with it", is, was);
     }
 
-    /** What one of two says and the other does not, by what it is about. */
+    /** What one of two says and the other does not. */
     private void findings(String title, Evaluation one, Evaluation other) {
-        List<String> words = new ArrayList<>();
-        for (Finding f : one.findings()) {
-            boolean isSaid = other.findings().stream()
-                    .anyMatch(o -> o.code().equals(f.code())
-                            && o.severity() == f.severity()
-                            && o.subjects().equals(f.subjects()));
-            if (f.severity() != Severity.NOTE && !isSaid) {
-                words.add(f.severity().words() + ": " + f.message());
-            }
-        }
-        if (!words.isEmpty()) {
+        List<Finding> said = one.beyond(other).stream()
+                .filter(f -> f.severity() != Severity.NOTE)
+                .toList();
+        if (!said.isEmpty()) {
             findings.getChildren().add(Ui.label(title, "section"));
-            words.forEach(w -> findings.getChildren().add(Ui.words(w, "body")));
+            said.forEach(f -> findings.getChildren().add(Ui.words(f.severity().words() + ": " + f.message(), "body")));
         }
     }
 }
