@@ -21,7 +21,7 @@ final class Impossible {
     /** The reason, in words; nothing where nothing is proved. */
     static Optional<String> why(Build build, Shell tray) {
         double gap = build.brief().limits().gapMm();
-        List<Item> items = Arrangements.items(build, tray);
+        List<Item> items = Start.items(build, tray, Change.NONE);
         for (Item item : items) {
             if (item.ways().stream().noneMatch(w -> fits(w, tray))) {
                 return Optional.of(name(build, item) + " is too large for " + tray.name() + ", " + size(tray)

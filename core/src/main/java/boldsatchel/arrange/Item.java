@@ -27,14 +27,18 @@ record Item(List<String> ids, List<Lying> ways, int flat) {
         int flat = ways.size();
         if (bundle.lies().size() == 1
                 && Lying.isTumbled(bundle.lies().getFirst().part())) {
-            Face up = bundle.lies().getFirst().placement().orientation().up();
-            for (Face face : Face.ALL) {
-                if (face != up) {
-                    addTurned(bundle.tumbled(new Orientation(face, 0)), build, ways);
-                }
-            }
+            addTumbled(build, bundle, ways);
         }
         return new Item(bundle.ids(), List.copyOf(ways), flat);
+    }
+
+    private static void addTumbled(Build build, Bundle bundle, List<Lying> ways) {
+        Face up = bundle.lies().getFirst().placement().orientation().up();
+        for (Face face : Face.ALL) {
+            if (face != up) {
+                addTurned(bundle.tumbled(new Orientation(face, 0)), build, ways);
+            }
+        }
     }
 
     private static void addTurned(Bundle bundle, Build build, List<Lying> ways) {
@@ -43,6 +47,16 @@ record Item(List<String> ids, List<Lying> ways, int flat) {
             ways.add(new Lying(turned, build.cooling()));
             turned = turned.turned();
         }
+    }
+
+    /** One that lies as nothing of its kind usually does: a part alone on whichever side, or what is looked at or pressed turned in plan. */
+    static Item anyWay(Build build, Bundle bundle) {
+        List<Lying> ways = new ArrayList<>();
+        addTurned(bundle, build, ways);
+        if (bundle.lies().stream().noneMatch(p -> Lying.facesUp(p.part()))) {
+            addTumbled(build, bundle, ways);
+        }
+        return new Item(bundle.ids(), List.copyOf(ways), ways.size());
     }
 
     /** The same without those with another face up. */

@@ -61,7 +61,8 @@ public record Merit(
                 evaluation.verdicts());
     }
 
-    private static boolean isHard(Finding finding) {
+    /** Whether nobody can build it so. */
+    static boolean isHard(Finding finding) {
         return finding.severity() == Severity.STOP && HARD.stream().anyMatch(finding.code()::startsWith);
     }
 

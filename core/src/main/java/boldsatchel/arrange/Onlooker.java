@@ -12,8 +12,9 @@ public interface Onlooker {
      * One more was tried.
      *
      * @param rounds of all threads until now
+     * @param most that will be tried
      */
-    default void tried(long rounds) {}
+    default void tried(long rounds, long most) {}
 
     /** What was found so far and nothing beats; cables are not laid in them yet. */
     default void found(List<Proposal> proposals) {}

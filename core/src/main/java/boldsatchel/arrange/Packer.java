@@ -82,6 +82,21 @@ final class Packer {
         return mayGrow ? Math.floor(MOST_TIMES * frame.size(axis)) : frame.size(axis);
     }
 
+    /** What has no place put in beside what has one. */
+    Packed completed(Packed from) {
+        List<Integer> out = new ArrayList<>();
+        for (int i = 0; i < items.size(); i++) {
+            if (from.at(i) == null) {
+                out.add(i);
+            }
+        }
+        Packed completed = from.copy();
+        if (!out.isEmpty()) {
+            fill(completed, out, true);
+        }
+        return completed;
+    }
+
     /** All taken out and put in again. */
     Packed anew(Packed from) {
         Packed anew = from.copy();

@@ -59,9 +59,14 @@ final class Pain {
         return new Pain(was, volume * random.nextDouble(), other);
     }
 
+    /** Of an arrangement in which something has no place, mm³: it is not judged, as all with places are better. */
+    static double loose(double mm3) {
+        return LOOSE + mm3;
+    }
+
     double of(Merit merit) {
         List<Verdict> verdicts = merit.verdicts();
-        double pain = merit.looseMm3() > 0 ? LOOSE + merit.looseMm3() : 0;
+        double pain = merit.looseMm3() > 0 ? loose(merit.looseMm3()) : 0;
         pain += WRONG * merit.wrong() + (merit.packs() ? 0 : WRONG);
         pain += STOP * merit.stops() + WATCH * merit.watches();
         pain += was.outsideMm3() > 0 ? volume * merit.outsideMm3() / was.outsideMm3() : 0;

@@ -16,12 +16,13 @@ import java.util.Optional;
  * @param was the build as it is
  * @param evaluation of the build as it would be
  * @param merit what is to be said for and against it
+ * @param change made of the build first
  */
-public record Proposal(Evaluation was, Evaluation evaluation, Merit merit) {
+public record Proposal(Evaluation was, Evaluation evaluation, Merit merit, Change change) {
 
     /** One, judged. */
-    static Proposal of(Evaluation was, Evaluation evaluation) {
-        return new Proposal(was, evaluation, Merit.of(evaluation, was));
+    static Proposal of(Evaluation was, Evaluation evaluation, Change change) {
+        return new Proposal(was, evaluation, Merit.of(evaluation, was), change);
     }
 
     /** The build as it would be. */
@@ -44,9 +45,10 @@ public record Proposal(Evaluation was, Evaluation evaluation, Merit merit) {
             return new Attempt.Refused(
                     "Parts or case are not what they were when this was found. Undo that, or look again.");
         }
+        Build changed = change.of(now);
         List<Placement> places = new ArrayList<>();
         for (Placement to : build().layout().placements()) {
-            Optional<Placement> lies = now.placement(to.part());
+            Optional<Placement> lies = changed.placement(to.part());
             Placement at = lies.map(p -> p.at(to.at()).turned(to.orientation())).orElse(to);
             if (lies.filter(p -> p.locked() && !p.equals(at)).isPresent()) {
                 return new Attempt.Refused(
@@ -56,6 +58,6 @@ public record Proposal(Evaluation was, Evaluation evaluation, Merit merit) {
             places.add(at);
         }
         Layout layout = new Layout(places, build().layout().cables());
-        return new Attempt.Allowed(new Edit(name, b -> b.with(layout).with(build().casing())));
+        return new Attempt.Allowed(new Edit(name, b -> change.of(b).with(layout).with(build().casing())));
     }
 }

@@ -32,12 +32,12 @@ final class Room {
                 kind, new double[] {box.x(), box.y(), box.z()}, new double[] {box.high(0), box.high(1), box.high(2)});
     }
 
-    /** The space that two of them want between them, mm; negative where they may be in one another. */
-    double apart(Room other, double gapMm) {
-        if (kind == Kind.OPEN || other.kind == Kind.OPEN) {
-            return kind == Kind.BODY || other.kind == Kind.BODY ? 0 : -1;
+    /** The space that rooms of two kinds want between them, mm; negative where they may be in one another. */
+    static double apart(Kind one, Kind other, double gapMm) {
+        if (one == Kind.OPEN || other == Kind.OPEN) {
+            return one == Kind.BODY || other == Kind.BODY ? 0 : -1;
         }
-        return kind == Kind.FILLED || other.kind == Kind.FILLED ? 0 : gapMm;
+        return one == Kind.FILLED || other == Kind.FILLED ? 0 : gapMm;
     }
 
     Room moved(double[] by) {

@@ -22,42 +22,32 @@ final class Seeker {
     private static final double FIRST_WARMTH = 1;
     private static final double LAST_WARMTH = 0.03;
 
+    private final Start start;
     private final Packed asItIs;
     private final Packer packer;
-    private final Proposal now;
     private final Pain even;
     private final SplittableRandom random;
     private final Consumer<Proposal> found;
     private final Evaluator evaluator = new Evaluator();
-    private final Unbeaten unbeaten = new Unbeaten();
+    private final Unbeaten unbeaten;
 
     /** Judged, with what is to be borne with it. */
     private record Tried(Packed packed, double pain) {}
 
     /**
-     * One that begins with the build as it is.
+     * One that begins there.
      *
-     * @param sized whether walls may be elsewhere
      * @param found is told of each that nothing it found before beats
      */
-    Seeker(
-            Packed asItIs,
-            List<Item> items,
-            Proposal now,
-            boolean sized,
-            SplittableRandom random,
-            Consumer<Proposal> found) {
-        this.asItIs = asItIs;
-        this.now = now;
+    Seeker(Start start, SplittableRandom random, Consumer<Proposal> found) {
+        this.start = start;
         this.random = random;
         this.found = found;
-        double gap = now.build().brief().limits().gapMm();
-        Optional<Frame> sizedFrom = sized ? Optional.of(asItIs.frame()) : Optional.empty();
-        packer = new Packer(items, gap, sizedFrom, !now.merit().isSound(), random);
-        even = Pain.even(now.merit(), sized);
-        if (now.merit().isSound()) {
-            unbeaten.offer(now);
-        }
+        asItIs = start.packed();
+        Optional<Frame> sizedFrom = start.sized() ? Optional.of(asItIs.frame()) : Optional.empty();
+        packer = new Packer(start.items(), start.gapMm(), sizedFrom, !start.packs(), random);
+        even = start.pain();
+        unbeaten = start.begun();
     }
 
     /**
@@ -68,7 +58,7 @@ final class Seeker {
      */
     List<Proposal> seek(int rounds, BooleanSupplier stop) {
         Pain pain = even;
-        Tried from = tried(asItIs.loose() > 0 ? begun(0) : asItIs, pain);
+        Tried from = tried(begun(0), pain);
         for (int round = 0; round < rounds && !stop.getAsBoolean(); round++) {
             int inLeg = round % LEG;
             if (inLeg == 0 && round > 0) {
@@ -83,17 +73,17 @@ final class Seeker {
                 from = isBorne ? tried : from;
             }
         }
-        return unbeaten.all().stream().filter(p -> !p.equals(now)).toList();
+        return start.foundIn(unbeaten);
     }
 
     private static boolean isWorthATry(Packed next, Packed from) {
         return next.loose() <= from.loose() && !next.isLike(from);
     }
 
-    /** As it is, or with all packed anew; where that does not take all, as wide as walls may go. */
+    /** As it is, with what lies nowhere put in beside it, or with all packed anew; where that does not take all, as wide as walls may go. */
     private Packed begun(int leg) {
-        Packed best = asItIs;
-        for (int tries = 0; tries < BEGINNINGS && (tries == 0 || best.loose() > 0); tries++) {
+        Packed best = leg == 0 ? packer.completed(asItIs) : asItIs;
+        for (int tries = 0; tries < BEGINNINGS && (best.loose() > 0 || (tries == 0 && leg > 0)); tries++) {
             Packed anew = packer.anew(tries < BEGINNINGS / 2 ? asItIs : packer.widest(asItIs));
             boolean isLess = anew.loose() < best.loose();
             best = isLess || (anew.loose() == best.loose() && leg % 2 == 1) ? anew : best;
@@ -101,8 +91,12 @@ final class Seeker {
         return best;
     }
 
+    /** Judged by all engines where everything has a place. */
     private Tried tried(Packed packed, Pain pain) {
-        Proposal proposal = Proposal.of(now.evaluation(), evaluator.judge(packed.built()));
+        if (packed.loose() > 0) {
+            return new Tried(packed, Pain.loose(packed.loose()));
+        }
+        Proposal proposal = start.proposal(evaluator.judge(packed.built()));
         boolean isProposal = proposal.merit().isSound() && packed.frame().keeps(proposal.build());
         if (isProposal && unbeaten.offer(proposal)) {
             found.accept(proposal);

@@ -2,7 +2,6 @@ package boldsatchel.arrange;
 
 import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Face;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -10,11 +9,16 @@ import org.jspecify.annotations.Nullable;
 /**
  * What is taken of a tray, and where something more would go: of all places clear of the rest the one that is first along one axis, of these the first along the next, and so on
  * (bottom-left rule of packing: Baker, Coffman and Rivest, SIAM J. Comput. 9, 1980, 846). Such a place touches a wall or the gap of what lies there along each axis, so only these
- * are tried: along the first two axes one after another, along the third straight through what blocks. Some ten microseconds for a machine. Not to be shared by threads.
+ * are tried: along the first two axes one after another, along the third straight through what blocks. Plain numbers and no objects, as it is asked a hundred thousand times a
+ * second. Not to be shared by threads.
  */
 final class Stowing {
 
     private static final double TINY_MM = 1e-6;
+    /** Rooms and pairs at first; more are made as they come. */
+    private static final int START = 64;
+
+    private static final double[] AS_IT_IS = new double[3];
 
     /**
      * Which place is first.
@@ -36,7 +40,23 @@ final class Stowing {
     private final double[] size;
     private final double gapMm;
     private final double wallMm;
-    private final List<Room> taken = new ArrayList<>();
+    /** What is taken: by axis where it begins and ends, mm, and what it is for. */
+    private final double[][] takenLow = new double[3][START];
+
+    private final double[][] takenHigh = new double[3][START];
+    private Room.Kind[] takenFor = new Room.Kind[START];
+    private int taken;
+    /** By axis the places between which a room of what is put in would meet one that is taken, mm. */
+    private final double[][] after = new double[3][START];
+
+    private final double[][] before = new double[3][START];
+    /** Such pairs that meet: all, those beside a place along the first axis, and of these those beside one along the second. */
+    private int[] all = new int[START];
+
+    private int[] beside = new int[START];
+    private int[] between = new int[START];
+    private double[] firsts = new double[START];
+    private double[] seconds = new double[START];
 
     /**
      * An empty tray.
@@ -56,7 +76,7 @@ final class Stowing {
         Frame frame = packed.frame();
         double[] size = {frame.size(0), frame.size(1), frame.size(2)};
         Stowing stowing = new Stowing(size, gapMm, wallMm);
-        stowing.taken.addAll(frame.fixed());
+        frame.fixed().forEach(stowing::put);
         for (int i = 0; i < items; i++) {
             double[] at = packed.at(i);
             if (at != null) {
@@ -68,42 +88,65 @@ final class Stowing {
 
     /** Something is there. */
     void put(Room room) {
-        taken.add(room);
+        put(room, AS_IT_IS);
     }
 
     /** A bundle lies there. */
     void put(Lying lying, double[] at) {
         for (Room room : lying.rooms) {
-            taken.add(room.moved(at));
+            put(room, at);
         }
     }
 
-    /** A room of what is put in and one that is taken, whose places along an axis may not come nearer than this. */
-    private record Pair(Room mine, Room other, double apart) {
-        double after(int axis) {
-            return other.high[axis] + apart - mine.low[axis];
+    private void put(Room room, double[] by) {
+        if (taken == takenFor.length) {
+            takenFor = Arrays.copyOf(takenFor, 2 * taken);
+            for (int axis = 0; axis < 3; axis++) {
+                takenLow[axis] = Arrays.copyOf(takenLow[axis], 2 * taken);
+                takenHigh[axis] = Arrays.copyOf(takenHigh[axis], 2 * taken);
+            }
         }
-
-        double before(int axis) {
-            return other.low[axis] - apart - mine.high[axis];
+        for (int axis = 0; axis < 3; axis++) {
+            takenLow[axis][taken] = room.low[axis] + by[axis];
+            takenHigh[axis][taken] = room.high[axis] + by[axis];
         }
-
-        boolean blocks(int axis, double at) {
-            return at > before(axis) + TINY_MM && at < after(axis) - TINY_MM;
-        }
+        takenFor[taken++] = room.kind;
     }
 
-    private List<Pair> pairs(Lying lying) {
-        List<Pair> pairs = new ArrayList<>(lying.rooms.length * taken.size());
+    /** Finds the pairs of a room of what is put in and one that is taken that meet somewhere between the ends; says how many. */
+    private int pair(Lying lying, double[] from, double[] to) {
+        int pairs = 0;
         for (Room mine : lying.rooms) {
-            for (Room other : taken) {
-                double apart = mine.apart(other, gapMm);
-                if (apart >= 0) {
-                    pairs.add(new Pair(mine, other, apart));
+            if (pairs + taken > all.length) {
+                grow(2 * (pairs + taken));
+            }
+            for (int k = 0; k < taken; k++) {
+                double apart = Room.apart(mine.kind, takenFor[k], gapMm);
+                boolean meets = apart >= 0;
+                for (int axis = 0; axis < 3 && meets; axis++) {
+                    after[axis][pairs] = takenHigh[axis][k] + apart - mine.low[axis];
+                    before[axis][pairs] = takenLow[axis][k] - apart - mine.high[axis];
+                    meets = after[axis][pairs] > from[axis] && before[axis][pairs] < to[axis];
+                }
+                if (meets) {
+                    all[pairs] = pairs;
+                    pairs++;
                 }
             }
         }
         return pairs;
+    }
+
+    private void grow(int room) {
+        for (int axis = 0; axis < 3; axis++) {
+            after[axis] = Arrays.copyOf(after[axis], room);
+            before[axis] = Arrays.copyOf(before[axis], room);
+        }
+        all = Arrays.copyOf(all, room);
+        beside = new int[room];
+        between = new int[room];
+        firsts = new double[room + 1];
+        seconds = new double[room + 1];
     }
 
     /** The least place along an axis, at its wall where it has to be. */
@@ -146,21 +189,22 @@ final class Stowing {
         int one = order.axes().get(0);
         int two = order.axes().get(1);
         int three = order.axes().get(2);
-        List<Pair> all = pairs(lying);
-        for (double a : places(all, one, from, to, order.fromHigh().get(one))) {
-            List<Pair> beside = blocking(all, one, a);
-            for (double b : places(beside, two, from, to, order.fromHigh().get(two))) {
-                double c = through(
-                        blocking(beside, two, b),
-                        three,
-                        from[three],
-                        to[three],
-                        order.fromHigh().get(three));
-                if (!Double.isNaN(c)) {
+        boolean oneFromHigh = order.fromHigh().get(one);
+        boolean twoFromHigh = order.fromHigh().get(two);
+        boolean threeFromHigh = order.fromHigh().get(three);
+        int pairs = pair(lying, from, to);
+        int places = places(firsts, all, pairs, one, from[one], to[one], oneFromHigh);
+        for (int i = 0; i < places; i++) {
+            int besides = blocking(beside, all, pairs, one, firsts[i]);
+            int more = places(seconds, beside, besides, two, from[two], to[two], twoFromHigh);
+            for (int j = 0; j < more; j++) {
+                int betweens = blocking(between, beside, besides, two, seconds[j]);
+                double third = through(betweens, three, from[three], to[three], threeFromHigh);
+                if (!Double.isNaN(third)) {
                     double[] at = new double[3];
-                    at[one] = a;
-                    at[two] = b;
-                    at[three] = c;
+                    at[one] = firsts[i];
+                    at[two] = seconds[j];
+                    at[three] = third;
                     return at;
                 }
             }
@@ -168,52 +212,53 @@ final class Stowing {
         return null;
     }
 
-    private static List<Pair> blocking(List<Pair> pairs, int axis, double at) {
-        List<Pair> blocking = new ArrayList<>(pairs.size());
-        for (Pair pair : pairs) {
-            if (pair.blocks(axis, at)) {
-                blocking.add(pair);
-            }
-        }
-        return blocking;
+    private boolean blocks(int pair, int axis, double at) {
+        return at > before[axis][pair] + TINY_MM && at < after[axis][pair] - TINY_MM;
     }
 
-    /** At the wall, and behind each thing that is there, the first before the others. */
-    private static double[] places(List<Pair> pairs, int axis, double[] from, double[] to, boolean fromHigh) {
-        double[] places = new double[pairs.size() + 1];
-        int count = 0;
-        places[count++] = fromHigh ? -to[axis] : from[axis];
-        for (Pair pair : pairs) {
-            double at = fromHigh ? pair.before(axis) : pair.after(axis);
-            if (at > from[axis] - TINY_MM && at < to[axis] + TINY_MM) {
-                places[count++] = fromHigh ? -at : at;
+    /** Those of some pairs that meet where that place is along an axis; says how many. */
+    private int blocking(int[] blocking, int[] some, int count, int axis, double at) {
+        int found = 0;
+        for (int i = 0; i < count; i++) {
+            if (blocks(some[i], axis, at)) {
+                blocking[found++] = some[i];
             }
         }
-        Arrays.sort(places, 0, count);
-        int kept = 0;
+        return found;
+    }
+
+    /** At the wall, and behind each thing that is there, the first before the others; says how many. */
+    private int places(double[] places, int[] some, int count, int axis, double from, double to, boolean fromHigh) {
+        int found = 0;
+        places[found++] = fromHigh ? -to : from;
         for (int i = 0; i < count; i++) {
+            double at = fromHigh ? before[axis][some[i]] : after[axis][some[i]];
+            if (at > from - TINY_MM && at < to + TINY_MM) {
+                places[found++] = fromHigh ? -at : at;
+            }
+        }
+        Arrays.sort(places, 0, found);
+        int kept = 0;
+        for (int i = 0; i < found; i++) {
             if (kept == 0 || places[i] > places[kept - 1] + TINY_MM) {
                 places[kept++] = places[i];
             }
         }
-        double[] sorted = Arrays.copyOf(places, kept);
-        if (fromHigh) {
-            for (int i = 0; i < kept; i++) {
-                sorted[i] = -sorted[i];
-            }
+        for (int i = 0; i < kept && fromHigh; i++) {
+            places[i] = -places[i];
         }
-        return sorted;
+        return kept;
     }
 
-    /** The first place along the last axis that nothing blocks; not a number where there is none. */
-    private static double through(List<Pair> pairs, int axis, double from, double to, boolean fromHigh) {
+    /** The first place along the last axis that nothing between blocks; not a number where there is none. */
+    private double through(int betweens, int axis, double from, double to, boolean fromHigh) {
         double at = fromHigh ? to : from;
         boolean moved = true;
         while (moved) {
             moved = false;
-            for (Pair pair : pairs) {
-                if (pair.blocks(axis, at)) {
-                    at = fromHigh ? pair.before(axis) : pair.after(axis);
+            for (int i = 0; i < betweens; i++) {
+                if (blocks(between[i], axis, at)) {
+                    at = fromHigh ? before[axis][between[i]] : after[axis][between[i]];
                     moved = true;
                 }
             }

@@ -35,6 +35,7 @@ public final class ArrangeReport {
         for (int i = 0; i < proposals.size(); i++) {
             ObjectNode node = all.addObject();
             Evaluation evaluation = proposals.get(i).evaluation();
+            node.put("change", proposals.get(i).change().words());
             judged(node, evaluation, tray);
             ArrayNode moved = node.putArray("moved");
             moved(now.build(), evaluation.build(), moved);

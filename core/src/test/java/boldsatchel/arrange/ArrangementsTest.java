@@ -175,7 +175,7 @@ public final class ArrangementsTest {
         List<Integer> live = new ArrayList<>();
         Onlooker enough = new Onlooker() {
             @Override
-            public void tried(long tried) {
+            public void tried(long tried, long most) {
                 rounds.set(tried);
             }
 
@@ -230,15 +230,15 @@ public final class ArrangementsTest {
                 block("c", 30, 30, 18),
                 block("d", 30, 30, 18),
                 block("e", 25, 20, 18));
-        assertThat(Arrangements.whyNone(large, fixed)).contains("too large", "100 mm × 60 mm × 20 mm");
-        assertThat(Arrangements.whyNone(two, fixed)).contains("no room beside");
-        assertThat(Arrangements.whyNone(many, fixed)).contains("between them the parts take");
+        assertThat(Arrangements.whyNone(large, Change.NONE, fixed)).contains("too large", "100 mm × 60 mm × 20 mm");
+        assertThat(Arrangements.whyNone(two, Change.NONE, fixed)).contains("no room beside");
+        assertThat(Arrangements.whyNone(many, Change.NONE, fixed)).contains("between them the parts take");
         for (Build build : List.of(large, two, many)) {
             assertThat(find(build, fixed)).isEmpty();
             List<Proposal> found = find(build, sized);
             assertThat(found).isNotEmpty();
             found.forEach(p -> isSound(p.build()));
-            assertThat(Arrangements.whyNone(build, sized)).doesNotContain("too large");
+            assertThat(Arrangements.whyNone(build, Change.NONE, sized)).doesNotContain("too large");
         }
     }
 

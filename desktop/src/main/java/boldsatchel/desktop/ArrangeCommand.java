@@ -1,14 +1,17 @@
 package boldsatchel.desktop;
 
 import boldsatchel.arrange.Arrangements;
+import boldsatchel.arrange.Change;
 import boldsatchel.arrange.Onlooker;
 import boldsatchel.arrange.Proposal;
+import boldsatchel.arrange.RoomMaking;
 import boldsatchel.arrange.Wish;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
 import boldsatchel.report.ArrangeReport;
+import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Severity;
@@ -74,6 +77,13 @@ final class ArrangeCommand implements Callable<Integer> {
     @Option(names = "--threads", paramLabel = "N", defaultValue = "2", description = "at work (2)")
     private int threads;
 
+    @Option(names = "--make-room", description = "tell which single part, turned or replaced, lets all go in")
+    private boolean makeRoom;
+
+    @Option(names = "--more", paramLabel = "PART", description = "with one more part of the shelf, by its id")
+    @SuppressWarnings("NullAway.Init")
+    private Optional<String> more;
+
     @Option(names = "--json", description = "print one JSON object")
     private boolean json;
 
@@ -96,13 +106,19 @@ final class ArrangeCommand implements Callable<Integer> {
         Shell shell = shell(build);
         Wish wish = new Wish(shell.id(), size == CaseSize.FREE, seed, threads, rounds.orElse(Integer.MAX_VALUE));
         long start = System.nanoTime();
-        List<Proposal> found = Arrangements.find(build, wish, new Onlooker() {
+        Onlooker onlooker = new Onlooker() {
             @Override
             public boolean isEnough() {
                 return rounds.isEmpty() && (System.nanoTime() - start) * NANOS > seconds;
             }
-        });
-        String why = found.isEmpty() ? Arrangements.whyNone(build, wish) : "";
+        };
+        Change change = change();
+        List<Proposal> found = makeRoom
+                ? RoomMaking.find(build, wish, Picks.shelf().parts(), onlooker)
+                : Arrangements.find(build, change, wish, onlooker);
+        String why = !found.isEmpty()
+                ? ""
+                : makeRoom ? RoomMaking.whyNone(build) : Arrangements.whyNone(build, change, wish);
         List<String> files = write(found, document);
         PrintWriter out = spec.commandLine().getOut();
         Evaluation now = Evaluator.evaluate(build);
@@ -112,9 +128,11 @@ final class ArrangeCommand implements Callable<Integer> {
             out.println(build.name() + ", " + shell.name());
             print(out, "as it is", now);
             for (int i = 0; i < found.size(); i++) {
+                String name = i < files.size() ? files.get(i) : "proposal " + (i + 1);
+                String what = found.get(i).change().words();
                 print(
                         out,
-                        i < files.size() ? files.get(i) : "proposal " + (i + 1),
+                        what.isEmpty() ? name : name + ": " + what,
                         found.get(i).evaluation());
             }
             if (found.isEmpty()) {
@@ -127,12 +145,25 @@ final class ArrangeCommand implements Callable<Integer> {
         return found.isEmpty() ? Main.STOPPED : 0;
     }
 
+    private Change change() throws Main.UserException {
+        if (more.isEmpty()) {
+            return Change.NONE;
+        }
+        return Picks.shelf()
+                .part(more.get())
+                .map(Change::more)
+                .orElseThrow(() -> new Main.UserException("There is no part “" + more.get() + "” on the shelf."));
+    }
+
     private void check() throws Main.UserException {
         if (!(seconds > 0 && seconds <= MOST_SECONDS)) {
             throw new Main.UserException("--seconds is more than 0 and at most 3600.");
         }
         if (threads < 1 || threads > MOST_THREADS) {
             throw new Main.UserException("--threads is 1 to 64.");
+        }
+        if (makeRoom && more.isPresent()) {
+            throw new Main.UserException("--make-room and --more are two questions: ask one of them.");
         }
         if (rounds.filter(r -> r < 1).isPresent()) {
             throw new Main.UserException("--rounds is 1 or more.");

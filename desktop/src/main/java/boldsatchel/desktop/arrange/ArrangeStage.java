@@ -1,7 +1,9 @@
 package boldsatchel.desktop.arrange;
 
 import boldsatchel.arrange.Arrangements;
+import boldsatchel.arrange.Change;
 import boldsatchel.arrange.Proposal;
+import boldsatchel.arrange.RoomMaking;
 import boldsatchel.arrange.Wish;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.desk.Commands;
@@ -15,6 +17,7 @@ import boldsatchel.edit.Attempt;
 import boldsatchel.edit.PlaceEdits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Posture;
@@ -33,6 +36,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
@@ -52,6 +56,8 @@ public final class ArrangeStage implements WorkStage {
     private final VBox content = new VBox(8);
     private final ComboBox<Tray> trays = Ui.choice("arrange-tray", Tray::words);
     private final ComboBox<Walls> walls = Ui.choice("arrange-walls", Walls.values(), Walls.STAY, Walls::words);
+    private final ComboBox<Aim> aim = Ui.choice("arrange-aim", Aim.values(), Aim.AS_THEY_ARE, Aim::words);
+    private final MenuButton more = new MenuButton();
     private final MenuButton locks = new MenuButton();
     private final Button look;
     private final Button enough;
@@ -65,6 +71,8 @@ public final class ArrangeStage implements WorkStage {
     private Latest search = Latest.only();
     private List<Proposal> proposals = List.of();
     private int chosen = -1;
+    private Optional<Part> another = Optional.empty();
+    private int offered = -1;
     private Optional<Looking> looking = Optional.empty();
     private boolean filling;
 
@@ -76,6 +84,23 @@ public final class ArrangeStage implements WorkStage {
         private final String words;
 
         Walls(String words) {
+            this.words = words;
+        }
+
+        String words() {
+            return words;
+        }
+    }
+
+    /** What is laid. */
+    private enum Aim {
+        AS_THEY_ARE("the parts as they are"),
+        MAKE_ROOM("make room: one part turned or replaced"),
+        ONE_MORE("one more part from the shelf");
+
+        private final String words;
+
+        Aim(String words) {
             this.words = words;
         }
 
@@ -123,7 +148,10 @@ public final class ArrangeStage implements WorkStage {
                 refresh();
             }
         });
-        FlowPane tools = new FlowPane(8, 6, trays, walls, locks, look, enough, cancel);
+        more.setId("arrange-more");
+        more.setMinWidth(Region.USE_PREF_SIZE);
+        aim.setOnAction(e -> refresh());
+        FlowPane tools = new FlowPane(8, 6, trays, aim, more, walls, locks, look, enough, cancel);
         tools.setAlignment(Pos.CENTER_LEFT);
         cards.setId("proposals");
         cards.setRowValignment(VPos.TOP);
@@ -198,13 +226,43 @@ public final class ArrangeStage implements WorkStage {
             }
             filling = false;
         }
-        look.setDisable(tray().isEmpty());
+        boolean isMore = aim.getValue() == Aim.ONE_MORE;
+        Ui.present(more, isMore);
+        if (isMore) {
+            offerMore();
+        }
+        look.setDisable(tray().isEmpty() || (isMore && another.isEmpty()));
         walls.setDisable(tray().filter(s -> s.making() != Shell.Making.FOUND).isEmpty());
         lockable(build);
         if (looking.isEmpty()) {
             tell();
         }
         draw();
+    }
+
+    /** All that is on the shelf, by family. */
+    private void offerMore() {
+        if (offered != desk.libraryRevision()) {
+            offered = desk.libraryRevision();
+            more.getItems().clear();
+            for (Family family : Family.values()) {
+                Menu menu = new Menu(family.words());
+                desk.library().parts().stream()
+                        .filter(p -> p.family() == family)
+                        .forEach(p -> {
+                            MenuItem item = new MenuItem(p.name());
+                            item.setOnAction(e -> {
+                                another = Optional.of(p);
+                                refresh();
+                            });
+                            menu.getItems().add(item);
+                        });
+                if (!menu.getItems().isEmpty()) {
+                    more.getItems().add(menu);
+                }
+            }
+        }
+        more.setText(another.map(Part::name).orElse("Which part?"));
     }
 
     /** Which parts stay where they are, to be ticked. */
@@ -233,9 +291,20 @@ public final class ArrangeStage implements WorkStage {
         if (trays.getItems().isEmpty()) {
             told.setText("There is no case yet. Take one on the Shelf (“Take another case”).");
         } else if (proposals.isEmpty()) {
-            told.setText("The parts of a tray are laid thousands of times otherwise, each judged by all engines;"
-                    + " what touches or is grouped moves as one, what is locked stays."
-                    + " What is found changes nothing until you take one over.");
+            told.setText(
+                    switch (aim.getValue()) {
+                        case AS_THEY_ARE ->
+                            "The parts of a tray are laid thousands of times otherwise, each judged by"
+                                    + " all engines; what touches or is grouped moves as one, what is locked stays."
+                                    + " What is found changes nothing until you take one over.";
+                        case MAKE_ROOM ->
+                            "Where not everything goes in: each part is tried on another side, and"
+                                    + " replaced by smaller ones of its family from the shelf, until all has a place."
+                                    + " You see which would do, and what each costs.";
+                        case ONE_MORE ->
+                            "Where would one more part go? It is laid beside what is there, which moves"
+                                    + " aside where it has to; what is locked stays.";
+                    });
         }
     }
 
@@ -250,25 +319,45 @@ public final class ArrangeStage implements WorkStage {
         looking = Optional.of(now);
         searching(true);
         watch();
-        search.ask(() -> Arrangements.find(build, wish, now), found -> {
-            looking = Optional.empty();
-            searching(false);
-            if (!now.isCancelled()) {
-                found(found, found.isEmpty() ? Arrangements.whyNone(build, wish) : "");
-            } else {
-                refresh();
-            }
-        });
+        Aim sought = aim.getValue();
+        Change change =
+                another.filter(p -> sought == Aim.ONE_MORE).map(Change::more).orElse(Change.NONE);
+        List<Part> shelf = sought == Aim.MAKE_ROOM ? desk.library().parts() : List.of();
+        search.ask(
+                () -> sought == Aim.MAKE_ROOM
+                        ? RoomMaking.find(build, wish, shelf, now)
+                        : Arrangements.find(build, change, wish, now),
+                found -> {
+                    looking = Optional.empty();
+                    searching(false);
+                    if (now.isCancelled()) {
+                        refresh();
+                    } else if (sought == Aim.MAKE_ROOM) {
+                        found(found, found.isEmpty() ? RoomMaking.whyNone(build) : "", madeRoom(found));
+                    } else {
+                        found(
+                                found,
+                                found.isEmpty() ? Arrangements.whyNone(build, change, wish) : "",
+                                found.size() + (found.size() == 1 ? " arrangement" : " arrangements")
+                                        + " that nothing found beats. Cables that were laid are laid again in them.");
+                    }
+                });
     }
 
-    private void found(List<Proposal> found, String why) {
+    private static String madeRoom(List<Proposal> found) {
+        boolean asTheyAre = found.stream().allMatch(p -> p.change().equals(Change.NONE));
+        return asTheyAre
+                ? "Everything goes in as it is, laid otherwise: no part has to be changed. Look for arrangements of"
+                        + " the parts as they are for more."
+                : found.size()
+                        + (found.size() == 1 ? " change" : " changes")
+                        + " of a single part, each of which lets everything go in.";
+    }
+
+    private void found(List<Proposal> found, String why, String what) {
         proposals = found;
         chosen = found.isEmpty() ? -1 : 0;
-        told.setText(
-                found.isEmpty()
-                        ? ""
-                        : found.size() + (found.size() == 1 ? " arrangement" : " arrangements")
-                                + " that nothing found beats. Cables that were laid are laid again in them.");
+        told.setText(found.isEmpty() ? "" : what);
         problem.setText(why);
         Ui.present(problem, !why.isEmpty());
         draw();
@@ -282,7 +371,7 @@ public final class ArrangeStage implements WorkStage {
                     Locale.ROOT,
                     "Tried %,d of %,d · %d found so far; their cables are laid at the end.",
                     l.tried(),
-                    2L * rounds,
+                    l.most(),
                     l.found().size()));
             if (!l.found().equals(proposals)) {
                 proposals = l.found();
@@ -297,6 +386,8 @@ public final class ArrangeStage implements WorkStage {
         Ui.present(enough, is);
         Ui.present(cancel, is);
         trays.setDisable(is || trays.getItems().size() < 2);
+        aim.setDisable(is);
+        more.setDisable(is);
     }
 
     /** At once: what is still at work ends by itself, and nobody hears of it. */

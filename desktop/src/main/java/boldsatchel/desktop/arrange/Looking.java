@@ -15,6 +15,8 @@ final class Looking implements Onlooker {
 
     private final Runnable show;
     private final AtomicLong tried = new AtomicLong();
+    private final AtomicLong most = new AtomicLong();
+    private final AtomicLong told = new AtomicLong();
     private final AtomicBoolean asked = new AtomicBoolean();
     private volatile List<Proposal> found = List.of();
     private volatile boolean enough;
@@ -37,14 +39,19 @@ final class Looking implements Onlooker {
         return tried.get();
     }
 
+    long most() {
+        return most.get();
+    }
+
     List<Proposal> found() {
         return found;
     }
 
     @Override
-    public void tried(long rounds) {
+    public void tried(long rounds, long ofMost) {
         tried.set(rounds);
-        if (rounds % OFTEN == 0) {
+        most.set(ofMost);
+        if (rounds / OFTEN != told.getAndSet(rounds / OFTEN)) {
             tell();
         }
     }

@@ -41,6 +41,9 @@ final class ProposalCard extends ToggleButton {
         head.setAlignment(Pos.CENTER_LEFT);
         VBox content = new VBox(4, head, picture);
         List<String> lines = changes(proposal);
+        if (!proposal.change().words().isEmpty()) {
+            content.getChildren().add(1, Ui.words(proposal.change().words(), "body"));
+        }
         lines.forEach(l -> content.getChildren().add(Ui.label(l, "proposal-line")));
         content.setPrefWidth(WIDTH);
         content.setMaxWidth(WIDTH);

@@ -1,0 +1,126 @@
+package boldsatchel.arrange;
+
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Laid;
+import boldsatchel.machine.Layout;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
+import boldsatchel.plan.Layings;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.function.Consumer;
+
+/**
+ * Where a search begins.
+ *
+ * @param now the build as it is
+ * @param change made of it first
+ * @param items that may be moved
+ * @param packed as they lie, cables left out
+ * @param laid those cables
+ * @param sized whether walls may be elsewhere
+ */
+record Start(Proposal now, Change change, List<Item> items, Packed packed, List<Laid> laid, boolean sized) {
+
+    static Start of(Evaluation was, Change change, Wish wish) {
+        Build build = change.of(was.build());
+        Shell tray = tray(build, wish);
+        List<Item> items = items(build, tray, change);
+        Build bare = build.with(new Layout(build.layout().placements()));
+        Frame frame = Frame.of(
+                bare, tray, items.stream().flatMap(i -> i.ids().stream()).toList());
+        return new Start(
+                Proposal.of(was, was, Change.NONE),
+                change,
+                items,
+                Packed.of(bare, frame, items),
+                build.layout().cables(),
+                isSized(wish, tray));
+    }
+
+    static Shell tray(Build build, Wish wish) {
+        return build.shell(wish.tray()).orElseThrow(() -> new IllegalArgumentException("no tray " + wish.tray()));
+    }
+
+    static boolean isSized(Wish wish, Shell tray) {
+        return wish.sized() && tray.making() != Shell.Making.FOUND;
+    }
+
+    /** What may be moved: no bundle with a locked part, and all that is on the table. */
+    static List<Item> items(Build build, Shell tray, Change change) {
+        List<Item> items = new ArrayList<>();
+        for (Bundle bundle : Bundle.in(build, tray)) {
+            if (!bundle.isLocked()) {
+                items.add(item(build, bundle, change));
+            }
+        }
+        for (Part part : build.loose()) {
+            items.add(item(build, Bundle.loose(part, tray), change));
+        }
+        return items;
+    }
+
+    private static Item item(Build build, Bundle bundle, Change change) {
+        boolean anyWay = bundle.lies().size() == 1
+                && change.turned().filter(bundle.ids().getFirst()::equals).isPresent();
+        return anyWay ? Item.anyWay(build, bundle) : Item.of(build, bundle);
+    }
+
+    /** Whether what is found may be held against the build as it is: it is one with the same parts that packs. */
+    private boolean isCompared() {
+        return now.merit().isSound() && change.equals(Change.NONE);
+    }
+
+    /** Whether everything has a place and nothing is in the way as it is. */
+    boolean packs() {
+        return now.merit().isSound() && packed.loose() == 0;
+    }
+
+    /** Wanted between parts, mm. */
+    double gapMm() {
+        return now.build().brief().limits().gapMm();
+    }
+
+    /** What nothing beats, with the build as it is in it where that may be compared. */
+    Unbeaten begun() {
+        Unbeaten begun = new Unbeaten();
+        if (isCompared()) {
+            begun.offer(now);
+        }
+        return begun;
+    }
+
+    /** What was found of it. */
+    List<Proposal> foundIn(Unbeaten unbeaten) {
+        return unbeaten.all().stream().filter(p -> !p.equals(now)).toList();
+    }
+
+    /** One that looks, with chances of its own. */
+    Seeker seeker(SplittableRandom random, Consumer<Proposal> found) {
+        return new Seeker(this, random, found);
+    }
+
+    /** What is to be borne with an arrangement against the build as it is. */
+    Pain pain() {
+        return Pain.even(now.merit(), sized);
+    }
+
+    /** An arrangement, judged. */
+    Proposal proposal(Evaluation evaluation) {
+        return Proposal.of(now.evaluation(), evaluation, change);
+    }
+
+    /** Cables that were laid are laid again where their ends are now. */
+    Proposal relaid(Proposal proposal, Onlooker onlooker) {
+        Build build = proposal.build();
+        for (Laid cable : laid) {
+            build = onlooker.isCancelled()
+                    ? build
+                    : Layings.lay(cable.what()).change().apply(build);
+        }
+        return laid.isEmpty() ? proposal : proposal(Evaluator.evaluate(build));
+    }
+}
