@@ -65,7 +65,7 @@ public final class Arrangements {
         Build changed = change.of(build);
         Shell tray = Start.tray(changed, wish);
         if (Start.items(changed, tray, change).isEmpty()) {
-            return "Nothing may be moved in it: all that lies there is locked.";
+            return Start.ALL_LOCKED;
         }
         Evaluation now = Evaluator.evaluate(changed);
         Optional<String> proved = Start.isSized(wish, tray) ? Optional.empty() : Impossible.why(changed, tray);

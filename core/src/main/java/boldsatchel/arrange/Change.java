@@ -2,8 +2,12 @@ package boldsatchel.arrange;
 
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
+import boldsatchel.plan.LinkPlanner;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -23,9 +27,30 @@ public record Change(String words, Optional<Edit> edit, Optional<String> turned)
         return new Change("with " + part.name(), Optional.of(Edits.addPart(part)), Optional.empty());
     }
 
-    /** Another part in the place of one. */
-    static Change replaced(Part old, Part by) {
-        return new Change(old.name() + " → " + by.name(), Optional.of(Edits.replacePart(old, by)), Optional.empty());
+    /** Another part in the place of one, connected anew from a shelf; what is looked at or pressed ends as high as the old one did. */
+    static Change replaced(Part old, Part by, List<Part> shelf) {
+        Edit swap = LinkPlanner.swap(old, by, shelf);
+        return new Change(
+                old.name() + " → " + by.name(),
+                Optional.of(
+                        Edit.searched(swap.name(), b -> level(b, swap.change().apply(b), old.id()))),
+                Optional.empty());
+    }
+
+    private static Build level(Build was, Build is, String id) {
+        Optional<Double> raised = top(was, id).flatMap(old -> top(is, id).map(now -> old - now));
+        return raised.filter(by -> is.part(id).filter(Lying::facesUp).isPresent())
+                .map(by -> is.with(is.layout()
+                        .moved(id, is.placement(id).orElseThrow().at().plus(Vec.on(2, by)))))
+                .orElse(is);
+    }
+
+    /** Where a part ends in its tray, mm, if it lies in one. */
+    private static Optional<Double> top(Build build, String id) {
+        return Placed.all(build).stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .map(p -> p.bounds().high(2));
     }
 
     /** A part on whichever side, or turned in plan where it is looked at or pressed. */

@@ -17,11 +17,14 @@ record Item(List<String> ids, List<Lying> ways, int flat) {
 
     private static final int TURNS = 4;
 
+    /** What is looked at or pressed may end so much deeper than the rim, mm: a finger still reaches it. A guess. */
+    private static final double SUNK_MM = 6;
+
     static Item of(Build build, Bundle bundle) {
         List<Lying> ways = new ArrayList<>();
-        if (bundle.lies().stream().anyMatch(p -> Lying.facesUp(p.part()))) {
+        if (facesUp(bundle)) {
             // Who looks or presses sits before it: turned it would be read from the side.
-            return new Item(bundle.ids(), List.of(new Lying(bundle, build.cooling())), 1);
+            return new Item(bundle.ids(), List.of(new Lying(bundle, build.cooling(), depth(build, bundle))), 1);
         }
         addTurned(bundle, build, ways);
         int flat = ways.size();
@@ -30,6 +33,29 @@ record Item(List<String> ids, List<Lying> ways, int flat) {
             addTumbled(build, bundle, ways);
         }
         return new Item(bundle.ids(), List.copyOf(ways), flat);
+    }
+
+    /** One that lies as nothing of its kind usually does: a part alone on whichever side, or what is looked at or pressed turned in plan. */
+    static Item anyWay(Build build, Bundle bundle) {
+        List<Lying> ways = new ArrayList<>();
+        addTurned(bundle, build, ways);
+        if (!facesUp(bundle)) {
+            addTumbled(build, bundle, ways);
+        }
+        return new Item(bundle.ids(), List.copyOf(ways), ways.size());
+    }
+
+    private static boolean facesUp(Bundle bundle) {
+        return bundle.lies().stream().anyMatch(p -> Lying.facesUp(p.part()));
+    }
+
+    /** What is looked at or pressed may lie as high as it does, out of an open tray too, and only a little deeper than the rim, or than it does. */
+    private static Lying.Depth depth(Build build, Bundle bundle) {
+        boolean lies =
+                facesUp(bundle) && build.placement(bundle.ids().getFirst()).isPresent();
+        double is =
+                bundle.lies().getFirst().shell().cavity().dz() - bundle.bounds().z();
+        return lies ? new Lying.Depth(is, Math.max(is, bundle.bounds().dz()) + SUNK_MM) : Lying.Depth.ANY;
     }
 
     private static void addTumbled(Build build, Bundle bundle, List<Lying> ways) {
@@ -42,21 +68,12 @@ record Item(List<String> ids, List<Lying> ways, int flat) {
     }
 
     private static void addTurned(Bundle bundle, Build build, List<Lying> ways) {
+        Lying.Depth depth = depth(build, bundle);
         Bundle turned = bundle;
         for (int turn = 0; turn < TURNS; turn++) {
-            ways.add(new Lying(turned, build.cooling()));
+            ways.add(new Lying(turned, build.cooling(), depth));
             turned = turned.turned();
         }
-    }
-
-    /** One that lies as nothing of its kind usually does: a part alone on whichever side, or what is looked at or pressed turned in plan. */
-    static Item anyWay(Build build, Bundle bundle) {
-        List<Lying> ways = new ArrayList<>();
-        addTurned(bundle, build, ways);
-        if (bundle.lies().stream().noneMatch(p -> Lying.facesUp(p.part()))) {
-            addTumbled(build, bundle, ways);
-        }
-        return new Item(bundle.ids(), List.copyOf(ways), ways.size());
     }
 
     /** The same without those with another face up. */

@@ -31,6 +31,17 @@ final class Lying {
     private static final Set<Family> TUMBLED =
             EnumSet.of(Family.BATTERY, Family.CONVERTER, Family.CHARGER, Family.HUB, Family.DRIVE, Family.ELECTRICAL);
 
+    /**
+     * How far below a tray's rim a low corner may be, mm.
+     *
+     * @param most infinite where that is all the same
+     * @param least infinite where it ends below the rim
+     */
+    record Depth(double least, double most) {
+        /** Anywhere below the rim. */
+        static final Depth ANY = new Depth(Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
+    }
+
     final Bundle bundle;
     final Room[] rooms;
     /** Of all that has to be inside the walls: its ends, seen from the low corner. */
@@ -40,12 +51,21 @@ final class Lying {
     /** For each wall, in the order of {@link Face#ALL}: where the end is that has to be at it, seen from the low corner; not a number where none has to. */
     final double[] atWall = new double[Face.ALL.size()];
 
+    /** How far below the tray's rim its low corner may be. */
+    final Depth depth;
+
     final boolean isWarm;
     final boolean facesUp;
     final double volume;
 
     Lying(Bundle bundle, Cooling cooling) {
+        this(bundle, cooling, Depth.ANY);
+    }
+
+    /** One that may not be at any depth. */
+    Lying(Bundle bundle, Cooling cooling, Depth depth) {
         this.bundle = bundle;
+        this.depth = depth;
         Box all = bundle.bounds();
         Vec origin = all.lowCorner().times(-1);
         List<Room> taken = new ArrayList<>();

@@ -56,7 +56,9 @@ public final class RoomMaking {
      */
     public static List<Proposal> find(Build build, Wish wish, List<Part> shelf, Onlooker onlooker) {
         Evaluation was = Evaluator.evaluate(build);
-        if (Merit.of(was, was).isSound()) {
+        boolean isNothingToDo = Merit.of(was, was).isSound()
+                || Start.items(build, Start.tray(build, wish), Change.NONE).isEmpty();
+        if (isNothingToDo) {
             return List.of();
         }
         List<Change> changes = changes(build, wish, shelf);
@@ -78,8 +80,11 @@ public final class RoomMaking {
     }
 
     /** Why none is told, in words. */
-    public static String whyNone(Build build) {
+    public static String whyNone(Build build, Wish wish) {
         Evaluation was = Evaluator.evaluate(build);
+        if (Start.items(build, Start.tray(build, wish), Change.NONE).isEmpty()) {
+            return Start.ALL_LOCKED;
+        }
         return Merit.of(was, was).isSound()
                 ? "Everything has a place and nothing is in the way: no room has to be made."
                 : "No single part was found that, on another side or replaced from the shelf, lets all go in."
@@ -101,7 +106,7 @@ public final class RoomMaking {
             shelf.stream()
                     .filter(by -> by.family() == part.family() && isSmaller(by, part))
                     .sorted(Comparator.comparingDouble(by -> -by.body().bounds().volume()))
-                    .forEach(by -> changes.add(Change.replaced(part, by)));
+                    .forEach(by -> changes.add(Change.replaced(part, by, shelf)));
         }
         return changes;
     }

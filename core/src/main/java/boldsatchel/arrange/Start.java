@@ -25,6 +25,9 @@ import java.util.function.Consumer;
  */
 record Start(Proposal now, Change change, List<Item> items, Packed packed, List<Laid> laid, boolean sized) {
 
+    /** Why nothing is looked for where nothing may be moved. */
+    static final String ALL_LOCKED = "Nothing may be moved in it: all that lies there is locked.";
+
     static Start of(Evaluation was, Change change, Wish wish) {
         Build build = change.of(was.build());
         Shell tray = tray(build, wish);

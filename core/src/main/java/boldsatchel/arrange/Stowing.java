@@ -182,6 +182,10 @@ final class Stowing {
                     : axis == 2 ? 0 : wallMm;
             from[axis] = least(lying, axis, stand);
             to[axis] = most(lying, axis, axis == 2 ? 0 : stand);
+            if (axis == 2) {
+                from[axis] = Math.max(from[axis], size[axis] - lying.depth.most());
+                to[axis] = Math.max(to[axis], size[axis] - lying.depth.least());
+            }
             if (from[axis] > to[axis] + TINY_MM) {
                 return null;
             }

@@ -118,7 +118,7 @@ final class ArrangeCommand implements Callable<Integer> {
                 : Arrangements.find(build, change, wish, onlooker);
         String why = !found.isEmpty()
                 ? ""
-                : makeRoom ? RoomMaking.whyNone(build) : Arrangements.whyNone(build, change, wish);
+                : makeRoom ? RoomMaking.whyNone(build, wish) : Arrangements.whyNone(build, change, wish);
         List<String> files = write(found, document);
         PrintWriter out = spec.commandLine().getOut();
         Evaluation now = Evaluator.evaluate(build);

@@ -333,7 +333,7 @@ public final class ArrangeStage implements WorkStage {
                     if (now.isCancelled()) {
                         refresh();
                     } else if (sought == Aim.MAKE_ROOM) {
-                        found(found, found.isEmpty() ? RoomMaking.whyNone(build) : "", madeRoom(found));
+                        found(found, found.isEmpty() ? RoomMaking.whyNone(build, wish) : "", madeRoom(found));
                     } else {
                         found(
                                 found,
