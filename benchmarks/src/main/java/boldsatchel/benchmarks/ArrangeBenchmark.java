@@ -12,6 +12,7 @@ import boldsatchel.machine.Layout;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
@@ -73,7 +74,7 @@ public class ArrangeBenchmark {
     @Benchmark
     public List<Proposal> first() {
         boolean[] found = {false};
-        return Arrangements.find(build, new Wish(tray, false, 1, 1, 100_000), new Onlooker() {
+        return Arrangements.find(build, new Wish(tray, Optional.empty(), 1, 1, 100_000), new Onlooker() {
             @Override
             public void found(List<Proposal> proposals) {
                 found[0] = true;
@@ -90,7 +91,7 @@ public class ArrangeBenchmark {
     @Benchmark
     @OperationsPerInvocation(ROUNDS)
     public List<Proposal> round() {
-        return Arrangements.find(build, new Wish(tray, false, 1, 1, ROUNDS), Onlooker.NONE);
+        return Arrangements.find(build, new Wish(tray, Optional.empty(), 1, 1, ROUNDS), Onlooker.NONE);
     }
 
     /** One whole packing of twenty boxes. */

@@ -68,7 +68,7 @@ public final class Arrangements {
             return Start.ALL_LOCKED;
         }
         Evaluation now = Evaluator.evaluate(changed);
-        Optional<String> proved = Start.isSized(wish, tray) ? Optional.empty() : Impossible.why(changed, tray);
+        Optional<String> proved = Start.step(wish, tray).isPresent() ? Optional.empty() : Impossible.why(changed, tray);
         return proved.orElseGet(() -> Merit.of(now, now).isSound()
                 ? "Nothing that was found is better in anything than the build as it is."
                 : "No arrangement was found in which everything has a place and nothing is in the way of"

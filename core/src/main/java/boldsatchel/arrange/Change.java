@@ -19,6 +19,9 @@ import java.util.Optional;
  */
 public record Change(String words, Optional<Edit> edit, Optional<String> turned) {
 
+    /** Between a part that goes and one that comes. */
+    public static final String BECOMES = " → ";
+
     /** The parts as they are. */
     public static final Change NONE = new Change("", Optional.empty(), Optional.empty());
 
@@ -31,7 +34,7 @@ public record Change(String words, Optional<Edit> edit, Optional<String> turned)
     static Change replaced(Part old, Part by, List<Part> shelf) {
         Edit swap = LinkPlanner.swap(old, by, shelf);
         return new Change(
-                old.name() + " → " + by.name(),
+                old.name() + BECOMES + by.name(),
                 Optional.of(
                         Edit.searched(swap.name(), b -> level(b, swap.change().apply(b), old.id()))),
                 Optional.empty());

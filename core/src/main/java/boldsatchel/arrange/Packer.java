@@ -14,6 +14,9 @@ final class Packer {
     private static final double MOST_TIMES = 1.5;
 
     private static final int MOST_STEP_MM = 6;
+    /** Less than this of a step is rounding. */
+    private static final double TINY = 1e-9;
+
     private static final double LEAST_SIZE_MM = 5;
     /** How often one or two are taken out, and how often many, else about a quarter. */
     private static final double FEW = 0.6;
@@ -34,35 +37,38 @@ final class Packer {
     /** How often height counts before all else. */
     private static final double LEVEL = 0.7;
 
+    /**
+     * Walls that may be elsewhere; then the gap is left to them too.
+     *
+     * @param asItIs the tray as it is
+     * @param mayGrow whether they may go farther away than they are
+     * @param stepMm of what sizes are whole multiples
+     */
+    record Walls(Frame asItIs, boolean mayGrow, double stepMm) {
+        private double widest(int axis) {
+            double is = asItIs.size(axis);
+            return mayGrow ? stepMm * Math.floor(MOST_TIMES * is / stepMm) : is;
+        }
+    }
+
     private final List<Item> items;
     private final double gapMm;
-    /** The tray as it is, where its walls may be elsewhere. */
-    private final Optional<Frame> sizedFrom;
-
-    /** Whether they may go away. */
-    private final boolean mayGrow;
-
+    private final Optional<Walls> walls;
     private final SplittableRandom random;
 
-    /**
-     * One that packs a tray.
-     *
-     * @param sizedFrom the tray as it is, where its walls may be elsewhere: then the gap is left to them too
-     * @param mayGrow whether farther away than they are
-     */
-    Packer(List<Item> items, double gapMm, Optional<Frame> sizedFrom, boolean mayGrow, SplittableRandom random) {
+    /** One that packs a tray. */
+    Packer(List<Item> items, double gapMm, Optional<Walls> walls, SplittableRandom random) {
         this.items = items;
         this.gapMm = gapMm;
-        this.sizedFrom = sizedFrom;
-        this.mayGrow = mayGrow;
+        this.walls = walls;
         this.random = random;
     }
 
     /** Some taken out and put in again; what has no place is put in first. Nothing where the walls cannot come nearer so. */
     Optional<Packed> changed(Packed from) {
         List<Integer> out = new ArrayList<>();
-        Optional<Packed> sized = sizedFrom.isPresent() && random.nextDouble() < SIZED
-                ? sized(from, sizedFrom.get(), out)
+        Optional<Packed> sized = walls.isPresent() && random.nextDouble() < SIZED
+                ? sized(from, walls.get(), out)
                 : Optional.of(from.copy());
         return sized.map(packed -> {
             takeOut(packed, out);
@@ -73,13 +79,8 @@ final class Packer {
 
     /** In as wide a tray as may be. */
     Packed widest(Packed from) {
-        return sizedFrom
-                .map(f -> from.in(f.sized(widest(f, 0), widest(f, 1), widest(f, 2))))
+        return walls.map(w -> from.in(w.asItIs().sized(w.widest(0), w.widest(1), w.widest(2))))
                 .orElse(from);
-    }
-
-    private double widest(Frame frame, int axis) {
-        return mayGrow ? Math.floor(MOST_TIMES * frame.size(axis)) : frame.size(axis);
     }
 
     /** What has no place put in beside what has one. */
@@ -131,7 +132,7 @@ final class Packer {
         }
         List<Integer> order = new ArrayList<>(out);
         order.sort((a, b) -> Double.compare(key[a], key[b]));
-        Stowing stowing = Stowing.of(packed, items.size(), gapMm, sizedFrom.isPresent() ? gapMm : 0);
+        Stowing stowing = Stowing.of(packed, items.size(), gapMm, walls.isPresent() ? gapMm : 0);
         for (int i : order) {
             put(packed, i, stowing);
         }
@@ -171,20 +172,21 @@ final class Packer {
         return new Order(axes, List.of(random.nextBoolean(), random.nextBoolean(), fromAbove));
     }
 
-    /** The far wall along one axis elsewhere, by whole millimetres, and what is in its way or has to be at it taken out. */
-    private Optional<Packed> sized(Packed from, Frame asItIs, List<Integer> out) {
+    /** The far wall along one axis elsewhere, by whole steps, and what is in its way or has to be at it taken out. */
+    private Optional<Packed> sized(Packed from, Walls wall, List<Integer> out) {
         int axis = random.nextInt(3);
-        int step = (random.nextDouble() < WIDER ? 1 : -1) * (1 + random.nextInt(MOST_STEP_MM));
+        int most = Math.max(1, (int) (MOST_STEP_MM / wall.stepMm()));
+        int steps = (random.nextDouble() < WIDER ? 1 : -1) * (1 + random.nextInt(most));
         double[] size = {
             from.frame().size(0), from.frame().size(1), from.frame().size(2)
         };
-        size[axis] = Math.floor(size[axis] + step);
+        size[axis] = wall.stepMm() * Math.floor(size[axis] / wall.stepMm() + steps + TINY);
         boolean isFixedThere =
                 from.frame().fixed().stream().anyMatch(r -> r.kind == Room.Kind.BODY && r.high[axis] > size[axis]);
-        if (size[axis] < LEAST_SIZE_MM || size[axis] > widest(asItIs, axis) || isFixedThere) {
+        if (size[axis] < LEAST_SIZE_MM || size[axis] > wall.widest(axis) || isFixedThere) {
             return Optional.empty();
         }
-        Packed sized = from.in(asItIs.sized(size[0], size[1], size[2]));
+        Packed sized = from.in(wall.asItIs().sized(size[0], size[1], size[2]));
         int far = Face.of(axis, 1).ordinal();
         for (int i = 0; i < items.size(); i++) {
             double[] at = sized.at(i);

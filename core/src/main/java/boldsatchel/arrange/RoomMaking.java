@@ -71,7 +71,7 @@ public final class RoomMaking {
                 : Workers.on(wish.threads(), changes.size(), i -> making.tried(changes.get(i), i + 1, each)).stream()
                         .flatMap(Optional::stream)
                         .toList();
-        Pain pain = Pain.even(Merit.of(was, was), wish.sized());
+        Pain pain = Pain.even(Merit.of(was, was), wish.stepMm().isPresent());
         return onlooker.isCancelled()
                 ? List.of()
                 : all.stream()

@@ -44,8 +44,9 @@ final class Seeker {
         this.random = random;
         this.found = found;
         asItIs = start.packed();
-        Optional<Frame> sizedFrom = start.sized() ? Optional.of(asItIs.frame()) : Optional.empty();
-        packer = new Packer(start.items(), start.gapMm(), sizedFrom, !start.packs(), random);
+        Optional<Packer.Walls> walls =
+                start.stepMm().map(step -> new Packer.Walls(asItIs.frame(), !start.packs(), step));
+        packer = new Packer(start.items(), start.gapMm(), walls, random);
         even = start.pain();
         unbeaten = start.begun();
     }

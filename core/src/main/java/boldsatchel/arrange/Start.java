@@ -10,6 +10,7 @@ import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.function.Consumer;
 
@@ -21,9 +22,9 @@ import java.util.function.Consumer;
  * @param items that may be moved
  * @param packed as they lie, cables left out
  * @param laid those cables
- * @param sized whether walls may be elsewhere
+ * @param stepMm by what steps walls may be elsewhere, if they may
  */
-record Start(Proposal now, Change change, List<Item> items, Packed packed, List<Laid> laid, boolean sized) {
+record Start(Proposal now, Change change, List<Item> items, Packed packed, List<Laid> laid, Optional<Double> stepMm) {
 
     /** Why nothing is looked for where nothing may be moved. */
     static final String ALL_LOCKED = "Nothing may be moved in it: all that lies there is locked.";
@@ -41,15 +42,15 @@ record Start(Proposal now, Change change, List<Item> items, Packed packed, List<
                 items,
                 Packed.of(bare, frame, items),
                 build.layout().cables(),
-                isSized(wish, tray));
+                step(wish, tray));
     }
 
     static Shell tray(Build build, Wish wish) {
         return build.shell(wish.tray()).orElseThrow(() -> new IllegalArgumentException("no tray " + wish.tray()));
     }
 
-    static boolean isSized(Wish wish, Shell tray) {
-        return wish.sized() && tray.making() != Shell.Making.FOUND;
+    static Optional<Double> step(Wish wish, Shell tray) {
+        return wish.stepMm().filter(s -> tray.making() != Shell.Making.FOUND);
     }
 
     /** What may be moved: no bundle with a locked part, and all that is on the table. */
@@ -108,7 +109,7 @@ record Start(Proposal now, Change change, List<Item> items, Packed packed, List<
 
     /** What is to be borne with an arrangement against the build as it is. */
     Pain pain() {
-        return Pain.even(now.merit(), sized);
+        return Pain.even(now.merit(), stepMm.isPresent());
     }
 
     /** An arrangement, judged. */

@@ -75,7 +75,8 @@ public final class TradeDrawing {
         double x = drawing.x(was);
         double y = drawing.y(was);
         s.frame(x - DOT, y - DOT, 2 * DOT, 2 * DOT, 0.5, false, Ink.INK, "");
-        s.text(x, y - 2 * DOT - 0.4, TEXT, Align.CENTRE, false, Ink.INK, "as it is", "");
+        boolean isLow = y < 2 * DOT + TEXT;
+        s.text(x, isLow ? y + DOT + 0.6 : y - 2 * DOT - 0.4, TEXT, Align.CENTRE, false, Ink.INK, "as it is", "");
         List<Dot> dots = drawing.dots(proposals);
         dots.forEach(d -> d.leader(s));
         dots.stream().filter(d -> d.number != chosen).forEach(d -> d.drawn(s, false));

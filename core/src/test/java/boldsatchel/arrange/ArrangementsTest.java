@@ -61,7 +61,7 @@ public final class ArrangementsTest {
     @Test
     public void aLidThatHitsClosesByArrangement() {
         Build build = demo("harbour-watch");
-        List<Proposal> found = find(build, new Wish("base", false, 1, 2, ROUNDS));
+        List<Proposal> found = find(build, new Wish("base", Optional.empty(), 1, 2, ROUNDS));
         assertThat(found).isNotEmpty();
         assertThat(found.getFirst().evaluation().stops()).isFalse();
         for (Proposal proposal : found) {
@@ -101,7 +101,7 @@ public final class ArrangementsTest {
         Build build = demo("orchard-ledger");
         Evaluation now = Evaluator.evaluate(build);
         assertThat(now.verdict(Verdict.Kind.STANDS).value()).isNegative();
-        List<Proposal> found = find(build, new Wish("base", false, 1, 2, 2 * ROUNDS));
+        List<Proposal> found = find(build, new Wish("base", Optional.empty(), 1, 2, 2 * ROUNDS));
         Proposal stands = found.stream()
                 .filter(p ->
                         value(p, Verdict.Kind.STANDS) >= build.brief().limits().tipMarginDeg())
@@ -117,12 +117,26 @@ public final class ArrangementsTest {
     public void aCaseIsMadeSmaller() {
         Build build = demo("cave-survey");
         double most = 0.92 * build.casing().outsideMm3();
-        List<Proposal> found = find(build, new Wish("slab", true, 1, 2, ROUNDS));
+        List<Proposal> found = find(build, new Wish("slab", Optional.of(1.0), 1, 2, ROUNDS));
         found.forEach(p -> isSound(p.build()));
         assertThat(found).anyMatch(p -> p.build().casing().outsideMm3() < most);
+        double[] was = inside(build);
+        List<Proposal> coarse = find(build, new Wish("slab", Optional.of(5.0), 1, 2, ROUNDS / 2));
+        assertThat(coarse).anyMatch(p -> inside(p.build())[0] < was[0]);
+        for (Proposal proposal : coarse) {
+            for (int axis = 0; axis < 3; axis++) {
+                double is = inside(proposal.build())[axis];
+                assertThat(is == was[axis] || is % 5 == 0).isTrue();
+            }
+        }
         Build box = demo("harbour-watch");
-        assertThat(find(box, new Wish("base", true, 1, 1, 200)))
+        assertThat(find(box, new Wish("base", Optional.of(1.0), 1, 1, 200)))
                 .allMatch(p -> p.build().casing().equals(box.casing()));
+    }
+
+    private static double[] inside(Build build) {
+        Box cavity = build.shell("slab").orElseThrow().cavity();
+        return new double[] {cavity.dx(), cavity.dy(), cavity.dz()};
     }
 
     /** What is locked stays where it is, a group moves as one, and of the same seed, threads and rounds the same is found. */
@@ -136,7 +150,7 @@ public final class ArrangementsTest {
         for (String id : List.of("hub", "amplifier")) {
             held = held.with(held.placement(id).orElseThrow().grouped(Optional.of("pair")));
         }
-        Wish wish = new Wish("base", false, 7, 2, ROUNDS);
+        Wish wish = new Wish("base", Optional.empty(), 7, 2, ROUNDS);
         List<Proposal> found = find(held, wish);
         assertThat(found).isNotEmpty();
         for (Proposal proposal : found) {
@@ -147,7 +161,8 @@ public final class ArrangementsTest {
             assertThat(apart(proposal.build(), "hub", "amplifier")).isEqualTo(apart(held, "hub", "amplifier"));
         }
         assertThat(layouts(find(held, wish))).isEqualTo(layouts(found));
-        assertThat(layouts(find(held, new Wish("base", false, 8, 2, ROUNDS)))).isNotEqualTo(layouts(found));
+        assertThat(layouts(find(held, new Wish("base", Optional.empty(), 8, 2, ROUNDS))))
+                .isNotEqualTo(layouts(found));
     }
 
     private static List<Object> layouts(List<Proposal> found) {
@@ -158,7 +173,7 @@ public final class ArrangementsTest {
     @Test
     public void laidCablesAreLaidAgain() {
         Build build = demo("cave-survey");
-        List<Proposal> found = find(build, new Wish("slab", false, 1, 2, 300));
+        List<Proposal> found = find(build, new Wish("slab", Optional.empty(), 1, 2, 300));
         assertThat(found).isNotEmpty();
         for (Proposal proposal : found) {
             assertThat(proposal.build().layout().cables().stream().map(c -> c.what()))
@@ -189,7 +204,7 @@ public final class ArrangementsTest {
                 return rounds.get() > 300;
             }
         };
-        assertThat(Arrangements.find(build, new Wish("base", false, 1, 2, 1_000_000), enough))
+        assertThat(Arrangements.find(build, new Wish("base", Optional.empty(), 1, 2, 1_000_000), enough))
                 .isNotEmpty();
         assertThat(rounds.get()).isBetween(301L, 303L);
         assertThat(live).isNotEmpty();
@@ -199,12 +214,13 @@ public final class ArrangementsTest {
                 return true;
             }
         };
-        assertThat(Arrangements.find(build, new Wish("base", false, 1, 2, 1_000_000), cancelled))
+        assertThat(Arrangements.find(build, new Wish("base", Optional.empty(), 1, 2, 1_000_000), cancelled))
                 .isEmpty();
         for (Placement at : build.layout().placements()) {
             build = build.with(at.locked(true));
         }
-        assertThat(find(build, new Wish("base", false, 1, 2, ROUNDS))).isEmpty();
+        assertThat(find(build, new Wish("base", Optional.empty(), 1, 2, ROUNDS)))
+                .isEmpty();
     }
 
     private static Build onTheTable(Shell tray, Part... parts) {
@@ -219,8 +235,8 @@ public final class ArrangementsTest {
     @Test
     public void whatCannotGoInIsProvedAndALargerCaseTakesIt() {
         Shell tray = Samples.tray("tray", 100, 60, 20, exact(2), Material.PLASTIC, false);
-        Wish fixed = new Wish("tray", false, 1, 1, 300);
-        Wish sized = new Wish("tray", true, 1, 1, 300);
+        Wish fixed = new Wish("tray", Optional.empty(), 1, 1, 300);
+        Wish sized = new Wish("tray", Optional.of(1.0), 1, 1, 300);
         Build large = onTheTable(tray, block("plank", 110, 10, 10));
         Build two = onTheTable(tray, block("one", 55, 58, 12), block("other", 58, 55, 11));
         Build many = onTheTable(
@@ -249,7 +265,8 @@ public final class ArrangementsTest {
         for (int seed = 0; seed < 1000; seed++) {
             Build build = problem(new Random(seed));
             Shell tray = build.shell("tray").orElseThrow();
-            for (Proposal proposal : find(build, new Wish("tray", seed % 2 == 1, seed, 1, 5))) {
+            for (Proposal proposal :
+                    find(build, new Wish("tray", seed % 2 == 1 ? Optional.of(1.0) : Optional.empty(), seed, 1, 5))) {
                 proposals++;
                 Build done = proposal.build();
                 isSound(done);
@@ -323,7 +340,7 @@ public final class ArrangementsTest {
         Build build = demo("orchard-ledger");
         Evaluation was = Evaluator.evaluate(build);
         Merit now = Merit.of(was, was);
-        for (Proposal proposal : find(build, new Wish("base", false, 3, 1, 400))) {
+        for (Proposal proposal : find(build, new Wish("base", Optional.empty(), 3, 1, 400))) {
             assertThat(now.beats(proposal.merit())).isFalse();
             assertThat(now.readsLike(proposal.merit())).isFalse();
             assertThat(proposal.evaluation().findings().stream()

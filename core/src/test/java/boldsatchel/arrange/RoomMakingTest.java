@@ -23,12 +23,13 @@ import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Severity;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.testng.annotations.Test;
 
 /** One change that lets all go in: which part, on another side or replaced; and where one more part would go. */
 public final class RoomMakingTest {
 
-    private static final Wish WISH = new Wish("tray", false, 1, 2, 400);
+    private static final Wish WISH = new Wish("tray", Optional.empty(), 1, 2, 400);
 
     /** A block that leaves a slot 29 mm wide and 40 mm high beside it, and a board too wide for that unless it stands on its edge. */
     private static Build tight() {
@@ -82,7 +83,7 @@ public final class RoomMakingTest {
     @Test
     public void nothingIsChangedWhereThatIsNotNeeded() {
         Build build = Library.demo("harbour-watch").orElseThrow();
-        Wish wish = new Wish("base", false, 1, 2, 700);
+        Wish wish = new Wish("base", Optional.empty(), 1, 2, 700);
         List<Proposal> found = RoomMaking.find(build, wish, Picks.shelf().parts(), Onlooker.NONE);
         assertThat(found).hasSize(1);
         assertThat(found.getFirst().change()).isEqualTo(Change.NONE);
@@ -107,7 +108,10 @@ public final class RoomMakingTest {
             build = at.part().equals("ball") ? build : build.with(at.locked(true));
         }
         List<Proposal> found = RoomMaking.find(
-                build, new Wish("base", false, 1, 2, 300), Picks.shelf().parts(), Onlooker.NONE);
+                build,
+                new Wish("base", Optional.empty(), 1, 2, 300),
+                Picks.shelf().parts(),
+                Onlooker.NONE);
         List<String> words = new ArrayList<>();
         for (Proposal proposal : found) {
             packs(proposal.build());

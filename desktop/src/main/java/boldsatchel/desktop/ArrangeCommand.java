@@ -42,6 +42,8 @@ final class ArrangeCommand implements Callable<Integer> {
     private static final double NANOS = 1e-9;
     private static final double MOST_SECONDS = 3600;
     private static final int MOST_THREADS = 64;
+    private static final double LEAST_STEP_MM = 0.1;
+    private static final double MOST_STEP_MM = 50;
     private static final double MM3_PER_L = 1e6;
 
     /** Whether walls may be elsewhere. */
@@ -60,6 +62,13 @@ final class ArrangeCommand implements Callable<Integer> {
 
     @Option(names = "--case", defaultValue = "fixed", description = "fixed, or free: as small as it takes")
     private CaseSize size = CaseSize.FIXED;
+
+    @Option(
+            names = "--step",
+            paramLabel = "MM",
+            defaultValue = "1",
+            description = "with a free case: sizes inside are whole multiples of it (1)")
+    private double stepMm;
 
     @Option(names = "--seconds", paramLabel = "S", defaultValue = "10", description = "for how long (10)")
     private double seconds;
@@ -104,7 +113,12 @@ final class ArrangeCommand implements Callable<Integer> {
         BuildFormat.Document document = Main.document(source);
         Build build = document.build();
         Shell shell = shell(build);
-        Wish wish = new Wish(shell.id(), size == CaseSize.FREE, seed, threads, rounds.orElse(Integer.MAX_VALUE));
+        Wish wish = new Wish(
+                shell.id(),
+                size == CaseSize.FREE ? Optional.of(stepMm) : Optional.empty(),
+                seed,
+                threads,
+                rounds.orElse(Integer.MAX_VALUE));
         long start = System.nanoTime();
         Onlooker onlooker = new Onlooker() {
             @Override
@@ -158,6 +172,9 @@ final class ArrangeCommand implements Callable<Integer> {
     private void check() throws Main.UserException {
         if (!(seconds > 0 && seconds <= MOST_SECONDS)) {
             throw new Main.UserException("--seconds is more than 0 and at most 3600.");
+        }
+        if (!(stepMm >= LEAST_STEP_MM && stepMm <= MOST_STEP_MM)) {
+            throw new Main.UserException("--step is 0.1 to 50.");
         }
         if (threads < 1 || threads > MOST_THREADS) {
             throw new Main.UserException("--threads is 1 to 64.");

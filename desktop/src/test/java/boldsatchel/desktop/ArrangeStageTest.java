@@ -5,9 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.drawing.Mark;
 import boldsatchel.drawing.TradeDrawing;
+import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
+import boldsatchel.quantity.Figure;
 import java.util.Collection;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -15,7 +19,9 @@ import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
@@ -129,6 +135,79 @@ public class ArrangeStageTest extends WindowHarness {
         assertThat(build()).isEqualTo(changed);
         assertThat(robot.lookup("#arrange-problem").queryAs(Label.class).getText())
                 .contains("look again");
+    }
+
+    private void aim(int which) {
+        onFx(() -> {
+            robot.lookup("#arrange-aim")
+                    .<ComboBox<?>>query()
+                    .getSelectionModel()
+                    .select(which);
+            return 0;
+        });
+    }
+
+    private Button button(String query) {
+        return robot.lookup(query).queryAs(Button.class);
+    }
+
+    /** Which single part from the shelf lets the lid close is asked for, taken over with its cables and undone. */
+    @Test
+    public void roomIsMadeByAnotherPart() throws Exception {
+        show("harbour-watch");
+        open("arrange");
+        Build large = onFx(() -> {
+            Part ball = build().part("ball").orElseThrow();
+            Figure wide = Figure.measured(80);
+            session().does(new Edit("take a large ball", b -> {
+                Build with = b.with(ball.withBody(ball.body().resized(wide, wide, Figure.measured(79))));
+                for (Placement at : b.layout().placements()) {
+                    with = at.part().equals("ball") ? with : with.with(at.locked(true));
+                }
+                return with;
+            }));
+            return build();
+        });
+        aim(1);
+        robot.clickOn("#arrange-look");
+        until(() -> isThere("#arrange-look") && !button("#arrange-look").isDisabled());
+        settle();
+        assertThat(text("#arrange-told")).contains("of a single part");
+        assertThat(cards()).isNotEmpty();
+        press("#arrange-take");
+        assertThat(build().part("ball").orElseThrow().family()).isEqualTo(Family.POINTER);
+        assertThat(build().part("ball").orElseThrow().body().bounds().dz()).isLessThan(40);
+        assertThat(codes()).doesNotContain("fit.lid-clash", "fit.outside");
+        press("#undo");
+        assertThat(build()).isEqualTo(large);
+    }
+
+    /** One more part is chosen from the shelf and finds a place; taken over it is in the build, and one undo takes it out. */
+    @Test
+    public void oneMorePartFindsItsPlace() throws Exception {
+        show("orchard-ledger");
+        open("arrange");
+        Build before = build();
+        aim(2);
+        assertThat(button("#arrange-look").isDisabled()).isTrue();
+        onFx(() -> {
+            robot.lookup("#arrange-more").<MenuButton>query().getItems().stream()
+                    .map(Menu.class::cast)
+                    .flatMap(m -> m.getItems().stream())
+                    .filter(i -> i.getText().equals("USB hub, bare board, 4 ports"))
+                    .findFirst()
+                    .orElseThrow()
+                    .fire();
+            return 0;
+        });
+        look();
+        press("#arrange-take");
+        assertThat(build().parts().list().size())
+                .isEqualTo(before.parts().list().size() + 1);
+        assertThat(build().loose()).isEqualTo(before.loose());
+        assertThat(codes()).doesNotContain("fit.clash", "fit.outside");
+        press("#undo");
+        assertThat(build()).isEqualTo(before);
     }
 
     @Test

@@ -97,6 +97,11 @@ public class MainTest {
         Ran ran = run("arrange", file.toString(), "--tray", "base", "--rounds", "20");
         assertThat(ran.code()).isEqualTo(1);
         assertThat(ran.out()).contains(large.name() + " is too large for Case");
+        Ran room = run("arrange", file.toString(), "--tray", "base", "--rounds", "40", "--make-room", "--json");
+        assertThat(room.code()).isZero();
+        assertThat(room.out()).contains("\"change\": \"" + large.name() + " → ");
+        Ran more = run("arrange", file.toString(), "--tray", "base", "--rounds", "20", "--more", "hub-4");
+        assertThat(more.code()).isEqualTo(1);
         Files.delete(file);
     }
 
@@ -134,8 +139,11 @@ public class MainTest {
             {new String[] {"arrange", "demo:cave-survey", "--tray", "box"}, "There are: slab"},
             {new String[] {"arrange", "demo:cave-survey", "--seconds", "0"}, "--seconds is more than 0"},
             {new String[] {"arrange", "demo:cave-survey", "--threads", "0"}, "--threads is 1 to 64"},
+            {new String[] {"arrange", "demo:cave-survey", "--step", "0"}, "--step is 0.1 to 50"},
             {new String[] {"arrange", "demo:cave-survey", "--rounds", "0"}, "--rounds is 1 or more"},
             {new String[] {"arrange", "demo:cave-survey", "--to", ""}, "name of a folder"},
+            {new String[] {"arrange", "demo:cave-survey", "--more", "nothing"}, "There is no part “nothing”"},
+            {new String[] {"arrange", "demo:cave-survey", "--more", "hub-4", "--make-room"}, "ask one of them"},
         };
     }
 

@@ -137,6 +137,9 @@ final class AgainstPane extends VBox {
         Proposal proposal = shown.get(chosen);
         Evaluation was = proposal.was();
         Evaluation is = proposal.evaluation();
+        if (!proposal.change().words().isEmpty()) {
+            findings.getChildren().add(Ui.words("Changed: " + proposal.change().words() + ".", "body"));
+        }
         table.addRow(
                 0, Ui.label("", "soft"), Ui.label("as it is", "soft"), Ui.label("proposal " + (chosen + 1), "soft"));
         for (Reading reading : Reading.all(was)) {

@@ -78,13 +78,17 @@ public final class ArrangeStage implements WorkStage {
 
     /** Whether walls may be elsewhere. */
     private enum Walls {
-        STAY("walls stay where they are"),
-        SMALLEST("as small a case as it takes");
+        STAY("walls stay where they are", Optional.empty()),
+        SMALLEST("as small a case as it takes", Optional.of(1.0)),
+        BY_FIVES("as small, in steps of 5 mm", Optional.of(5.0)),
+        BY_TENS("as small, in steps of 10 mm", Optional.of(10.0));
 
         private final String words;
+        private final Optional<Double> stepMm;
 
-        Walls(String words) {
+        Walls(String words, Optional<Double> stepMm) {
             this.words = words;
+            this.stepMm = stepMm;
         }
 
         String words() {
@@ -314,7 +318,7 @@ public final class ArrangeStage implements WorkStage {
             return;
         }
         Build build = desk.session().build();
-        Wish wish = new Wish(tray.get().id(), walls.getValue() == Walls.SMALLEST, 1, 2, rounds);
+        Wish wish = new Wish(tray.get().id(), walls.getValue().stepMm, 1, 2, rounds);
         Looking now = new Looking(this::watch);
         looking = Optional.of(now);
         searching(true);
