@@ -74,6 +74,12 @@ public final class Book {
         return name;
     }
 
+    /** A tray with its parts from above, as an SVG file. */
+    public static byte[] plan(Evaluation evaluation, Shell tray) {
+        return SvgWriter.svg(pack(evaluation, PackView.PLAN, tray, Posture.CLOSED))
+                .getBytes(StandardCharsets.UTF_8);
+    }
+
     /** The drawings of a build, each on its own sheet. */
     public static List<Drawing> drawings(Evaluation evaluation) {
         Build build = evaluation.build();

@@ -64,7 +64,12 @@ public final class Arranger {
                 .map(p -> Item.of(build, Bundle.loose(p, shell)).flatOnly())
                 .toList();
         Packed best = Packed.of(build, Frame.of(build, shell, List.of()), items);
-        Packer packer = new Packer(items, build.brief().limits().gapMm(), Optional.empty(), new SplittableRandom(SEED));
+        Packer packer = new Packer(
+                items,
+                build.brief().limits().gapMm(),
+                FrontOrder.of(build, shell, items),
+                Optional.empty(),
+                new SplittableRandom(SEED));
         for (int round = 0; round < MOST_ROUNDS && best.loose() > 0 && !stop.getAsBoolean(); round++) {
             Packed next = packer.changed(best).orElse(best);
             best = next.loose() <= best.loose() ? next : best;

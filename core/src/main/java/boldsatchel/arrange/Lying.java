@@ -57,6 +57,8 @@ final class Lying {
     final boolean isWarm;
     final boolean facesUp;
     final double volume;
+    /** Of its parts from front to back, mm. */
+    final double depthMm;
 
     Lying(Bundle bundle, Cooling cooling) {
         this(bundle, cooling, Depth.ANY);
@@ -104,6 +106,7 @@ final class Lying {
             low[axis] = inside.low(axis) + origin.along(axis);
             high[axis] = inside.high(axis) + origin.along(axis);
         }
+        depthMm = all.dy();
         isWarm = warm;
         facesUp = faces;
         volume = bundle.lies().stream().mapToDouble(p -> p.bounds().volume()).sum();

@@ -53,13 +53,15 @@ final class Packer {
 
     private final List<Item> items;
     private final double gapMm;
+    private final FrontOrder front;
     private final Optional<Walls> walls;
     private final SplittableRandom random;
 
     /** One that packs a tray. */
-    Packer(List<Item> items, double gapMm, Optional<Walls> walls, SplittableRandom random) {
+    Packer(List<Item> items, double gapMm, FrontOrder front, Optional<Walls> walls, SplittableRandom random) {
         this.items = items;
         this.gapMm = gapMm;
+        this.front = front;
         this.walls = walls;
         this.random = random;
     }
@@ -151,7 +153,12 @@ final class Packer {
         for (int pass = 0; pass < 2 && best == null; pass++) {
             for (int k = 0; k < count && (best == null || compared); k++) {
                 int way = (first + k) % count;
-                double[] at = stowing.first(item.ways().get(way), order, standing && pass == 0);
+                double[] at = stowing.first(
+                        item.ways().get(way),
+                        order,
+                        standing && pass == 0,
+                        front.least(i, packed),
+                        front.most(i, packed));
                 if (at != null && (best == null || order.isBefore(at, best))) {
                     best = at;
                     bestWay = way;

@@ -20,11 +20,19 @@ import java.util.function.Consumer;
  * @param now the build as it is
  * @param change made of it first
  * @param items that may be moved
+ * @param front what stays before what
  * @param packed as they lie, cables left out
  * @param laid those cables
  * @param stepMm by what steps walls may be elsewhere, if they may
  */
-record Start(Proposal now, Change change, List<Item> items, Packed packed, List<Laid> laid, Optional<Double> stepMm) {
+record Start(
+        Proposal now,
+        Change change,
+        List<Item> items,
+        FrontOrder front,
+        Packed packed,
+        List<Laid> laid,
+        Optional<Double> stepMm) {
 
     /** Why nothing is looked for where nothing may be moved. */
     static final String ALL_LOCKED = "Nothing may be moved in it: all that lies there is locked.";
@@ -40,6 +48,7 @@ record Start(Proposal now, Change change, List<Item> items, Packed packed, List<
                 Proposal.of(was, was, Change.NONE),
                 change,
                 items,
+                FrontOrder.of(bare, tray, items),
                 Packed.of(bare, frame, items),
                 build.layout().cables(),
                 step(wish, tray));

@@ -174,6 +174,16 @@ final class Stowing {
      * @param standing whether what warms is to stand off floor and walls
      */
     double @Nullable [] first(Lying lying, Order order, boolean standing) {
+        return first(lying, order, standing, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
+    }
+
+    /**
+     * The first place between others from the front to the back.
+     *
+     * @param front where it may begin, mm
+     * @param back where it ends at most, mm
+     */
+    double @Nullable [] first(Lying lying, Order order, boolean standing, double front, double back) {
         double[] from = new double[3];
         double[] to = new double[3];
         for (int axis = 0; axis < 3; axis++) {
@@ -182,6 +192,10 @@ final class Stowing {
                     : axis == 2 ? 0 : wallMm;
             from[axis] = least(lying, axis, stand);
             to[axis] = most(lying, axis, axis == 2 ? 0 : stand);
+            if (axis == 1) {
+                from[axis] = Math.max(from[axis], front);
+                to[axis] = Math.min(to[axis], back - lying.depthMm);
+            }
             if (axis == 2) {
                 from[axis] = Math.max(from[axis], size[axis] - lying.depth.most());
                 to[axis] = Math.max(to[axis], size[axis] - lying.depth.least());

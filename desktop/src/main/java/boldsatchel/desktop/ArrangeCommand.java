@@ -6,6 +6,7 @@ import boldsatchel.arrange.Onlooker;
 import boldsatchel.arrange.Proposal;
 import boldsatchel.arrange.RoomMaking;
 import boldsatchel.arrange.Wish;
+import boldsatchel.book.Book;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.machine.Build;
@@ -96,7 +97,7 @@ final class ArrangeCommand implements Callable<Integer> {
     @Option(names = "--json", description = "print one JSON object")
     private boolean json;
 
-    @Option(names = "--to", paramLabel = "DIR", description = "write each proposal there as a build file")
+    @Option(names = "--to", paramLabel = "DIR", description = "write each proposal there as a build file and a plan")
     @SuppressWarnings("NullAway.Init")
     private Optional<Path> folder;
 
@@ -133,9 +134,9 @@ final class ArrangeCommand implements Callable<Integer> {
         String why = !found.isEmpty()
                 ? ""
                 : makeRoom ? RoomMaking.whyNone(build, wish) : Arrangements.whyNone(build, change, wish);
-        List<String> files = write(found, document);
-        PrintWriter out = spec.commandLine().getOut();
         Evaluation now = Evaluator.evaluate(build);
+        List<String> files = write(now, shell, found, document);
+        PrintWriter out = spec.commandLine().getOut();
         if (json) {
             out.println(ArrangeReport.json(now, shell, found, why, files));
         } else {
@@ -187,7 +188,7 @@ final class ArrangeCommand implements Callable<Integer> {
         }
         if (folder.isPresent()) {
             // Before the search, not after it.
-            Main.mayWrite(folder.get(), Set.of(name(0)), replace);
+            Main.mayWrite(folder.get(), Set.of("as-it-is.svg", name(0) + BuildStore.ENDING, name(0) + ".svg"), replace);
         }
     }
 
@@ -205,23 +206,28 @@ final class ArrangeCommand implements Callable<Integer> {
         return Arrangements.fullest(build).orElseThrow();
     }
 
-    private List<String> write(List<Proposal> found, BuildFormat.Document document) throws Main.UserException {
-        if (folder.isEmpty()) {
+    /** Each proposal as a build and as a plan, beside the plan as it is; names the builds. */
+    private List<String> write(Evaluation now, Shell tray, List<Proposal> found, BuildFormat.Document document)
+            throws Main.UserException {
+        if (folder.isEmpty() || found.isEmpty()) {
             return List.of();
         }
         Map<String, byte[]> files = new LinkedHashMap<>();
+        files.put("as-it-is.svg", Book.plan(now, tray));
         for (int i = 0; i < found.size(); i++) {
             String text =
                     BuildFormat.write(new BuildFormat.Document(found.get(i).build(), document.extras()));
-            files.put(name(i), text.getBytes(StandardCharsets.UTF_8));
+            files.put(name(i) + BuildStore.ENDING, text.getBytes(StandardCharsets.UTF_8));
+            files.put(name(i) + ".svg", Book.plan(found.get(i).evaluation(), tray));
         }
         return Main.written(folder.get(), files, replace).stream()
                 .map(Path::toString)
+                .filter(file -> file.endsWith(BuildStore.ENDING))
                 .toList();
     }
 
     private static String name(int proposal) {
-        return String.format(Locale.ROOT, "proposal-%02d%s", proposal + 1, BuildStore.ENDING);
+        return String.format(Locale.ROOT, "proposal-%02d", proposal + 1);
     }
 
     private static void print(PrintWriter out, String name, Evaluation evaluation) {
