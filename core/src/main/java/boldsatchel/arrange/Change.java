@@ -15,7 +15,7 @@ import java.util.Optional;
  *
  * @param words what is other then, as shown; empty where nothing is
  * @param edit that does it, where it is more than how parts lie
- * @param turned id of a part that may lie in any way then, if one may
+ * @param turned id of a part alone that lies then as its kind usually does not, if one does
  */
 public record Change(String words, Optional<Edit> edit, Optional<String> turned) {
 

@@ -35,11 +35,13 @@ record Item(List<String> ids, List<Lying> ways, int flat) {
         return new Item(bundle.ids(), List.copyOf(ways), flat);
     }
 
-    /** One that lies as nothing of its kind usually does: a part alone on whichever side, or what is looked at or pressed turned in plan. */
-    static Item anyWay(Build build, Bundle bundle) {
+    /** A part alone in the ways in which nothing of its kind usually lies: with another face up, or turned in plan where it is looked at or pressed. */
+    static Item otherwise(Build build, Bundle bundle) {
         List<Lying> ways = new ArrayList<>();
-        addTurned(bundle, build, ways);
-        if (!facesUp(bundle)) {
+        if (facesUp(bundle)) {
+            addTurned(bundle, build, ways);
+            ways.removeFirst();
+        } else {
             addTumbled(build, bundle, ways);
         }
         return new Item(bundle.ids(), List.copyOf(ways), ways.size());

@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
 
 /**
  * Looks for one change that makes room in a tray in which not everything has a place, or something is in the way: a part on another side, or another of its family in its place.
@@ -94,21 +95,24 @@ public final class RoomMaking {
     /** Each part that may be moved on another side; then each by others of its family that are smaller in some way, the nearest in size before the others. */
     static List<Change> changes(Build build, Wish wish, List<Part> shelf) {
         Shell tray = Start.tray(build, wish);
-        List<Part> movable = Start.items(build, tray, Change.NONE).stream()
-                .flatMap(i -> i.ids().stream())
-                .flatMap(id -> build.part(id).stream())
-                .toList();
+        List<Item> movable = Start.items(build, tray, Change.NONE);
         List<Change> changes = new ArrayList<>();
         movable.stream()
+                .filter(i -> i.ids().size() == 1)
+                .flatMap(i -> parts(build, i))
                 .filter(p -> Lying.facesUp(p) || !Lying.isTumbled(p))
                 .forEach(p -> changes.add(Change.turned(p)));
-        for (Part part : movable) {
+        for (Part part : movable.stream().flatMap(i -> parts(build, i)).toList()) {
             shelf.stream()
                     .filter(by -> by.family() == part.family() && isSmaller(by, part))
                     .sorted(Comparator.comparingDouble(by -> -by.body().bounds().volume()))
                     .forEach(by -> changes.add(Change.replaced(part, by, shelf)));
         }
         return changes;
+    }
+
+    private static Stream<Part> parts(Build build, Item item) {
+        return item.ids().stream().flatMap(id -> build.part(id).stream());
     }
 
     /** Whether it takes less room, and less along one of its sides at least. */
@@ -131,7 +135,7 @@ public final class RoomMaking {
 
     /** The least ill arrangement that is found with a change; nothing where it does not do, or brings something that says stop by itself. */
     private Optional<Proposal> tried(Change change, int number, int most) {
-        if (change.edit().isPresent() && bringsStop(change)) {
+        if (isOver() || (change.edit().isPresent() && bringsStop(change))) {
             told(most);
             return Optional.empty();
         }

@@ -77,9 +77,9 @@ record Start(
     }
 
     private static Item item(Build build, Bundle bundle, Change change) {
-        boolean anyWay = bundle.lies().size() == 1
-                && change.turned().filter(bundle.ids().getFirst()::equals).isPresent();
-        return anyWay ? Item.anyWay(build, bundle) : Item.of(build, bundle);
+        boolean isTurned =
+                change.turned().filter(bundle.ids().getFirst()::equals).isPresent();
+        return isTurned ? Item.otherwise(build, bundle) : Item.of(build, bundle);
     }
 
     /** Whether what is found may be held against the build as it is: it is one with the same parts that packs. */
