@@ -13,28 +13,30 @@ import java.util.Optional;
 /**
  * What is changed of a build before its parts are laid otherwise.
  *
- * @param words what is other then, as shown; empty where nothing is
+ * @param lines what is other then, as shown, what goes before what comes; none where nothing is
  * @param edit that does it, where it is more than how parts lie
  * @param turned id of a part alone that lies then as its kind usually does not, if one does
  */
-public record Change(String words, Optional<Edit> edit, Optional<String> turned) {
+public record Change(List<String> lines, Optional<Edit> edit, Optional<String> turned) {
 
-    /** Between a part that goes and one that comes. */
-    public static final String BECOMES = " → ";
+    /** Copies the list. */
+    public Change {
+        lines = List.copyOf(lines);
+    }
 
     /** The parts as they are. */
-    public static final Change NONE = new Change("", Optional.empty(), Optional.empty());
+    public static final Change NONE = new Change(List.of(), Optional.empty(), Optional.empty());
 
     /** One more part, which lies nowhere yet. */
     public static Change more(Part part) {
-        return new Change("with " + part.name(), Optional.of(Edits.addPart(part)), Optional.empty());
+        return new Change(List.of("with " + part.name()), Optional.of(Edits.addPart(part)), Optional.empty());
     }
 
     /** Another part in the place of one, connected anew from a shelf; what is looked at or pressed ends as high as the old one did. */
     static Change replaced(Part old, Part by, List<Part> shelf) {
         Edit swap = LinkPlanner.swap(old, by, shelf);
         return new Change(
-                old.name() + BECOMES + by.name(),
+                List.of(old.name(), "→ " + by.name()),
                 Optional.of(
                         Edit.searched(swap.name(), b -> level(b, swap.change().apply(b), old.id()))),
                 Optional.empty());
@@ -59,9 +61,14 @@ public record Change(String words, Optional<Edit> edit, Optional<String> turned)
     /** A part on whichever side, or turned in plan where it is looked at or pressed. */
     static Change turned(Part part) {
         return new Change(
-                part.name() + (Lying.facesUp(part) ? " turned" : " on another side"),
+                List.of(part.name() + (Lying.facesUp(part) ? " turned" : " on another side")),
                 Optional.empty(),
                 Optional.of(part.id()));
+    }
+
+    /** What is other then, in one line; empty where nothing is. */
+    public String words() {
+        return String.join(" ", lines);
     }
 
     /** A build with it done. */

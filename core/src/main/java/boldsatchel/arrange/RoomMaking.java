@@ -3,7 +3,6 @@ package boldsatchel.arrange;
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Shell;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Severity;
@@ -57,12 +56,11 @@ public final class RoomMaking {
      */
     public static List<Proposal> find(Build build, Wish wish, List<Part> shelf, Onlooker onlooker) {
         Evaluation was = Evaluator.evaluate(build);
-        boolean isNothingToDo = Merit.of(was, was).isSound()
-                || Start.items(build, Start.tray(build, wish), Change.NONE).isEmpty();
-        if (isNothingToDo) {
+        Start asItIs = Start.of(was, Change.NONE, wish);
+        if (asItIs.now().merit().isSound() || asItIs.items().isEmpty()) {
             return List.of();
         }
-        List<Change> changes = changes(build, wish, shelf);
+        List<Change> changes = changes(build, asItIs.items(), shelf);
         int first = Math.min(FIRST, wish.rounds());
         int each = Math.min(ROUNDS, wish.rounds());
         RoomMaking making = new RoomMaking(was, wish, first + (long) each * changes.size(), onlooker);
@@ -72,7 +70,7 @@ public final class RoomMaking {
                 : Workers.on(wish.threads(), changes.size(), i -> making.tried(changes.get(i), i + 1, each)).stream()
                         .flatMap(Optional::stream)
                         .toList();
-        Pain pain = Pain.even(Merit.of(was, was), wish.stepMm().isPresent());
+        Pain pain = asItIs.pain();
         return onlooker.isCancelled()
                 ? List.of()
                 : all.stream()
@@ -82,20 +80,18 @@ public final class RoomMaking {
 
     /** Why none is told, in words. */
     public static String whyNone(Build build, Wish wish) {
-        Evaluation was = Evaluator.evaluate(build);
-        if (Start.items(build, Start.tray(build, wish), Change.NONE).isEmpty()) {
+        Start asItIs = Start.of(Evaluator.evaluate(build), Change.NONE, wish);
+        if (asItIs.items().isEmpty()) {
             return Start.ALL_LOCKED;
         }
-        return Merit.of(was, was).isSound()
+        return asItIs.now().merit().isSound()
                 ? "Everything has a place and nothing is in the way: no room has to be made."
                 : "No single part was found that, on another side or replaced from the shelf, lets all go in."
                         + " There may be one all the same: lock fewer parts, or let the walls be elsewhere.";
     }
 
     /** Each part that may be moved on another side; then each by others of its family that are smaller in some way, the nearest in size before the others. */
-    static List<Change> changes(Build build, Wish wish, List<Part> shelf) {
-        Shell tray = Start.tray(build, wish);
-        List<Item> movable = Start.items(build, tray, Change.NONE);
+    private static List<Change> changes(Build build, List<Item> movable, List<Part> shelf) {
         List<Change> changes = new ArrayList<>();
         movable.stream()
                 .filter(i -> i.ids().size() == 1)

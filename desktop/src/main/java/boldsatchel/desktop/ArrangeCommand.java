@@ -46,6 +46,7 @@ final class ArrangeCommand implements Callable<Integer> {
     private static final double LEAST_STEP_MM = 0.1;
     private static final double MOST_STEP_MM = 50;
     private static final double MM3_PER_L = 1e6;
+    private static final String AS_IT_IS = "as-it-is.svg";
 
     /** Whether walls may be elsewhere. */
     enum CaseSize {
@@ -188,7 +189,7 @@ final class ArrangeCommand implements Callable<Integer> {
         }
         if (folder.isPresent()) {
             // Before the search, not after it.
-            Main.mayWrite(folder.get(), Set.of("as-it-is.svg", name(0) + BuildStore.ENDING, name(0) + ".svg"), replace);
+            Main.mayWrite(folder.get(), Set.of(AS_IT_IS, name(0) + BuildStore.ENDING, name(0) + ".svg"), replace);
         }
     }
 
@@ -213,7 +214,7 @@ final class ArrangeCommand implements Callable<Integer> {
             return List.of();
         }
         Map<String, byte[]> files = new LinkedHashMap<>();
-        files.put("as-it-is.svg", Book.plan(now, tray));
+        files.put(AS_IT_IS, Book.plan(now, tray));
         for (int i = 0; i < found.size(); i++) {
             String text =
                     BuildFormat.write(new BuildFormat.Document(found.get(i).build(), document.extras()));

@@ -2,6 +2,7 @@ package boldsatchel.desktop.arrange;
 
 import boldsatchel.arrange.Arrangements;
 import boldsatchel.arrange.Change;
+import boldsatchel.arrange.Onlooker;
 import boldsatchel.arrange.Proposal;
 import boldsatchel.arrange.RoomMaking;
 import boldsatchel.arrange.Wish;
@@ -327,25 +328,32 @@ public final class ArrangeStage implements WorkStage {
         Change change =
                 another.filter(p -> sought == Aim.ONE_MORE).map(Change::more).orElse(Change.NONE);
         List<Part> shelf = sought == Aim.MAKE_ROOM ? desk.library().parts() : List.of();
-        search.ask(
-                () -> sought == Aim.MAKE_ROOM
-                        ? RoomMaking.find(build, wish, shelf, now)
-                        : Arrangements.find(build, change, wish, now),
-                found -> {
-                    looking = Optional.empty();
-                    searching(false);
-                    if (now.isCancelled()) {
-                        refresh();
-                    } else if (sought == Aim.MAKE_ROOM) {
-                        found(found, found.isEmpty() ? RoomMaking.whyNone(build, wish) : "", madeRoom(found));
-                    } else {
-                        found(
-                                found,
-                                found.isEmpty() ? Arrangements.whyNone(build, change, wish) : "",
-                                found.size() + (found.size() == 1 ? " arrangement" : " arrangements")
-                                        + " that nothing found beats. Cables that were laid are laid again in them.");
-                    }
-                });
+        search.ask(() -> sought(sought, build, change, wish, shelf, now), answer -> {
+            looking = Optional.empty();
+            searching(false);
+            if (now.isCancelled()) {
+                refresh();
+            } else {
+                found(answer);
+            }
+        });
+    }
+
+    /** What a search found, and in words what it is, or why there is nothing. */
+    private record Answer(List<Proposal> found, String words) {}
+
+    private static Answer sought(Aim aim, Build build, Change change, Wish wish, List<Part> shelf, Onlooker onlooker) {
+        if (aim == Aim.MAKE_ROOM) {
+            List<Proposal> found = RoomMaking.find(build, wish, shelf, onlooker);
+            return new Answer(found, found.isEmpty() ? RoomMaking.whyNone(build, wish) : madeRoom(found));
+        }
+        List<Proposal> found = Arrangements.find(build, change, wish, onlooker);
+        return new Answer(found, found.isEmpty() ? Arrangements.whyNone(build, change, wish) : unbeaten(found.size()));
+    }
+
+    private static String unbeaten(int found) {
+        return found + (found == 1 ? " arrangement" : " arrangements")
+                + " that nothing found beats. Cables that were laid are laid again in them.";
     }
 
     private static String madeRoom(List<Proposal> found) {
@@ -358,12 +366,13 @@ public final class ArrangeStage implements WorkStage {
                         + " of a single part, each of which lets everything go in.";
     }
 
-    private void found(List<Proposal> found, String why, String what) {
-        proposals = found;
-        chosen = found.isEmpty() ? -1 : 0;
-        told.setText(found.isEmpty() ? "" : what);
-        problem.setText(why);
-        Ui.present(problem, !why.isEmpty());
+    private void found(Answer answer) {
+        proposals = answer.found();
+        boolean isNone = proposals.isEmpty();
+        chosen = isNone ? -1 : 0;
+        told.setText(isNone ? "" : answer.words());
+        problem.setText(isNone ? answer.words() : "");
+        Ui.present(problem, isNone);
         draw();
     }
 

@@ -1,6 +1,5 @@
 package boldsatchel.desktop.arrange;
 
-import boldsatchel.arrange.Change;
 import boldsatchel.arrange.Proposal;
 import boldsatchel.arrange.Reading;
 import boldsatchel.desktop.controls.DrawingView;
@@ -40,12 +39,10 @@ final class ProposalCard extends ToggleButton {
         picture.setMouseTransparent(true);
         HBox head = new HBox(6, Ui.label(String.valueOf(number), "badge"), Ui.label(kind(proposal), "soft"));
         head.setAlignment(Pos.CENTER_LEFT);
-        VBox content = new VBox(4, head, picture);
+        VBox content = new VBox(4, head);
+        proposal.change().lines().forEach(l -> content.getChildren().add(Ui.label(l, "proposal-line")));
+        content.getChildren().add(picture);
         List<String> lines = changes(proposal);
-        List<String> changed = changed(proposal);
-        for (int i = 0; i < changed.size(); i++) {
-            content.getChildren().add(1 + i, Ui.label(changed.get(i), "proposal-line"));
-        }
         lines.forEach(l -> content.getChildren().add(Ui.label(l, "proposal-line")));
         content.setPrefWidth(WIDTH);
         content.setMaxWidth(WIDTH);
@@ -63,19 +60,6 @@ final class ProposalCard extends ToggleButton {
         boolean worse =
                 Reading.all(proposal.was()).stream().anyMatch(r -> r.better(proposal.was(), proposal.evaluation()) < 0);
         return worse ? "some better, some worse" : "worse in nothing";
-    }
-
-    /** What is other than in the build as it is, a line for what goes and one for what comes. */
-    private static List<String> changed(Proposal proposal) {
-        String words = proposal.change().words();
-        int comes = words.indexOf(Change.BECOMES);
-        return words.isEmpty()
-                ? List.of()
-                : comes < 0
-                        ? List.of(words)
-                        : List.of(
-                                words.substring(0, comes),
-                                words.substring(comes).trim());
     }
 
     /** What reads otherwise, what is better first. */
