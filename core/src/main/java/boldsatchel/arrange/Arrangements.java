@@ -69,7 +69,7 @@ public final class Arrangements {
         }
         Evaluation now = Evaluator.evaluate(changed);
         Optional<String> proved = Start.step(wish, tray).isPresent() ? Optional.empty() : Impossible.why(changed, tray);
-        return proved.orElseGet(() -> Merit.of(now, now).isSound()
+        return proved.orElseGet(() -> Merit.of(now, now, List.of()).isSound()
                 ? "Nothing that was found is better in anything than the build as it is."
                 : "No arrangement was found in which everything has a place and nothing is in the way of"
                         + " anything. There may be one all the same: look for longer, lock fewer parts, or"

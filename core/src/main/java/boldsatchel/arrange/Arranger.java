@@ -8,6 +8,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -25,10 +26,12 @@ public final class Arranger {
 
     private static final long SEED = 1;
 
+    /** Read of each: how much is to be said against it. */
+    private static final List<Reading> SAID = List.of(Reading.STOPS, Reading.WATCHES);
+
     private static final Comparator<Merit> LEAST_ILL = Comparator.comparingDouble(Merit::looseMm3)
             .thenComparingInt(Merit::wrong)
-            .thenComparingLong(Merit::stops)
-            .thenComparingLong(Merit::watches);
+            .thenComparing(Merit::values, (a, b) -> Arrays.compare(plain(a), plain(b)));
 
     private Arranger() {}
 
@@ -42,20 +45,24 @@ public final class Arranger {
     private static Build placed(Build build, Shell shell, BooleanSupplier stop) {
         Evaluation was = Evaluator.evaluate(build);
         Build best = rest(build, shell);
-        Merit least = Merit.of(Evaluator.evaluate(best), was);
-        if (least.looseMm3() == 0 && least.wrong() <= Merit.of(was, was).wrong()) {
+        Merit least = Merit.of(Evaluator.evaluate(best), was, SAID);
+        if (least.looseMm3() == 0 && least.wrong() <= Merit.of(was, was, SAID).wrong()) {
             return best;
         }
         Build boxes = rest(PartBoxes.placed(build, shell, SEED, stop), shell);
         Build again = rest(again(build, shell, stop), shell);
         for (Build other : List.of(boxes, again)) {
-            Merit merit = Merit.of(Evaluator.evaluate(other), was);
+            Merit merit = Merit.of(Evaluator.evaluate(other), was, SAID);
             if (LEAST_ILL.compare(merit, least) < 0) {
                 best = other;
                 least = merit;
             }
         }
         return best;
+    }
+
+    private static double[] plain(List<Double> values) {
+        return values.stream().mapToDouble(v -> v).toArray();
     }
 
     /** Taken out and put in again by chance, until all have a place. */
@@ -69,6 +76,7 @@ public final class Arranger {
                 build.brief().limits().gapMm(),
                 FrontOrder.of(build, shell, items),
                 Optional.empty(),
+                false,
                 new SplittableRandom(SEED));
         for (int round = 0; round < MOST_ROUNDS && best.loose() > 0 && !stop.getAsBoolean(); round++) {
             Packed next = packer.changed(best).orElse(best);

@@ -65,7 +65,7 @@ final class FrontOrder {
         double least = behind[item];
         for (Pair pair : pairs) {
             double[] at = pair.back == item ? packed.at(pair.front) : null;
-            least = at == null ? least : Math.max(least, at[1] + packed.lying(pair.front).depthMm);
+            least = at == null ? least : Math.max(least, at[1] + packed.lying(pair.front).sizeMm[1]);
         }
         return least;
     }

@@ -57,8 +57,8 @@ final class Lying {
     final boolean isWarm;
     final boolean facesUp;
     final double volume;
-    /** Of its parts from front to back, mm. */
-    final double depthMm;
+    /** Of its parts along each axis, mm. */
+    final double[] sizeMm;
 
     Lying(Bundle bundle, Cooling cooling) {
         this(bundle, cooling, Depth.ANY);
@@ -106,7 +106,7 @@ final class Lying {
             low[axis] = inside.low(axis) + origin.along(axis);
             high[axis] = inside.high(axis) + origin.along(axis);
         }
-        depthMm = all.dy();
+        sizeMm = new double[] {all.dx(), all.dy(), all.dz()};
         isWarm = warm;
         facesUp = faces;
         volume = bundle.lies().stream().mapToDouble(p -> p.bounds().volume()).sum();
@@ -115,6 +115,12 @@ final class Lying {
     /** Whether it has to be at a wall. */
     boolean isAtWall() {
         return Arrays.stream(atWall).anyMatch(end -> !Double.isNaN(end));
+    }
+
+    /** Whether it has to be at a wall along an axis. */
+    boolean isAtWall(int axis) {
+        return !Double.isNaN(atWall[Face.of(axis, 1).ordinal()])
+                || !Double.isNaN(atWall[Face.of(axis, -1).ordinal()]);
     }
 
     private void at(Face wall, Placed p, Vec origin) {

@@ -50,6 +50,11 @@ final class Packed {
         return frame;
     }
 
+    /** Of items. */
+    int count() {
+        return items.size();
+    }
+
     /** How it lies, or lay last. */
     int way(int item) {
         return way[item];

@@ -36,6 +36,10 @@ final class Packer {
     private static final double HIGH = 0.9;
     /** How often height counts before all else. */
     private static final double LEVEL = 0.7;
+    /** How often parts are moved into line, where that is wished for, and how many at most. */
+    private static final double LINED = 0.3;
+
+    private static final int MOST_LINED = 4;
 
     /**
      * Walls that may be elsewhere; then the gap is left to them too.
@@ -55,19 +59,34 @@ final class Packer {
     private final double gapMm;
     private final FrontOrder front;
     private final Optional<Walls> walls;
+    private final boolean lines;
     private final SplittableRandom random;
 
-    /** One that packs a tray. */
-    Packer(List<Item> items, double gapMm, FrontOrder front, Optional<Walls> walls, SplittableRandom random) {
+    /**
+     * One that packs a tray.
+     *
+     * @param lines whether parts are moved into line as well
+     */
+    Packer(
+            List<Item> items,
+            double gapMm,
+            FrontOrder front,
+            Optional<Walls> walls,
+            boolean lines,
+            SplittableRandom random) {
         this.items = items;
         this.gapMm = gapMm;
         this.front = front;
         this.walls = walls;
+        this.lines = lines;
         this.random = random;
     }
 
     /** Some taken out and put in again; what has no place is put in first. Nothing where the walls cannot come nearer so. */
     Optional<Packed> changed(Packed from) {
+        if (lines && random.nextDouble() < LINED) {
+            return Optional.of(lined(from));
+        }
         List<Integer> out = new ArrayList<>();
         Optional<Packed> sized = walls.isPresent() && random.nextDouble() < SIZED
                 ? sized(from, walls.get(), out)
@@ -177,6 +196,25 @@ final class Packer {
         axes.add(random.nextDouble() < LEVEL ? 0 : 1 + random.nextInt(2), 2);
         boolean fromAbove = random.nextDouble() < (facesUp ? HIGH : 1 - HIGH);
         return new Order(axes, List.of(random.nextBoolean(), random.nextBoolean(), fromAbove));
+    }
+
+    /** Some moved sideways until they are flush with something, where there is room. */
+    private Packed lined(Packed from) {
+        Packed lined = from.copy();
+        for (int more = random.nextInt(MOST_LINED); more >= 0; more--) {
+            int i = random.nextInt(items.size());
+            int axis = random.nextInt(2);
+            double[] at = lined.at(i);
+            if (at != null && !lined.lying(i).isAtWall(axis)) {
+                lined.takeOut(i);
+                double[] to = at.clone();
+                to[axis] = Lines.chosen(lined, i, axis, random);
+                Stowing others = Stowing.of(lined, items.size(), gapMm, walls.isPresent() ? gapMm : 0);
+                boolean isFree = others.isFree(lined.lying(i), to, front.least(i, lined), front.most(i, lined));
+                lined.put(i, lined.way(i), isFree ? to : at);
+            }
+        }
+        return lined;
     }
 
     /** The far wall along one axis elsewhere, by whole steps, and what is in its way or has to be at it taken out. */

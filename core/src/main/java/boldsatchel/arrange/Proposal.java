@@ -20,9 +20,14 @@ import java.util.Optional;
  */
 public record Proposal(Evaluation was, Evaluation evaluation, Merit merit, Change change) {
 
-    /** One, judged. */
-    static Proposal of(Evaluation was, Evaluation evaluation, Change change) {
-        return new Proposal(was, evaluation, Merit.of(evaluation, was), change);
+    /** One, judged, and what is read of it. */
+    static Proposal of(Evaluation was, Evaluation evaluation, Change change, List<Reading> readings) {
+        return new Proposal(was, evaluation, Merit.of(evaluation, was, readings), change);
+    }
+
+    /** What is read of it and of the build as it is. */
+    public List<Reading> readings() {
+        return merit.readings();
     }
 
     /** The build as it would be. */

@@ -46,7 +46,7 @@ final class Seeker {
         asItIs = start.packed();
         Optional<Packer.Walls> walls =
                 start.stepMm().map(step -> new Packer.Walls(asItIs.frame(), !start.packs(), step));
-        packer = new Packer(start.items(), start.gapMm(), start.front(), walls, random);
+        packer = new Packer(start.items(), start.gapMm(), start.front(), walls, start.lines(), random);
         even = start.pain();
         unbeaten = start.begun();
     }

@@ -24,6 +24,7 @@ import java.util.function.Consumer;
  * @param packed as they lie, cables left out
  * @param laid those cables
  * @param stepMm by what steps walls may be elsewhere, if they may
+ * @param lines whether parts are moved into line
  */
 record Start(
         Proposal now,
@@ -32,7 +33,8 @@ record Start(
         FrontOrder front,
         Packed packed,
         List<Laid> laid,
-        Optional<Double> stepMm) {
+        Optional<Double> stepMm,
+        boolean lines) {
 
     /** Why nothing is looked for where nothing may be moved. */
     static final String ALL_LOCKED = "Nothing may be moved in it: all that lies there is locked.";
@@ -45,13 +47,14 @@ record Start(
         Frame frame = Frame.of(
                 bare, tray, items.stream().flatMap(i -> i.ids().stream()).toList());
         return new Start(
-                Proposal.of(was, was, Change.NONE),
+                Proposal.of(was, was, Change.NONE, Reading.all(was, wish.aims())),
                 change,
                 items,
                 FrontOrder.of(bare, tray, items),
                 Packed.of(bare, frame, items),
                 build.layout().cables(),
-                step(wish, tray));
+                step(wish, tray),
+                wish.aims().stream().anyMatch(Aim::isOfLines));
     }
 
     static Shell tray(Build build, Wish wish) {
@@ -118,12 +121,12 @@ record Start(
 
     /** What is to be borne with an arrangement against the build as it is. */
     Pain pain() {
-        return Pain.even(now.merit(), stepMm.isPresent());
+        return Pain.even(now.merit());
     }
 
     /** An arrangement, judged. */
     Proposal proposal(Evaluation evaluation) {
-        return Proposal.of(now.evaluation(), evaluation, change);
+        return Proposal.of(now.evaluation(), evaluation, change, now.readings());
     }
 
     /** Cables that were laid are laid again where their ends are now. */

@@ -186,23 +186,8 @@ final class Stowing {
     double @Nullable [] first(Lying lying, Order order, boolean standing, double front, double back) {
         double[] from = new double[3];
         double[] to = new double[3];
-        for (int axis = 0; axis < 3; axis++) {
-            double stand = lying.isWarm && standing
-                    ? axis == 2 ? FreePlace.STANDOFF_MM : FreePlace.REACH_MM
-                    : axis == 2 ? 0 : wallMm;
-            from[axis] = least(lying, axis, stand);
-            to[axis] = most(lying, axis, axis == 2 ? 0 : stand);
-            if (axis == 1) {
-                from[axis] = Math.max(from[axis], front);
-                to[axis] = Math.min(to[axis], back - lying.depthMm);
-            }
-            if (axis == 2) {
-                from[axis] = Math.max(from[axis], size[axis] - lying.depth.most());
-                to[axis] = Math.max(to[axis], size[axis] - lying.depth.least());
-            }
-            if (from[axis] > to[axis] + TINY_MM) {
-                return null;
-            }
+        if (!ends(lying, standing, front, back, from, to)) {
+            return null;
         }
         int one = order.axes().get(0);
         int two = order.axes().get(1);
@@ -228,6 +213,47 @@ final class Stowing {
             }
         }
         return null;
+    }
+
+    /** Between which low corners it may lie at all; says whether there are such. */
+    private boolean ends(Lying lying, boolean standing, double front, double back, double[] from, double[] to) {
+        for (int axis = 0; axis < 3; axis++) {
+            double stand = lying.isWarm && standing
+                    ? axis == 2 ? FreePlace.STANDOFF_MM : FreePlace.REACH_MM
+                    : axis == 2 ? 0 : wallMm;
+            from[axis] = least(lying, axis, stand);
+            to[axis] = most(lying, axis, axis == 2 ? 0 : stand);
+            if (axis == 1) {
+                from[axis] = Math.max(from[axis], front);
+                to[axis] = Math.min(to[axis], back - lying.sizeMm[1]);
+            }
+            if (axis == 2) {
+                from[axis] = Math.max(from[axis], size[axis] - lying.depth.most());
+                to[axis] = Math.max(to[axis], size[axis] - lying.depth.least());
+            }
+            if (from[axis] > to[axis] + TINY_MM) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /**
+     * Whether a place is clear of the rest and where it may lie at all.
+     *
+     * @param front where it may begin, mm
+     * @param back where it ends at most, mm
+     */
+    boolean isFree(Lying lying, double[] at, double front, double back) {
+        double[] from = new double[3];
+        double[] to = new double[3];
+        boolean isInside = ends(lying, false, front, back, from, to);
+        for (int axis = 0; axis < 3; axis++) {
+            isInside &= at[axis] > from[axis] - TINY_MM && at[axis] < to[axis] + TINY_MM;
+            from[axis] = at[axis] + TINY_MM;
+            to[axis] = at[axis] - TINY_MM;
+        }
+        return isInside && pair(lying, from, to) == 0;
     }
 
     private boolean blocks(int pair, int axis, double at) {

@@ -35,7 +35,7 @@ final class Unbeaten {
 
     /** Of the two that are most alike the later one; none that is the best of all in something. */
     private Proposal crowded() {
-        List<double[]> seen = kept.stream().map(k -> k.merit().read()).toList();
+        List<double[]> seen = kept.stream().map(k -> k.merit().good()).toList();
         double[] low = seen.getFirst().clone();
         double[] high = seen.getFirst().clone();
         for (double[] s : seen) {

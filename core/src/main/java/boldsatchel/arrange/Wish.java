@@ -1,6 +1,7 @@
 package boldsatchel.arrange;
 
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What is to be looked for.
@@ -8,12 +9,28 @@ import java.util.Optional;
  * @param tray id of the tray that is arranged
  * @param stepMm of what sizes inside that change are whole multiples where its walls may be elsewhere, nearer rather than farther; nothing where they stay, as what was found as a box
  *     always does
+ * @param aims what is wished for beside what is always read
  * @param seed of all chance
  * @param threads at work, each with chances of its own
  * @param rounds that each of them tries at most; of the same seed, threads and rounds the same is found
  */
-public record Wish(String tray, Optional<Double> stepMm, long seed, int threads, int rounds) {
+public record Wish(String tray, Optional<Double> stepMm, Set<Aim> aims, long seed, int threads, int rounds) {
 
     /** Some ten seconds of a machine that is not the newest. */
     public static final int ROUNDS = 8_000;
+
+    /** Copies the set. */
+    public Wish {
+        aims = Set.copyOf(aims);
+    }
+
+    /** With nothing wished for beside. */
+    public Wish(String tray, Optional<Double> stepMm, long seed, int threads, int rounds) {
+        this(tray, stepMm, Set.of(), seed, threads, rounds);
+    }
+
+    /** The same with something wished for beside. */
+    public Wish with(Set<Aim> wished) {
+        return new Wish(tray, stepMm, wished, seed, threads, rounds);
+    }
 }

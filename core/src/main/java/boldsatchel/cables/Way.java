@@ -76,6 +76,11 @@ public record Way(Lead lead, List<Knot> knots) {
         return new Way(lead, knots);
     }
 
+    /** From end to end straight when all is closed, plugs among it, mm: what it takes at least where a wire may go everywhere. */
+    public static double straightMm(Lead lead, Placed one, Placed other, Casing casing) {
+        return of(lead, one, other, List.of()).lengthMm(casing, Posture.CLOSED);
+    }
+
     /** From the part outwards. */
     private static List<Knot> ends(Lead.End end, Placed part, Knot towards) {
         String shell = part.shell().id();

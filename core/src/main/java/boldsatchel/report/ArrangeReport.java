@@ -1,11 +1,12 @@
 package boldsatchel.report;
 
+import boldsatchel.arrange.Aim;
 import boldsatchel.arrange.Proposal;
+import boldsatchel.arrange.Wish;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Placement;
-import boldsatchel.machine.Shell;
 import boldsatchel.verdict.Evaluation;
 import java.util.List;
 import tools.jackson.databind.node.ArrayNode;
@@ -21,22 +22,22 @@ public final class ArrangeReport {
      * One JSON object.
      *
      * @param now the build as it is
-     * @param tray that was arranged
+     * @param wish what was looked for
      * @param why there is none, in words; empty where there are some
      * @param files that the proposals were written to, in their order; none where they were not
      */
-    public static String json(Evaluation now, Shell tray, List<Proposal> proposals, String why, List<String> files) {
+    public static String json(Evaluation now, Wish wish, List<Proposal> proposals, String why, List<String> files) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("build", now.build().name());
-        root.put("tray", tray.id());
-        judged(root.putObject("asItIs"), now, tray);
+        root.put("tray", wish.tray());
+        judged(root.putObject("asItIs"), now, wish);
         root.put("why", why);
         ArrayNode all = root.putArray("proposals");
         for (int i = 0; i < proposals.size(); i++) {
             ObjectNode node = all.addObject();
             Evaluation evaluation = proposals.get(i).evaluation();
             node.put("change", proposals.get(i).change().words());
-            judged(node, evaluation, tray);
+            judged(node, evaluation, wish);
             ArrayNode moved = node.putArray("moved");
             moved(now.build(), evaluation.build(), moved);
             if (i < files.size()) {
@@ -46,12 +47,19 @@ public final class ArrangeReport {
         return BuildFormat.text(root);
     }
 
-    private static void judged(ObjectNode node, Evaluation evaluation, Shell tray) {
+    private static void judged(ObjectNode node, Evaluation evaluation, Wish wish) {
         Report.verdicts(node.putArray("verdicts"), evaluation);
         Report.findings(node.putArray("findings"), evaluation);
-        Box inside = evaluation.build().shell(tray.id()).orElse(tray).cavity();
+        Box inside = evaluation.build().shell(wish.tray()).orElseThrow().cavity();
         Report.vec(node, "insideMm", inside.dx(), inside.dy(), inside.dz());
         node.put("outsideMm3", evaluation.build().casing().outsideMm3());
+        ObjectNode wished = node.putObject("wished");
+        for (Aim aim : Aim.ALL) {
+            double value = aim.reading().of().applyAsDouble(evaluation);
+            if (wish.aims().contains(aim) && !Double.isNaN(value)) {
+                wished.put(aim.id(), value);
+            }
+        }
     }
 
     private static void moved(Build was, Build is, ArrayNode moved) {

@@ -30,6 +30,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
 import org.testng.annotations.Test;
@@ -359,14 +360,15 @@ public final class ArrangementsTest {
     public void noProposalIsBeatenByTheBuildAsItIs() {
         Build build = demo("orchard-ledger");
         Evaluation was = Evaluator.evaluate(build);
-        Merit now = Merit.of(was, was);
+        Merit now = Merit.of(was, was, Reading.all(was, Set.of()));
         for (Proposal proposal : find(build, new Wish("base", Optional.empty(), 3, 1, 400))) {
             assertThat(now.beats(proposal.merit())).isFalse();
             assertThat(now.readsLike(proposal.merit())).isFalse();
-            assertThat(proposal.evaluation().findings().stream()
-                            .filter(f -> f.severity() == Severity.STOP)
-                            .count())
-                    .isEqualTo(proposal.merit().stops());
+            long stops = proposal.evaluation().findings().stream()
+                    .filter(f -> f.severity() == Severity.STOP)
+                    .count();
+            int read = proposal.readings().indexOf(Reading.STOPS);
+            assertThat(proposal.merit().values().get(read)).isEqualTo((double) stops);
         }
     }
 }

@@ -1,5 +1,6 @@
 package boldsatchel.desktop;
 
+import boldsatchel.arrange.Aim;
 import boldsatchel.arrange.Arrangements;
 import boldsatchel.arrange.Change;
 import boldsatchel.arrange.Onlooker;
@@ -20,6 +21,7 @@ import boldsatchel.verdict.Verdict;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -95,6 +97,13 @@ final class ArrangeCommand implements Callable<Integer> {
     @SuppressWarnings("NullAway.Init")
     private Optional<String> more;
 
+    @Option(
+            names = "--wish",
+            paramLabel = "AIM",
+            split = ",",
+            description = "what else counts: cables, hands, at-hand, in-line, centred; several after commas")
+    private List<String> wished = List.of();
+
     @Option(names = "--json", description = "print one JSON object")
     private boolean json;
 
@@ -118,6 +127,7 @@ final class ArrangeCommand implements Callable<Integer> {
         Wish wish = new Wish(
                 shell.id(),
                 size == CaseSize.FREE ? Optional.of(stepMm) : Optional.empty(),
+                aims(),
                 seed,
                 threads,
                 rounds.orElse(Integer.MAX_VALUE));
@@ -139,17 +149,18 @@ final class ArrangeCommand implements Callable<Integer> {
         List<String> files = write(now, shell, found, document);
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
-            out.println(ArrangeReport.json(now, shell, found, why, files));
+            out.println(ArrangeReport.json(now, wish, found, why, files));
         } else {
             out.println(build.name() + ", " + shell.name());
-            print(out, "as it is", now);
+            print(out, "as it is", now, wish.aims());
             for (int i = 0; i < found.size(); i++) {
                 String name = i < files.size() ? files.get(i) : "proposal " + (i + 1);
                 String what = found.get(i).change().words();
                 print(
                         out,
                         what.isEmpty() ? name : name + ": " + what,
-                        found.get(i).evaluation());
+                        found.get(i).evaluation(),
+                        wish.aims());
             }
             if (found.isEmpty()) {
                 out.println("  " + why);
@@ -159,6 +170,18 @@ final class ArrangeCommand implements Callable<Integer> {
             throw new Main.UserException("The proposals cannot be written where they should go. Is the disk full?");
         }
         return found.isEmpty() ? Main.STOPPED : 0;
+    }
+
+    private Set<Aim> aims() throws Main.UserException {
+        Set<Aim> aims = new HashSet<>();
+        for (String id : wished) {
+            aims.add(Aim.ALL.stream()
+                    .filter(a -> a.id().equals(id))
+                    .findFirst()
+                    .orElseThrow(() -> new Main.UserException("--wish knows no “" + id + "”. It knows: "
+                            + String.join(", ", Aim.ALL.stream().map(Aim::id).toList()) + ".")));
+        }
+        return aims;
     }
 
     private Change change() throws Main.UserException {
@@ -231,7 +254,7 @@ final class ArrangeCommand implements Callable<Integer> {
         return String.format(Locale.ROOT, "proposal-%02d", proposal + 1);
     }
 
-    private static void print(PrintWriter out, String name, Evaluation evaluation) {
+    private static void print(PrintWriter out, String name, Evaluation evaluation, Set<Aim> aims) {
         out.println("  " + name);
         for (Verdict v : evaluation.verdicts()) {
             out.printf(
@@ -245,6 +268,11 @@ final class ArrangeCommand implements Callable<Integer> {
                 evaluation.build().casing().outsideMm3() / MM3_PER_L,
                 count(evaluation, Severity.STOP),
                 count(evaluation, Severity.WATCH));
+        for (Aim aim : Aim.ALL) {
+            if (aims.contains(aim)) {
+                out.printf("    %s: %s%n", aim.reading().title(), aim.reading().read(evaluation));
+            }
+        }
     }
 
     private static long count(Evaluation evaluation, Severity severity) {

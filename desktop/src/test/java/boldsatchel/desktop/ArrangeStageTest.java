@@ -137,9 +137,9 @@ public class ArrangeStageTest extends WindowHarness {
                 .contains("look again");
     }
 
-    private void aim(int which) {
+    private void task(int which) {
         onFx(() -> {
-            robot.lookup("#arrange-aim")
+            robot.lookup("#arrange-task")
                     .<ComboBox<?>>query()
                     .getSelectionModel()
                     .select(which);
@@ -168,7 +168,7 @@ public class ArrangeStageTest extends WindowHarness {
             }));
             return build();
         });
-        aim(1);
+        task(1);
         robot.clickOn("#arrange-look");
         until(() -> isThere("#arrange-look") && !button("#arrange-look").isDisabled());
         settle();
@@ -188,7 +188,7 @@ public class ArrangeStageTest extends WindowHarness {
         show("orchard-ledger");
         open("arrange");
         Build before = build();
-        aim(2);
+        task(2);
         assertThat(button("#arrange-look").isDisabled()).isTrue();
         onFx(() -> {
             robot.lookup("#arrange-more").<MenuButton>query().getItems().stream()

@@ -97,7 +97,7 @@ final class AgainstPane extends VBox {
 
     /** Cooling against volume or standing, where they differ; else the first and last number that do. */
     private void offer() {
-        List<Reading> all = Reading.all(shown.getFirst().was());
+        List<Reading> all = shown.getFirst().readings();
         List<Reading> differ = all.stream()
                 .filter(r -> shown.stream().anyMatch(p -> r.better(p.was(), p.evaluation()) != 0))
                 .toList();
@@ -142,7 +142,7 @@ final class AgainstPane extends VBox {
         }
         table.addRow(
                 0, Ui.label("", "soft"), Ui.label("as it is", "soft"), Ui.label("proposal " + (chosen + 1), "soft"));
-        for (Reading reading : Reading.all(was)) {
+        for (Reading reading : proposal.readings()) {
             int better = reading.better(was, is);
             Label now = Ui.label(reading.read(is), better == 0 ? "soft" : better > 0 ? "better" : "worse");
             Label sign = Ui.label(better == 0 ? "" : better > 0 ? "better" : "worse", better > 0 ? "better" : "worse");

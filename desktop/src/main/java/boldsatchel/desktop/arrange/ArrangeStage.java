@@ -1,5 +1,6 @@
 package boldsatchel.desktop.arrange;
 
+import boldsatchel.arrange.Aim;
 import boldsatchel.arrange.Arrangements;
 import boldsatchel.arrange.Change;
 import boldsatchel.arrange.Onlooker;
@@ -26,9 +27,11 @@ import boldsatchel.machine.Shell;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -57,9 +60,11 @@ public final class ArrangeStage implements WorkStage {
     private final VBox content = new VBox(8);
     private final ComboBox<Tray> trays = Ui.choice("arrange-tray", Tray::words);
     private final ComboBox<Walls> walls = Ui.choice("arrange-walls", Walls.values(), Walls.STAY, Walls::words);
-    private final ComboBox<Aim> aim = Ui.choice("arrange-aim", Aim.values(), Aim.AS_THEY_ARE, Aim::words);
+    private final ComboBox<Task> task = Ui.choice("arrange-task", Task.values(), Task.AS_THEY_ARE, Task::words);
     private final MenuButton more = new MenuButton();
     private final MenuButton locks = new MenuButton();
+    private final MenuButton wishes = new MenuButton();
+    private final Set<Aim> wished = new LinkedHashSet<>();
     private final Button look;
     private final Button enough;
     private final Button cancel;
@@ -98,14 +103,14 @@ public final class ArrangeStage implements WorkStage {
     }
 
     /** What is laid. */
-    private enum Aim {
+    private enum Task {
         AS_THEY_ARE("the parts as they are"),
         MAKE_ROOM("make room: one part turned or replaced"),
         ONE_MORE("one more part from the shelf");
 
         private final String words;
 
-        Aim(String words) {
+        Task(String words) {
             this.words = words;
         }
 
@@ -155,8 +160,12 @@ public final class ArrangeStage implements WorkStage {
         });
         more.setId("arrange-more");
         more.setMinWidth(Region.USE_PREF_SIZE);
-        aim.setOnAction(e -> refresh());
-        FlowPane tools = new FlowPane(8, 6, trays, aim, more, walls, locks, look, enough, cancel);
+        task.setOnAction(e -> refresh());
+        wishes.setId("arrange-wishes");
+        wishes.setMinWidth(Region.USE_PREF_SIZE);
+        Aim.ALL.forEach(this::mayWish);
+        tellWishes();
+        FlowPane tools = new FlowPane(8, 6, trays, task, more, walls, locks, wishes, look, enough, cancel);
         tools.setAlignment(Pos.CENTER_LEFT);
         cards.setId("proposals");
         cards.setRowValignment(VPos.TOP);
@@ -231,7 +240,7 @@ public final class ArrangeStage implements WorkStage {
             }
             filling = false;
         }
-        boolean isMore = aim.getValue() == Aim.ONE_MORE;
+        boolean isMore = task.getValue() == Task.ONE_MORE;
         Ui.present(more, isMore);
         if (isMore) {
             offerMore();
@@ -292,12 +301,34 @@ public final class ArrangeStage implements WorkStage {
         }
     }
 
+    private void mayWish(Aim aim) {
+        CheckMenuItem item = new CheckMenuItem(aim.words());
+        item.setOnAction(e -> {
+            if (item.isSelected()) {
+                wished.add(aim);
+            } else {
+                wished.remove(aim);
+            }
+            tellWishes();
+        });
+        wishes.getItems().add(item);
+    }
+
+    private void tellWishes() {
+        wishes.setText(
+                switch (wished.size()) {
+                    case 0 -> "Wish for more";
+                    case 1 -> wished.iterator().next().words();
+                    default -> wished.size() + " wishes";
+                });
+    }
+
     private void tell() {
         if (trays.getItems().isEmpty()) {
             told.setText("There is no case yet. Take one on the Shelf (“Take another case”).");
         } else if (proposals.isEmpty()) {
             told.setText(
-                    switch (aim.getValue()) {
+                    switch (task.getValue()) {
                         case AS_THEY_ARE ->
                             "The parts of a tray are laid thousands of times otherwise, each judged by"
                                     + " all engines; what touches or is grouped moves as one, what is locked stays."
@@ -319,15 +350,15 @@ public final class ArrangeStage implements WorkStage {
             return;
         }
         Build build = desk.session().build();
-        Wish wish = new Wish(tray.get().id(), walls.getValue().stepMm, 1, 2, rounds);
+        Wish wish = new Wish(tray.get().id(), walls.getValue().stepMm, wished, 1, 2, rounds);
         Looking now = new Looking(this::watch);
         looking = Optional.of(now);
         searching(true);
         watch();
-        Aim sought = aim.getValue();
+        Task sought = task.getValue();
         Change change =
-                another.filter(p -> sought == Aim.ONE_MORE).map(Change::more).orElse(Change.NONE);
-        List<Part> shelf = sought == Aim.MAKE_ROOM ? desk.library().parts() : List.of();
+                another.filter(p -> sought == Task.ONE_MORE).map(Change::more).orElse(Change.NONE);
+        List<Part> shelf = sought == Task.MAKE_ROOM ? desk.library().parts() : List.of();
         search.ask(() -> sought(sought, build, change, wish, shelf, now), answer -> {
             looking = Optional.empty();
             searching(false);
@@ -342,8 +373,8 @@ public final class ArrangeStage implements WorkStage {
     /** What a search found, and in words what it is, or why there is nothing. */
     private record Answer(List<Proposal> found, String words) {}
 
-    private static Answer sought(Aim aim, Build build, Change change, Wish wish, List<Part> shelf, Onlooker onlooker) {
-        if (aim == Aim.MAKE_ROOM) {
+    private static Answer sought(Task task, Build build, Change change, Wish wish, List<Part> shelf, Onlooker onlooker) {
+        if (task == Task.MAKE_ROOM) {
             List<Proposal> found = RoomMaking.find(build, wish, shelf, onlooker);
             return new Answer(found, found.isEmpty() ? RoomMaking.whyNone(build, wish) : madeRoom(found));
         }
@@ -399,7 +430,7 @@ public final class ArrangeStage implements WorkStage {
         Ui.present(enough, is);
         Ui.present(cancel, is);
         trays.setDisable(is || trays.getItems().size() < 2);
-        aim.setDisable(is);
+        task.setDisable(is);
         more.setDisable(is);
     }
 

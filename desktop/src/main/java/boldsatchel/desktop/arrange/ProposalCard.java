@@ -57,8 +57,7 @@ final class ProposalCard extends ToggleButton {
     }
 
     private static String kind(Proposal proposal) {
-        boolean worse =
-                Reading.all(proposal.was()).stream().anyMatch(r -> r.better(proposal.was(), proposal.evaluation()) < 0);
+        boolean worse = proposal.readings().stream().anyMatch(r -> r.better(proposal.was(), proposal.evaluation()) < 0);
         return worse ? "some better, some worse" : "worse in nothing";
     }
 
@@ -68,7 +67,7 @@ final class ProposalCard extends ToggleButton {
         Evaluation is = proposal.evaluation();
         List<String> better = new ArrayList<>();
         List<String> worse = new ArrayList<>();
-        for (Reading reading : Reading.all(was)) {
+        for (Reading reading : proposal.readings()) {
             String change = reading.title() + " " + reading.read(was) + " → " + reading.read(is);
             switch (reading.better(was, is)) {
                 case 1 -> better.add("+ " + change);
