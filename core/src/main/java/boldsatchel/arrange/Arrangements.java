@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicLong;
 
-/** Looks for arrangements of a tray that nothing beats, on several threads; each is judged by all engines before anybody sees it. */
+/** Looks for arrangements of one tray or several that nothing beats, on several threads; each is judged by all engines before anybody sees it. */
 public final class Arrangements {
 
     private Arrangements() {}
@@ -63,12 +63,13 @@ public final class Arrangements {
     /** Why nothing is proposed, in words: proved where it can be, else what was looked for. */
     public static String whyNone(Build build, Change change, Wish wish) {
         Build changed = change.of(build);
-        Shell tray = Start.tray(changed, wish);
-        if (Start.items(changed, tray, change).isEmpty()) {
+        List<Shell> trays = Start.trays(changed, wish);
+        if (Start.items(changed, trays, change).isEmpty()) {
             return Start.ALL_LOCKED;
         }
         Evaluation now = Evaluator.evaluate(changed);
-        Optional<String> proved = Start.step(wish, tray).isPresent() ? Optional.empty() : Impossible.why(changed, tray);
+        Optional<String> proved =
+                Start.step(wish, trays).isPresent() ? Optional.empty() : Impossible.why(changed, trays);
         return proved.orElseGet(() -> Merit.of(now, now, List.of()).isSound()
                 ? "Nothing that was found is better in anything than the build as it is."
                 : "No arrangement was found in which everything has a place and nothing is in the way of"

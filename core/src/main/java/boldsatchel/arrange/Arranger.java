@@ -68,13 +68,13 @@ public final class Arranger {
     /** Taken out and put in again by chance, until all have a place. */
     private static Build again(Build build, Shell shell, BooleanSupplier stop) {
         List<Item> items = build.loose().stream()
-                .map(p -> Item.of(build, Bundle.loose(p, shell)).flatOnly())
+                .map(p -> Item.of(build, Bundle.loose(p, shell), List.of(shell)).flatOnly())
                 .toList();
-        Packed best = Packed.of(build, Frame.of(build, shell, List.of()), items);
+        Packed best = Packed.of(build, Frame.of(build, List.of(shell), List.of()), items);
         Packer packer = new Packer(
                 items,
                 build.brief().limits().gapMm(),
-                FrontOrder.of(build, shell, items),
+                FrontOrder.of(build, items),
                 Optional.empty(),
                 false,
                 new SplittableRandom(SEED));

@@ -94,6 +94,18 @@ record Bundle(List<Placed> lies) {
         return new Bundle(List.of(Placed.of(only.part(), only.placement().turned(orientation), only.shell())));
     }
 
+    /** The same parts in another tray. */
+    Bundle within(Shell shell) {
+        return new Bundle(lies.stream()
+                .map(p -> Placed.of(p.part(), p.placement().within(shell.id()), shell))
+                .toList());
+    }
+
+    /** The tray that it lies in. */
+    Shell shell() {
+        return lies.getFirst().shell();
+    }
+
     /** Where its parts lie once its low corner is there. */
     List<Placement> at(Vec corner) {
         Vec by = corner.minus(bounds().lowCorner());

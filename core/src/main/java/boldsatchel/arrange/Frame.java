@@ -13,33 +13,66 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
- * A build with its tray of one size, and nothing in it but what stays.
+ * A build with the trays that are arranged of one size each, and nothing in them but what stays.
  *
  * @param build the build
- * @param shell the tray, of walls that follow nothing
- * @param follows what its walls follow parts by once these are in, if they do
- * @param fixed what is taken
+ * @param trays those that are arranged
  */
-record Frame(Build build, Shell shell, Optional<Double> follows, List<Room> fixed) {
+record Frame(Build build, List<Tray> trays) {
 
     /**
-     * A tray without some of its parts.
+     * One of them.
+     *
+     * @param shell the tray, of walls that follow nothing
+     * @param follows what its walls follow parts by once these are in, if they do
+     * @param fixed what is taken
+     * @param into for each of those that are arranged how this one lies in it once all is closed; nothing for itself, and where they do not hang together
+     */
+    record Tray(Shell shell, Optional<Double> follows, List<Room> fixed, List<Optional<Pose>> into) {
+
+        /** Size inside along an axis, mm. */
+        double size(int axis) {
+            return shell.cavity().size(axis);
+        }
+    }
+
+    /**
+     * Trays without some of their parts.
      *
      * @param moved ids of those
      */
-    static Frame of(Build whole, Shell tray, Collection<String> moved) {
-        Build still = whole.with(whole.casing().withShell(tray.following(Optional.empty())));
+    static Frame of(Build whole, List<Shell> trays, Collection<String> moved) {
+        Build still = whole;
+        for (Shell tray : trays) {
+            still = still.with(still.casing().withShell(tray.following(Optional.empty())));
+        }
         Layout left = still.layout();
         Layout emptied = left.withPlacements(left.placements().stream()
                 .filter(p -> !moved.contains(p.part()))
                 .toList());
-        return of(still.with(emptied), tray.id(), tray.aroundMm());
+        return of(still.with(emptied), trays);
     }
 
-    private static Frame of(Build build, String tray, Optional<Double> follows) {
-        Shell shell = build.shell(tray).orElseThrow();
+    /** With walls as they are in the build, that follow what those of the trays do. */
+    private static Frame of(Build build, List<Shell> like) {
+        List<Shell> shells =
+                like.stream().map(s -> build.shell(s.id()).orElseThrow()).toList();
+        List<Tray> trays = new ArrayList<>();
+        for (int i = 0; i < shells.size(); i++) {
+            Shell shell = shells.get(i);
+            trays.add(new Tray(
+                    shell,
+                    like.get(i).aroundMm(),
+                    fixed(build, shell),
+                    shells.stream().map(s -> into(build.casing(), shell, s)).toList()));
+        }
+        return new Frame(build, List.copyOf(trays));
+    }
+
+    private static List<Room> fixed(Build build, Shell shell) {
         List<Room> fixed = new ArrayList<>();
         shell.solids().forEach(s -> fixed.add(Room.of(Room.Kind.BODY, s.bounds())));
         for (Bundle stays : Bundle.in(build, shell)) {
@@ -49,35 +82,28 @@ record Frame(Build build, Shell shell, Optional<Double> follows, List<Room> fixe
                 fixed.add(room.moved(new double[] {bounds.x(), bounds.y(), bounds.z()}));
             }
         }
-        fixed.addAll(beyond(build, shell));
-        return new Frame(build, shell, follows, List.copyOf(fixed));
-    }
-
-    /** What other trays bring in once all is closed. */
-    private static List<Room> beyond(Build build, Shell shell) {
-        Casing casing = build.casing();
-        List<Room> rooms = new ArrayList<>();
-        if (casing.belongs(shell.id())) {
-            Pose here = casing.pose(shell.id(), Posture.CLOSED).back();
-            for (Placed placed : Placed.all(build)) {
-                String other = placed.shell().id();
-                if (!other.equals(shell.id()) && casing.belongs(other)) {
-                    Pose pose = casing.pose(other, Posture.CLOSED).within(here);
-                    placed.solids().forEach(s -> rooms.add(Room.of(Room.Kind.BEYOND, pose.around(s.bounds()))));
-                }
-            }
+        for (Placed placed : Placed.all(build)) {
+            into(build.casing(), placed.shell(), shell)
+                    .ifPresent(pose -> placed.solids()
+                            .forEach(s -> fixed.add(Room.of(Room.Kind.BEYOND, pose.around(s.bounds())))));
         }
-        return rooms;
+        return List.copyOf(fixed);
     }
 
-    /** The same with the far walls elsewhere: the low corner stays where it is. */
-    Frame sized(double width, double depth, double height) {
-        return of(build.walled(shell, new Box(0, 0, 0, width, depth, height)), shell.id(), follows);
+    /** How one tray lies in another once all is closed. */
+    private static Optional<Pose> into(Casing casing, Shell one, Shell other) {
+        boolean areTwo = !one.id().equals(other.id()) && casing.belongs(one.id()) && casing.belongs(other.id());
+        return areTwo
+                ? Optional.of(casing.pose(one.id(), Posture.CLOSED)
+                        .within(casing.pose(other.id(), Posture.CLOSED).back()))
+                : Optional.empty();
     }
 
-    /** Size inside along an axis, mm. */
-    double size(int axis) {
-        return shell.cavity().size(axis);
+    /** The same with the far walls of a tray elsewhere: the low corner stays where it is. */
+    Frame sized(int tray, double[] size) {
+        Build walled = build.walled(trays.get(tray).shell, new Box(0, 0, 0, size[0], size[1], size[2]));
+        List<Shell> like = trays.stream().map(t -> t.shell.following(t.follows)).toList();
+        return of(walled, like);
     }
 
     /** The build with parts where they lie. */
@@ -85,12 +111,26 @@ record Frame(Build build, Shell shell, Optional<Double> follows, List<Room> fixe
         List<Placement> all = new ArrayList<>(build.layout().placements());
         all.addAll(places);
         Build laid = build.with(build.layout().withPlacements(all));
-        return follows.isEmpty() ? laid : laid.with(laid.casing().withShell(shell.following(follows)));
+        for (Tray tray : trays) {
+            laid = tray.follows.isEmpty()
+                    ? laid
+                    : laid.with(laid.casing().withShell(tray.shell.following(tray.follows)));
+        }
+        return laid;
     }
 
     /** Whether what stays lies in a build where it lies here: walls that follow parts take them along. */
     boolean keeps(Build built) {
         return build.layout().placements().stream()
                 .allMatch(p -> built.placement(p.part()).filter(p::equals).isPresent());
+    }
+
+    /** Whether all trays are of the same sizes inside as those of another. */
+    boolean isSizedLike(Frame other) {
+        return IntStream.range(0, trays.size())
+                .allMatch(i -> trays.get(i)
+                        .shell
+                        .cavity()
+                        .equals(other.trays.get(i).shell.cavity()));
     }
 }

@@ -3,7 +3,6 @@ package boldsatchel.arrange;
 import boldsatchel.fit.Placed;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
-import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -29,13 +28,14 @@ final class FrontOrder {
     }
 
     /** As they lie now. */
-    static FrontOrder of(Build build, Shell tray, List<Item> items) {
+    static FrontOrder of(Build build, List<Item> items) {
         FrontOrder order = new FrontOrder(items.size());
-        List<Placed> lying = Placed.in(tray, Placed.all(build));
+        List<Placed> lying = Placed.all(build);
         for (Placed pointer : lying) {
             for (Placed keys : lying) {
                 boolean isBefore = pointer.part().family() == Family.POINTER
                         && keys.part().family() == Family.KEYBOARD
+                        && pointer.shell().equals(keys.shell())
                         && pointer.bounds().high(1) <= keys.bounds().low(1);
                 int front = number(items, pointer.id());
                 int back = number(items, keys.id());

@@ -19,9 +19,14 @@ final class Impossible {
     private Impossible() {}
 
     /** The reason, in words; nothing where nothing is proved. */
-    static Optional<String> why(Build build, Shell tray) {
+    static Optional<String> why(Build build, List<Shell> trays) {
+        // Of several trays together nothing is proved.
+        return trays.size() == 1 ? why(build, trays.getFirst()) : Optional.empty();
+    }
+
+    private static Optional<String> why(Build build, Shell tray) {
         double gap = build.brief().limits().gapMm();
-        List<Item> items = Start.items(build, tray, Change.NONE);
+        List<Item> items = Start.items(build, List.of(tray), Change.NONE);
         for (Item item : items) {
             if (item.ways().stream().noneMatch(w -> fits(w, tray))) {
                 return Optional.of(name(build, item) + " is too large for " + tray.name() + ", " + size(tray)

@@ -3,6 +3,7 @@ package boldsatchel.arrange;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -10,41 +11,86 @@ import java.util.List;
  * A bundle that may be moved, in all the ways in which it may lie.
  *
  * @param ids of its parts
- * @param ways the first as it lay, or as it is drawn; those turned in plan before those with another face up
- * @param flat how many of them are only turned in plan
+ * @param ways the first as it lay, or as it is drawn
+ * @param spans which of them are in which tray, that in which it lay first
  */
-record Item(List<String> ids, List<Lying> ways, int flat) {
+record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
 
     private static final int TURNS = 4;
 
     /** What is looked at or pressed may end so much deeper than the rim, mm: a finger still reaches it. A guess. */
     private static final double SUNK_MM = 6;
 
-    static Item of(Build build, Bundle bundle) {
-        List<Lying> ways = new ArrayList<>();
-        if (facesUp(bundle)) {
-            // Who looks or presses sits before it: turned it would be read from the side.
-            return new Item(bundle.ids(), List.of(new Lying(bundle, build.cooling(), depth(build, bundle))), 1);
+    /**
+     * The ways in which it may lie in a tray.
+     *
+     * @param first number of the first
+     * @param flat how many there are that are only turned in plan, which come first
+     * @param all how many there are
+     */
+    record Span(int first, int flat, int all) {
+        boolean has(int way) {
+            return way >= first && way < first + all;
         }
-        addTurned(bundle, build, ways);
-        int flat = ways.size();
-        if (bundle.lies().size() == 1
-                && Lying.isTumbled(bundle.lies().getFirst().part())) {
-            addTumbled(build, bundle, ways);
-        }
-        return new Item(bundle.ids(), List.copyOf(ways), flat);
     }
 
-    /** A part alone in the ways in which nothing of its kind usually lies: with another face up, or turned in plan where it is looked at or pressed. */
-    static Item otherwise(Build build, Bundle bundle) {
+    /**
+     * As its kind usually lies.
+     *
+     * @param trays in which it may lie, its own among them
+     */
+    static Item of(Build build, Bundle bundle, List<Shell> trays) {
+        boolean isTumbled = bundle.lies().size() == 1
+                && Lying.isTumbled(bundle.lies().getFirst().part());
+        List<Lying> ways = new ArrayList<>();
+        List<Span> spans = new ArrayList<>();
+        for (Shell tray : mayBeIn(build, bundle, trays)) {
+            int number = trays.indexOf(tray);
+            Bundle there = bundle.within(tray);
+            int first = ways.size();
+            if (facesUp(bundle)) {
+                // Who looks or presses sits before it: turned it would be read from the side.
+                ways.add(new Lying(there, number, build.cooling(), depth(build, there)));
+            } else {
+                addTurned(there, number, build, ways);
+            }
+            int flat = ways.size() - first;
+            if (isTumbled) {
+                addTumbled(there, number, build, ways);
+            }
+            spans.add(new Span(first, flat, ways.size() - first));
+        }
+        return new Item(bundle.ids(), List.copyOf(ways), List.copyOf(spans));
+    }
+
+    /**
+     * A part alone in the ways in which nothing of its kind usually lies: with another face up, or turned in plan where it is looked at or pressed. It stays in its tray.
+     *
+     * @param trays its own among them
+     */
+    static Item otherwise(Build build, Bundle bundle, List<Shell> trays) {
+        int tray = trays.indexOf(bundle.shell());
         List<Lying> ways = new ArrayList<>();
         if (facesUp(bundle)) {
-            addTurned(bundle, build, ways);
+            addTurned(bundle, tray, build, ways);
             ways.removeFirst();
         } else {
-            addTumbled(build, bundle, ways);
+            addTumbled(bundle, tray, build, ways);
         }
-        return new Item(bundle.ids(), List.copyOf(ways), ways.size());
+        return new Item(bundle.ids(), List.copyOf(ways), List.of(new Span(0, ways.size(), ways.size())));
+    }
+
+    /** The trays in which it may lie, its own first: it stays in that where it is looked at or pressed, or has to be at one of its walls; what lies nowhere may go anywhere. */
+    private static List<Shell> mayBeIn(Build build, Bundle bundle, List<Shell> trays) {
+        boolean lies = isPlaced(build, bundle);
+        boolean stays = lies && (facesUp(bundle) || new Lying(bundle, build.cooling()).isAtWall());
+        List<Shell> may = new ArrayList<>(List.of(bundle.shell()));
+        trays.stream().filter(s -> !stays && !s.equals(bundle.shell())).forEach(may::add);
+        return may;
+    }
+
+    private static boolean isPlaced(Build build, Bundle bundle) {
+        return build.placement(bundle.ids().getFirst()).isPresent();
     }
 
     private static boolean facesUp(Bundle bundle) {
@@ -53,34 +99,36 @@ record Item(List<String> ids, List<Lying> ways, int flat) {
 
     /** What is looked at or pressed may lie as high as it does, out of an open tray too, and only a little deeper than the rim, or than it does. */
     private static Lying.Depth depth(Build build, Bundle bundle) {
-        boolean lies =
-                facesUp(bundle) && build.placement(bundle.ids().getFirst()).isPresent();
-        double is =
-                bundle.lies().getFirst().shell().cavity().dz() - bundle.bounds().z();
-        return lies ? new Lying.Depth(is, Math.max(is, bundle.bounds().dz()) + SUNK_MM) : Lying.Depth.ANY;
+        double is = bundle.shell().cavity().dz() - bundle.bounds().z();
+        return facesUp(bundle) && isPlaced(build, bundle)
+                ? new Lying.Depth(is, Math.max(is, bundle.bounds().dz()) + SUNK_MM)
+                : Lying.Depth.ANY;
     }
 
-    private static void addTumbled(Build build, Bundle bundle, List<Lying> ways) {
+    private static void addTumbled(Bundle bundle, int tray, Build build, List<Lying> ways) {
         Face up = bundle.lies().getFirst().placement().orientation().up();
         for (Face face : Face.ALL) {
             if (face != up) {
-                addTurned(bundle.tumbled(new Orientation(face, 0)), build, ways);
+                addTurned(bundle.tumbled(new Orientation(face, 0)), tray, build, ways);
             }
         }
     }
 
-    private static void addTurned(Bundle bundle, Build build, List<Lying> ways) {
+    private static void addTurned(Bundle bundle, int tray, Build build, List<Lying> ways) {
         Lying.Depth depth = depth(build, bundle);
         Bundle turned = bundle;
         for (int turn = 0; turn < TURNS; turn++) {
-            ways.add(new Lying(turned, build.cooling(), depth));
+            ways.add(new Lying(turned, tray, build.cooling(), depth));
             turned = turned.turned();
         }
     }
 
-    /** The same without those with another face up. */
+    /** The same without ways with another face up. */
     Item flatOnly() {
-        return new Item(ids, ways.subList(0, flat), flat);
+        return new Item(
+                ids,
+                ways,
+                spans.stream().map(s -> new Span(s.first, s.flat, s.flat)).toList());
     }
 
     /** Of its parts, mm³. */

@@ -43,6 +43,9 @@ final class Lying {
     }
 
     final Bundle bundle;
+    /** Which of the trays that are arranged it is in. */
+    final int tray;
+
     final Room[] rooms;
     /** Of all that has to be inside the walls: its ends, seen from the low corner. */
     final double[] low = new double[3];
@@ -61,12 +64,13 @@ final class Lying {
     final double[] sizeMm;
 
     Lying(Bundle bundle, Cooling cooling) {
-        this(bundle, cooling, Depth.ANY);
+        this(bundle, 0, cooling, Depth.ANY);
     }
 
-    /** One that may not be at any depth. */
-    Lying(Bundle bundle, Cooling cooling, Depth depth) {
+    /** One in one of several trays, that may not be at any depth. */
+    Lying(Bundle bundle, int tray, Cooling cooling, Depth depth) {
         this.bundle = bundle;
+        this.tray = tray;
         this.depth = depth;
         Box all = bundle.bounds();
         Vec origin = all.lowCorner().times(-1);

@@ -9,7 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** Where each item lies in a tray: in which of its ways, and with its low corner where; some may have no place. Changed only by who made it. */
+/** Where each item lies in its tray: in which of its ways, and with its low corner where; some may have no place. Changed only by who made it. */
 final class Packed {
 
     private final Frame frame;
@@ -41,7 +41,7 @@ final class Packed {
         return new Packed(frame, items, way.clone(), at.clone());
     }
 
-    /** The same, to be changed, in a tray of another size. */
+    /** The same, to be changed, in trays of other sizes. */
     Packed in(Frame other) {
         return new Packed(other, items, way.clone(), at.clone());
     }
@@ -68,6 +68,11 @@ final class Packed {
         return at[item];
     }
 
+    /** The tray that it lies in, or lay in last. */
+    Frame.Tray tray(int item) {
+        return frame.trays().get(lying(item).tray);
+    }
+
     void takeOut(int item) {
         at[item] = null;
     }
@@ -87,9 +92,7 @@ final class Packed {
     }
 
     boolean isLike(Packed other) {
-        return frame.shell().cavity().equals(other.frame.shell().cavity())
-                && Arrays.equals(way, other.way)
-                && Arrays.deepEquals(at, other.at);
+        return frame.isSizedLike(other.frame) && Arrays.equals(way, other.way) && Arrays.deepEquals(at, other.at);
     }
 
     /** The build. */

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
 
-/** Takes some items out of a tray and puts them in again otherwise, by chance: in another order, from another corner, turned; walls may come nearer. Not to be shared by threads. */
+/** Takes some items out of their trays and puts them in again otherwise, by chance: in another order, from another corner, turned; walls may come nearer. Not to be shared by threads. */
 final class Packer {
 
     /** Where the parts do not go in else walls may go as far away as that many times where they are. */
@@ -36,6 +36,8 @@ final class Packer {
     private static final double HIGH = 0.9;
     /** How often height counts before all else. */
     private static final double LEVEL = 0.7;
+    /** How often something is put where it was, of several trays. */
+    private static final double AT_HOME = 0.7;
     /** How often parts are moved into line, where that is wished for, and how many at most. */
     private static final double LINED = 0.3;
 
@@ -44,13 +46,14 @@ final class Packer {
     /**
      * Walls that may be elsewhere; then the gap is left to them too.
      *
-     * @param asItIs the tray as it is
+     * @param asItIs the trays as they are
+     * @param trays numbers of those whose walls may
      * @param mayGrow whether they may go farther away than they are
      * @param stepMm of what sizes are whole multiples
      */
-    record Walls(Frame asItIs, boolean mayGrow, double stepMm) {
-        private double widest(int axis) {
-            double is = asItIs.size(axis);
+    record Walls(Frame asItIs, List<Integer> trays, boolean mayGrow, double stepMm) {
+        private double widest(int tray, int axis) {
+            double is = asItIs.trays().get(tray).size(axis);
             return mayGrow ? stepMm * Math.floor(MOST_TIMES * is / stepMm) : is;
         }
     }
@@ -98,10 +101,18 @@ final class Packer {
         });
     }
 
-    /** In as wide a tray as may be. */
+    /** In as wide trays as may be. */
     Packed widest(Packed from) {
-        return walls.map(w -> from.in(w.asItIs().sized(w.widest(0), w.widest(1), w.widest(2))))
-                .orElse(from);
+        if (walls.isEmpty()) {
+            return from;
+        }
+        Walls wall = walls.get();
+        Frame widest = wall.asItIs();
+        for (int tray : wall.trays()) {
+            widest =
+                    widest.sized(tray, new double[] {wall.widest(tray, 0), wall.widest(tray, 1), wall.widest(tray, 2)});
+        }
+        return from.in(widest);
     }
 
     /** What has no place put in beside what has one. */
@@ -153,25 +164,61 @@ final class Packer {
         }
         List<Integer> order = new ArrayList<>(out);
         order.sort((a, b) -> Double.compare(key[a], key[b]));
-        Stowing stowing = Stowing.of(packed, items.size(), gapMm, walls.isPresent() ? gapMm : 0);
+        Stowage stowage = stowage(packed);
         for (int i : order) {
-            put(packed, i, stowing);
+            put(packed, i, stowage);
         }
     }
 
-    /** In the first place that there is from some corner: turned as comes first, or as it takes for the very first. */
-    private void put(Packed packed, int i, Stowing stowing) {
+    private Stowage stowage(Packed packed) {
+        return new Stowage(packed, gapMm, walls.isPresent() ? gapMm : 0);
+    }
+
+    /** In the first place that there is from some corner: turned as comes first, or as it takes for the very first; in another tray, where it may be in several, by chance or where it has no place. */
+    private void put(Packed packed, int i, Stowage stowage) {
         Item item = items.get(i);
         Order order = order(item.ways().getFirst().facesUp);
         boolean standing = random.nextDouble() < STANDING;
         boolean compared = random.nextDouble() < COMPARED;
-        int count = random.nextDouble() < TUMBLED ? item.ways().size() : item.flat();
-        int first = compared ? packed.way(i) : random.nextInt(count);
+        boolean tumbled = random.nextDouble() < TUMBLED;
+        int trays = item.spans().size();
+        int from = trays > 1 ? tray(item, packed.way(i)) : 0;
+        boolean isIn = false;
+        for (int k = 0; k < trays && !isIn; k++) {
+            Item.Span span = item.spans().get((from + k) % trays);
+            int count = tumbled ? span.all() : span.flat();
+            int known = span.has(packed.way(i)) ? packed.way(i) - span.first() : 0;
+            int first = compared ? known : random.nextInt(count);
+            isIn = put(packed, i, stowage, order, span.first(), count, first, compared, standing);
+        }
+    }
+
+    /** Mostly where it lies, or lay last. */
+    private int tray(Item item, int way) {
+        int is = 0;
+        while (!item.spans().get(is).has(way)) {
+            is++;
+        }
+        return random.nextDouble() < AT_HOME ? is : random.nextInt(item.spans().size());
+    }
+
+    private boolean put(
+            Packed packed,
+            int i,
+            Stowage stowage,
+            Order order,
+            int begin,
+            int count,
+            int first,
+            boolean compared,
+            boolean standing) {
+        Item item = items.get(i);
+        Stowing stowing = stowage.in(item.ways().get(begin).tray);
         double[] best = null;
         int bestWay = 0;
         for (int pass = 0; pass < 2 && best == null; pass++) {
             for (int k = 0; k < count && (best == null || compared); k++) {
-                int way = (first + k) % count;
+                int way = begin + (first + k) % count;
                 double[] at = stowing.first(
                         item.ways().get(way),
                         order,
@@ -186,8 +233,9 @@ final class Packer {
         }
         if (best != null) {
             packed.put(i, bestWay, best);
-            stowing.put(item.ways().get(bestWay), best);
+            stowage.put(item.ways().get(bestWay), best);
         }
+        return best != null;
     }
 
     /** From below mostly, from above what is looked at. */
@@ -209,40 +257,49 @@ final class Packer {
                 lined.takeOut(i);
                 double[] to = at.clone();
                 to[axis] = Lines.chosen(lined, i, axis, random);
-                Stowing others = Stowing.of(lined, items.size(), gapMm, walls.isPresent() ? gapMm : 0);
-                boolean isFree = others.isFree(lined.lying(i), to, front.least(i, lined), front.most(i, lined));
+                Lying lying = lined.lying(i);
+                boolean isFree =
+                        stowage(lined).in(lying.tray).isFree(lying, to, front.least(i, lined), front.most(i, lined));
                 lined.put(i, lined.way(i), isFree ? to : at);
             }
         }
         return lined;
     }
 
-    /** The far wall along one axis elsewhere, by whole steps, and what is in its way or has to be at it taken out. */
+    /** The far wall of a tray along one axis elsewhere, by whole steps, and what is in its way or has to be at it taken out, in a lid that goes with it as well. */
     private Optional<Packed> sized(Packed from, Walls wall, List<Integer> out) {
+        int tray = wall.trays()
+                .get(wall.trays().size() > 1 ? random.nextInt(wall.trays().size()) : 0);
+        Frame.Tray was = from.frame().trays().get(tray);
         int axis = random.nextInt(3);
         int most = Math.max(1, (int) (MOST_STEP_MM / wall.stepMm()));
         int steps = (random.nextDouble() < WIDER ? 1 : -1) * (1 + random.nextInt(most));
-        double[] size = {
-            from.frame().size(0), from.frame().size(1), from.frame().size(2)
-        };
+        double[] size = {was.size(0), was.size(1), was.size(2)};
         size[axis] = wall.stepMm() * Math.floor(size[axis] / wall.stepMm() + steps + TINY);
         boolean isFixedThere =
-                from.frame().fixed().stream().anyMatch(r -> r.kind == Room.Kind.BODY && r.high[axis] > size[axis]);
-        if (size[axis] < LEAST_SIZE_MM || size[axis] > wall.widest(axis) || isFixedThere) {
+                was.fixed().stream().anyMatch(r -> r.kind == Room.Kind.BODY && r.high[axis] > size[axis]);
+        if (size[axis] < LEAST_SIZE_MM || size[axis] > wall.widest(tray, axis) || isFixedThere) {
             return Optional.empty();
         }
-        Packed sized = from.in(wall.asItIs().sized(size[0], size[1], size[2]));
-        int far = Face.of(axis, 1).ordinal();
+        Packed sized = from.in(wall.asItIs().sized(tray, size));
         for (int i = 0; i < items.size(); i++) {
             double[] at = sized.at(i);
-            if (at != null) {
-                double off = axis == 2 ? 0 : gapMm;
-                boolean isBeyond = at[axis] + sized.lying(i).high[axis] + off > size[axis];
-                if (isBeyond || !Double.isNaN(sized.lying(i).atWall[far])) {
-                    out.add(i);
-                }
+            if (at != null && isPushed(sized.lying(i), at, from.tray(i), sized.tray(i))) {
+                out.add(i);
             }
         }
         return Optional.of(sized);
+    }
+
+    /** Whether a wall that is elsewhere is in its way, or is one that it has to be at. */
+    private boolean isPushed(Lying lying, double[] at, Frame.Tray was, Frame.Tray is) {
+        boolean isPushed = false;
+        for (int axis = 0; axis < 3; axis++) {
+            double off = axis == 2 ? 0 : gapMm;
+            boolean isBeyond = at[axis] + lying.high[axis] + off > is.size(axis);
+            boolean isAt = !Double.isNaN(lying.atWall[Face.of(axis, 1).ordinal()]);
+            isPushed |= was.size(axis) != is.size(axis) && (isBeyond || isAt);
+        }
+        return isPushed;
     }
 }

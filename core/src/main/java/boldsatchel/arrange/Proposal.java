@@ -54,7 +54,8 @@ public record Proposal(Evaluation was, Evaluation evaluation, Merit merit, Chang
         List<Placement> places = new ArrayList<>();
         for (Placement to : build().layout().placements()) {
             Optional<Placement> lies = changed.placement(to.part());
-            Placement at = lies.map(p -> p.at(to.at()).turned(to.orientation())).orElse(to);
+            Placement at = lies.map(p -> p.within(to.shell()).at(to.at()).turned(to.orientation()))
+                    .orElse(to);
             if (lies.filter(p -> p.locked() && !p.equals(at)).isPresent()) {
                 return new Attempt.Refused(
                         now.part(to.part()).map(p -> p.name()).orElse(to.part())

@@ -44,9 +44,7 @@ final class Seeker {
         this.random = random;
         this.found = found;
         asItIs = start.packed();
-        Optional<Packer.Walls> walls =
-                start.stepMm().map(step -> new Packer.Walls(asItIs.frame(), !start.packs(), step));
-        packer = new Packer(start.items(), start.gapMm(), start.front(), walls, start.lines(), random);
+        packer = new Packer(start.items(), start.gapMm(), start.front(), start.walls(), start.lines(), random);
         even = start.pain();
         unbeaten = start.begun();
     }

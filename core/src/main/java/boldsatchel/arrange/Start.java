@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 
 /**
  * Where a search begins.
@@ -41,48 +42,66 @@ record Start(
 
     static Start of(Evaluation was, Change change, Wish wish) {
         Build build = change.of(was.build());
-        Shell tray = tray(build, wish);
-        List<Item> items = items(build, tray, change);
+        List<Shell> trays = trays(build, wish);
+        List<Item> items = items(build, trays, change);
         Build bare = build.with(new Layout(build.layout().placements()));
         Frame frame = Frame.of(
-                bare, tray, items.stream().flatMap(i -> i.ids().stream()).toList());
+                bare, trays, items.stream().flatMap(i -> i.ids().stream()).toList());
         return new Start(
                 Proposal.of(was, was, Change.NONE, Reading.all(was, wish.aims())),
                 change,
                 items,
-                FrontOrder.of(bare, tray, items),
+                FrontOrder.of(bare, items),
                 Packed.of(bare, frame, items),
                 build.layout().cables(),
-                step(wish, tray),
+                step(wish, trays),
                 wish.aims().stream().anyMatch(Aim::isOfLines));
     }
 
-    static Shell tray(Build build, Wish wish) {
-        return build.shell(wish.tray()).orElseThrow(() -> new IllegalArgumentException("no tray " + wish.tray()));
+    static List<Shell> trays(Build build, Wish wish) {
+        return wish.trays().stream()
+                .map(id -> build.shell(id).orElseThrow(() -> new IllegalArgumentException("no tray " + id)))
+                .toList();
     }
 
-    static Optional<Double> step(Wish wish, Shell tray) {
-        return wish.stepMm().filter(s -> tray.making() != Shell.Making.FOUND);
+    static Optional<Double> step(Wish wish, List<Shell> trays) {
+        return wish.stepMm().filter(s -> trays.stream().anyMatch(Start::isMade));
     }
 
-    /** What may be moved: no bundle with a locked part, and all that is on the table. */
-    static List<Item> items(Build build, Shell tray, Change change) {
+    private static boolean isMade(Shell tray) {
+        return tray.making() != Shell.Making.FOUND;
+    }
+
+    /** The walls that may be elsewhere, if some may. */
+    Optional<Packer.Walls> walls() {
+        List<Frame.Tray> trays = packed.frame().trays();
+        List<Integer> made = IntStream.range(0, trays.size())
+                .filter(i -> isMade(trays.get(i).shell()))
+                .boxed()
+                .toList();
+        return stepMm.map(step -> new Packer.Walls(packed.frame(), made, !packs(), step));
+    }
+
+    /** What may be moved in some trays: no bundle with a locked part, and all that is on the table. */
+    static List<Item> items(Build build, List<Shell> trays, Change change) {
         List<Item> items = new ArrayList<>();
-        for (Bundle bundle : Bundle.in(build, tray)) {
-            if (!bundle.isLocked()) {
-                items.add(item(build, bundle, change));
+        for (Shell tray : trays) {
+            for (Bundle bundle : Bundle.in(build, tray)) {
+                if (!bundle.isLocked()) {
+                    items.add(item(build, bundle, trays, change));
+                }
             }
         }
         for (Part part : build.loose()) {
-            items.add(item(build, Bundle.loose(part, tray), change));
+            items.add(item(build, Bundle.loose(part, trays.getFirst()), trays, change));
         }
         return items;
     }
 
-    private static Item item(Build build, Bundle bundle, Change change) {
+    private static Item item(Build build, Bundle bundle, List<Shell> trays, Change change) {
         boolean isTurned =
                 change.turned().filter(bundle.ids().getFirst()::equals).isPresent();
-        return isTurned ? Item.otherwise(build, bundle) : Item.of(build, bundle);
+        return isTurned ? Item.otherwise(build, bundle, trays) : Item.of(build, bundle, trays);
     }
 
     /** Whether what is found may be held against the build as it is: it is one with the same parts that packs. */

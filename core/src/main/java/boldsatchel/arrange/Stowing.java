@@ -71,21 +71,6 @@ final class Stowing {
         this.wallMm = wallMm;
     }
 
-    /** A tray with what has a place in it. */
-    static Stowing of(Packed packed, int items, double gapMm, double wallMm) {
-        Frame frame = packed.frame();
-        double[] size = {frame.size(0), frame.size(1), frame.size(2)};
-        Stowing stowing = new Stowing(size, gapMm, wallMm);
-        frame.fixed().forEach(stowing::put);
-        for (int i = 0; i < items; i++) {
-            double[] at = packed.at(i);
-            if (at != null) {
-                stowing.put(packed.lying(i), at);
-            }
-        }
-        return stowing;
-    }
-
     /** Something is there. */
     void put(Room room) {
         put(room, AS_IT_IS);

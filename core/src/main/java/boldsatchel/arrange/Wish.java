@@ -1,12 +1,13 @@
 package boldsatchel.arrange;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
 /**
  * What is to be looked for.
  *
- * @param tray id of the tray that is arranged
+ * @param trays ids of the trays that are arranged; of several, parts that need not be where they are go from one to another
  * @param stepMm of what sizes inside that change are whole multiples where its walls may be elsewhere, nearer rather than farther; nothing where they stay, as what was found as a box
  *     always does
  * @param aims what is wished for beside what is always read
@@ -14,23 +15,24 @@ import java.util.Set;
  * @param threads at work, each with chances of its own
  * @param rounds that each of them tries at most; of the same seed, threads and rounds the same is found
  */
-public record Wish(String tray, Optional<Double> stepMm, Set<Aim> aims, long seed, int threads, int rounds) {
+public record Wish(List<String> trays, Optional<Double> stepMm, Set<Aim> aims, long seed, int threads, int rounds) {
 
     /** Some ten seconds of a machine that is not the newest. */
     public static final int ROUNDS = 8_000;
 
-    /** Copies the set. */
+    /** Copies list and set. */
     public Wish {
+        trays = List.copyOf(trays);
         aims = Set.copyOf(aims);
     }
 
-    /** With nothing wished for beside. */
+    /** Of one tray, with nothing wished for beside. */
     public Wish(String tray, Optional<Double> stepMm, long seed, int threads, int rounds) {
-        this(tray, stepMm, Set.of(), seed, threads, rounds);
+        this(List.of(tray), stepMm, Set.of(), seed, threads, rounds);
     }
 
     /** The same with something wished for beside. */
     public Wish with(Set<Aim> wished) {
-        return new Wish(tray, stepMm, wished, seed, threads, rounds);
+        return new Wish(trays, stepMm, wished, seed, threads, rounds);
     }
 }

@@ -66,6 +66,11 @@ public record Placement(
         return new Placement(part, shell, newAt, orientation, touches, fixing, locked, group);
     }
 
+    /** The same part in another shell. */
+    public Placement within(String newShell) {
+        return new Placement(part, newShell, at, orientation, touches, fixing, locked, group);
+    }
+
     /** The same part turned. */
     public Placement turned(Orientation newOrientation) {
         return new Placement(part, shell, at, newOrientation, touches, fixing, locked, group);

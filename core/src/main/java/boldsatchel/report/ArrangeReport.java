@@ -29,7 +29,9 @@ public final class ArrangeReport {
     public static String json(Evaluation now, Wish wish, List<Proposal> proposals, String why, List<String> files) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("build", now.build().name());
-        root.put("tray", wish.tray());
+        root.put("tray", wish.trays().getFirst());
+        ArrayNode trays = root.putArray("trays");
+        wish.trays().forEach(trays::add);
         judged(root.putObject("asItIs"), now, wish);
         root.put("why", why);
         ArrayNode all = root.putArray("proposals");
@@ -50,8 +52,11 @@ public final class ArrangeReport {
     private static void judged(ObjectNode node, Evaluation evaluation, Wish wish) {
         Report.verdicts(node.putArray("verdicts"), evaluation);
         Report.findings(node.putArray("findings"), evaluation);
-        Box inside = evaluation.build().shell(wish.tray()).orElseThrow().cavity();
-        Report.vec(node, "insideMm", inside.dx(), inside.dy(), inside.dz());
+        inside(node, evaluation, wish.trays().getFirst());
+        ArrayNode trays = node.putArray("trays");
+        for (String tray : wish.trays()) {
+            inside(trays.addObject().put("id", tray), evaluation, tray);
+        }
         node.put("outsideMm3", evaluation.build().casing().outsideMm3());
         ObjectNode wished = node.putObject("wished");
         for (Aim aim : Aim.ALL) {
@@ -60,6 +65,11 @@ public final class ArrangeReport {
                 wished.put(aim.id(), value);
             }
         }
+    }
+
+    private static void inside(ObjectNode node, Evaluation evaluation, String tray) {
+        Box inside = evaluation.build().shell(tray).orElseThrow().cavity();
+        Report.vec(node, "insideMm", inside.dx(), inside.dy(), inside.dz());
     }
 
     private static void moved(Build was, Build is, ArrayNode moved) {

@@ -21,8 +21,10 @@ import boldsatchel.verdict.Verdict;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -38,7 +40,7 @@ import picocli.CommandLine.Spec;
 /** Proposes arrangements of a tray on the command line. */
 @Command(
         name = "arrange",
-        description = "Proposes arrangements of a tray; exits 0 when one has no clash, 1 otherwise, 2 on a bad file.",
+        description = "Proposes arrangements of a tray or several; exits 0 when one has no clash, 1 otherwise, 2 on a bad file.",
         mixinStandardHelpOptions = true)
 final class ArrangeCommand implements Callable<Integer> {
 
@@ -48,7 +50,9 @@ final class ArrangeCommand implements Callable<Integer> {
     private static final double LEAST_STEP_MM = 0.1;
     private static final double MOST_STEP_MM = 50;
     private static final double MM3_PER_L = 1e6;
-    private static final String AS_IT_IS = "as-it-is.svg";
+    private static final String AS_IT_IS = "as-it-is";
+    private static final String PLAN = ".svg";
+    private static final String ALL = "all";
 
     /** Whether walls may be elsewhere. */
     enum CaseSize {
@@ -60,9 +64,8 @@ final class ArrangeCommand implements Callable<Integer> {
     @SuppressWarnings("NullAway.Init")
     private String source;
 
-    @Option(names = "--tray", paramLabel = "ID", description = "the tray; the one with most parts where none is given")
-    @SuppressWarnings("NullAway.Init")
-    private Optional<String> tray;
+    @Option(names = "--tray", paramLabel = "ID", split = ",", description = "the tray, several after commas, or all; the one with most parts where none is given")
+    private List<String> tray = List.of();
 
     @Option(names = "--case", defaultValue = "fixed", description = "fixed, or free: as small as it takes")
     private CaseSize size = CaseSize.FIXED;
@@ -123,9 +126,9 @@ final class ArrangeCommand implements Callable<Integer> {
         check();
         BuildFormat.Document document = Main.document(source);
         Build build = document.build();
-        Shell shell = shell(build);
+        List<Shell> shells = shells(build);
         Wish wish = new Wish(
-                shell.id(),
+                shells.stream().map(Shell::id).toList(),
                 size == CaseSize.FREE ? Optional.of(stepMm) : Optional.empty(),
                 aims(),
                 seed,
@@ -146,12 +149,12 @@ final class ArrangeCommand implements Callable<Integer> {
                 ? ""
                 : makeRoom ? RoomMaking.whyNone(build, wish) : Arrangements.whyNone(build, change, wish);
         Evaluation now = Evaluator.evaluate(build);
-        List<String> files = write(now, shell, found, document);
+        List<String> files = write(now, shells, found, document);
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
             out.println(ArrangeReport.json(now, wish, found, why, files));
         } else {
-            out.println(build.name() + ", " + shell.name());
+            out.println(build.name() + ", " + String.join(" and ", shells.stream().map(Shell::name).toList()));
             print(out, "as it is", now, wish.aims());
             for (int i = 0; i < found.size(); i++) {
                 String name = i < files.size() ? files.get(i) : "proposal " + (i + 1);
@@ -212,42 +215,54 @@ final class ArrangeCommand implements Callable<Integer> {
         }
         if (folder.isPresent()) {
             // Before the search, not after it.
-            Main.mayWrite(folder.get(), Set.of(AS_IT_IS, name(0) + BuildStore.ENDING, name(0) + ".svg"), replace);
+            Main.mayWrite(folder.get(), Set.of(AS_IT_IS + PLAN, name(0) + BuildStore.ENDING, name(0) + PLAN), replace);
         }
     }
 
-    private Shell shell(Build build) throws Main.UserException {
+    private List<Shell> shells(Build build) throws Main.UserException {
         List<Shell> shells = build.casing().shells();
         if (shells.isEmpty()) {
             throw new Main.UserException(source + ": there is no case to arrange parts in.");
         }
-        if (tray.isPresent()) {
-            String ids = String.join(", ", shells.stream().map(Shell::id).toList());
-            return build.shell(tray.get())
-                    .orElseThrow(() ->
-                            new Main.UserException("There is no tray “" + tray.get() + "”. There are: " + ids + "."));
+        if (tray.equals(List.of(ALL)) && build.shell(ALL).isEmpty()) {
+            return shells;
         }
-        return Arrangements.fullest(build).orElseThrow();
+        List<Shell> named = new ArrayList<>();
+        for (String id : new LinkedHashSet<>(tray)) {
+            String ids = String.join(", ", shells.stream().map(Shell::id).toList());
+            named.add(build.shell(id)
+                    .orElseThrow(
+                            () -> new Main.UserException("There is no tray “" + id + "”. There are: " + ids + ".")));
+        }
+        return named.isEmpty() ? List.of(Arrangements.fullest(build).orElseThrow()) : named;
     }
 
     /** Each proposal as a build and as a plan, beside the plan as it is; names the builds. */
-    private List<String> write(Evaluation now, Shell tray, List<Proposal> found, BuildFormat.Document document)
+    private List<String> write(Evaluation now, List<Shell> trays, List<Proposal> found, BuildFormat.Document document)
             throws Main.UserException {
         if (folder.isEmpty() || found.isEmpty()) {
             return List.of();
         }
         Map<String, byte[]> files = new LinkedHashMap<>();
-        files.put(AS_IT_IS, Book.plan(now, tray));
+        plans(files, AS_IT_IS, now, trays);
         for (int i = 0; i < found.size(); i++) {
             String text =
                     BuildFormat.write(new BuildFormat.Document(found.get(i).build(), document.extras()));
             files.put(name(i) + BuildStore.ENDING, text.getBytes(StandardCharsets.UTF_8));
-            files.put(name(i) + ".svg", Book.plan(found.get(i).evaluation(), tray));
+            plans(files, name(i), found.get(i).evaluation(), trays);
         }
         return Main.written(folder.get(), files, replace).stream()
                 .map(Path::toString)
                 .filter(file -> file.endsWith(BuildStore.ENDING))
                 .toList();
+    }
+
+    /** A plan of each tray; of more than the first with its id in the name. */
+    private static void plans(Map<String, byte[]> files, String name, Evaluation evaluation, List<Shell> trays) {
+        for (Shell tray : trays) {
+            String of = tray.equals(trays.getFirst()) ? name : name + "-" + tray.id();
+            files.put(of + PLAN, Book.plan(evaluation, tray));
+        }
     }
 
     private static String name(int proposal) {

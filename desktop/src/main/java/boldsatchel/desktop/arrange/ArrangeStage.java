@@ -58,7 +58,7 @@ public final class ArrangeStage implements WorkStage {
     private final Desk desk;
     private final int rounds;
     private final VBox content = new VBox(8);
-    private final ComboBox<Tray> trays = Ui.choice("arrange-tray", Tray::words);
+    private final ComboBox<Trays> trays = Ui.choice("arrange-tray", Trays::words);
     private final ComboBox<Walls> walls = Ui.choice("arrange-walls", Walls.values(), Walls.STAY, Walls::words);
     private final ComboBox<Task> task = Ui.choice("arrange-task", Task.values(), Task.AS_THEY_ARE, Task::words);
     private final MenuButton more = new MenuButton();
@@ -119,7 +119,12 @@ public final class ArrangeStage implements WorkStage {
         }
     }
 
-    private record Tray(String id, String words) {}
+    /**
+     * What is arranged.
+     *
+     * @param ids of the trays
+     */
+    private record Trays(List<String> ids, String words) {}
 
     /** The stage on a desk. */
     public ArrangeStage(Desk desk) {
@@ -164,6 +169,7 @@ public final class ArrangeStage implements WorkStage {
         wishes.setId("arrange-wishes");
         wishes.setMinWidth(Region.USE_PREF_SIZE);
         Aim.ALL.forEach(this::mayWish);
+        wishes.setOnShowing(e -> wishable());
         tellWishes();
         FlowPane tools = new FlowPane(8, 6, trays, task, more, walls, locks, wishes, look, enough, cancel);
         tools.setAlignment(Pos.CENTER_LEFT);
@@ -217,24 +223,35 @@ public final class ArrangeStage implements WorkStage {
         return isPacked ? State.FINE : State.WATCH;
     }
 
-    private Optional<Shell> tray() {
-        return Optional.ofNullable(trays.getValue())
-                .flatMap(t -> desk.session().build().shell(t.id()));
+    /** The trays that are arranged; none where there is no case. */
+    private List<Shell> arranged() {
+        Build build = desk.session().build();
+        return Optional.ofNullable(trays.getValue()).stream()
+                .flatMap(t -> t.ids().stream())
+                .flatMap(id -> build.shell(id).stream())
+                .toList();
+    }
+
+    private static List<Trays> toArrange(Build build) {
+        List<Trays> all = new ArrayList<>();
+        build.casing().shells().forEach(s -> all.add(new Trays(List.of(s.id()), s.name())));
+        if (all.size() > 1) {
+            all.add(new Trays(all.stream().flatMap(t -> t.ids().stream()).toList(), "all trays together"));
+        }
+        return all;
     }
 
     private void refresh() {
         Build build = desk.session().build();
-        List<Tray> now = build.casing().shells().stream()
-                .map(s -> new Tray(s.id(), s.name()))
-                .toList();
+        List<Trays> now = toArrange(build);
         if (!now.equals(trays.getItems())) {
             filling = true;
             boolean isNew = trays.getValue() == null;
-            Ui.offer(trays, now, Tray::id);
+            Ui.offer(trays, now, t -> String.join(" ", t.ids()));
             if (isNew) {
                 Arrangements.fullest(build)
                         .ifPresent(s -> now.stream()
-                                .filter(t -> t.id().equals(s.id()))
+                                .filter(t -> t.ids().equals(List.of(s.id())))
                                 .findFirst()
                                 .ifPresent(trays::setValue));
             }
@@ -245,8 +262,8 @@ public final class ArrangeStage implements WorkStage {
         if (isMore) {
             offerMore();
         }
-        look.setDisable(tray().isEmpty() || (isMore && another.isEmpty()));
-        walls.setDisable(tray().filter(s -> s.making() != Shell.Making.FOUND).isEmpty());
+        look.setDisable(arranged().isEmpty() || (isMore && another.isEmpty()));
+        walls.setDisable(arranged().stream().allMatch(s -> s.making() == Shell.Making.FOUND));
         lockable(build);
         if (looking.isEmpty()) {
             tell();
@@ -286,7 +303,7 @@ public final class ArrangeStage implements WorkStage {
         for (Placement at : build.layout().placements()) {
             Optional<Part> part = build.part(at.part());
             if (part.isPresent()
-                    && tray().filter(s -> s.id().equals(at.shell())).isPresent()) {
+                    && arranged().stream().anyMatch(s -> s.id().equals(at.shell()))) {
                 CheckMenuItem item = new CheckMenuItem(part.get().name());
                 item.setSelected(at.locked());
                 item.setOnAction(e -> desk.session().does(PlaceEdits.lock(part.get(), !at.locked())));
@@ -303,6 +320,7 @@ public final class ArrangeStage implements WorkStage {
 
     private void mayWish(Aim aim) {
         CheckMenuItem item = new CheckMenuItem(aim.words());
+        item.setUserData(aim);
         item.setOnAction(e -> {
             if (item.isSelected()) {
                 wished.add(aim);
@@ -312,6 +330,14 @@ public final class ArrangeStage implements WorkStage {
             tellWishes();
         });
         wishes.getItems().add(item);
+    }
+
+    /** What there is nothing of to read cannot be wished for, as what nobody holds is not light in the hands. */
+    private void wishable() {
+        Evaluation evaluation = desk.session().evaluation().get();
+        for (MenuItem item : wishes.getItems()) {
+            item.setDisable(item.getUserData() instanceof Aim aim && !aim.isOf(evaluation));
+        }
     }
 
     private void tellWishes() {
@@ -345,12 +371,12 @@ public final class ArrangeStage implements WorkStage {
     }
 
     private void look() {
-        Optional<Shell> tray = tray();
-        if (looking.isPresent() || tray.isEmpty()) {
+        List<String> ids = arranged().stream().map(Shell::id).toList();
+        if (looking.isPresent() || ids.isEmpty()) {
             return;
         }
         Build build = desk.session().build();
-        Wish wish = new Wish(tray.get().id(), walls.getValue().stepMm, wished, 1, 2, rounds);
+        Wish wish = new Wish(ids, walls.getValue().stepMm, wished, 1, 2, rounds);
         Looking now = new Looking(this::watch);
         looking = Optional.of(now);
         searching(true);
@@ -373,7 +399,8 @@ public final class ArrangeStage implements WorkStage {
     /** What a search found, and in words what it is, or why there is nothing. */
     private record Answer(List<Proposal> found, String words) {}
 
-    private static Answer sought(Task task, Build build, Change change, Wish wish, List<Part> shelf, Onlooker onlooker) {
+    private static Answer sought(
+            Task task, Build build, Change change, Wish wish, List<Part> shelf, Onlooker onlooker) {
         if (task == Task.MAKE_ROOM) {
             List<Proposal> found = RoomMaking.find(build, wish, shelf, onlooker);
             return new Answer(found, found.isEmpty() ? RoomMaking.whyNone(build, wish) : madeRoom(found));

@@ -1,0 +1,66 @@
+package boldsatchel.arrange;
+
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Pose;
+import java.util.List;
+import java.util.Optional;
+
+/** What is taken of all trays that are arranged: what lies in one is in the way of another once all is closed. Not to be shared by threads. */
+final class Stowage {
+
+    private final Frame frame;
+    private final List<Stowing> trays;
+
+    /**
+     * With what has a place.
+     *
+     * @param gapMm wanted between parts
+     * @param wallMm wanted to side walls that nothing has to be at
+     */
+    Stowage(Packed packed, double gapMm, double wallMm) {
+        frame = packed.frame();
+        trays = frame.trays().stream()
+                .map(t -> new Stowing(new double[] {t.size(0), t.size(1), t.size(2)}, gapMm, wallMm))
+                .toList();
+        for (int tray = 0; tray < trays.size(); tray++) {
+            frame.trays().get(tray).fixed().forEach(trays.get(tray)::put);
+        }
+        for (int i = 0; i < packed.count(); i++) {
+            double[] at = packed.at(i);
+            if (at != null) {
+                put(packed.lying(i), at);
+            }
+        }
+    }
+
+    /** A tray, with what lies in the others in its way. */
+    Stowing in(int tray) {
+        return trays.get(tray);
+    }
+
+    /** A bundle lies there. */
+    void put(Lying lying, double[] at) {
+        trays.get(lying.tray).put(lying, at);
+        List<Optional<Pose>> into = frame.trays().get(lying.tray).into();
+        for (int other = 0; other < into.size(); other++) {
+            if (into.get(other).isPresent()) {
+                reach(lying, at, into.get(other).get(), trays.get(other));
+            }
+        }
+    }
+
+    private static void reach(Lying lying, double[] at, Pose pose, Stowing other) {
+        for (Room room : lying.rooms) {
+            if (room.kind == Room.Kind.BODY) {
+                Box box = new Box(
+                        room.low[0] + at[0],
+                        room.low[1] + at[1],
+                        room.low[2] + at[2],
+                        room.high[0] - room.low[0],
+                        room.high[1] - room.low[1],
+                        room.high[2] - room.low[2]);
+                other.put(Room.of(Room.Kind.BEYOND, pose.around(box)));
+            }
+        }
+    }
+}
