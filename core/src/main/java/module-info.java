@@ -36,6 +36,7 @@ module boldsatchel.core {
     exports boldsatchel.format;
     exports boldsatchel.hunt;
     exports boldsatchel.arrange;
+    exports boldsatchel.stow;
     exports boldsatchel.plan;
     exports boldsatchel.sheet;
     exports boldsatchel.report;

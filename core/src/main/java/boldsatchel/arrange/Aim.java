@@ -10,6 +10,7 @@ import boldsatchel.hands.HandsResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
 import boldsatchel.quantity.Units;
+import boldsatchel.stow.Lying;
 import boldsatchel.verdict.Evaluation;
 import java.util.EnumSet;
 import java.util.HashMap;

@@ -2,6 +2,7 @@ package boldsatchel.arrange;
 
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
+import boldsatchel.stow.Bundle;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.Comparator;

@@ -1,10 +1,12 @@
 package boldsatchel.arrange;
 
 import boldsatchel.edit.Edit;
-import boldsatchel.fit.FreePlace;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
+import boldsatchel.stow.Bundle;
+import boldsatchel.stow.FreePlace;
+import boldsatchel.stow.Item;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;

@@ -7,6 +7,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.plan.LinkPlanner;
+import boldsatchel.stow.Lying;
 import java.util.List;
 import java.util.Optional;
 

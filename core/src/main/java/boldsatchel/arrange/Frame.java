@@ -1,14 +1,13 @@
 package boldsatchel.arrange;
 
-import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Pose;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Casing;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Placement;
-import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
+import boldsatchel.stow.Room;
+import boldsatchel.stow.Taken;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -66,37 +65,12 @@ record Frame(Build build, List<Tray> trays) {
             trays.add(new Tray(
                     shell,
                     like.get(i).aroundMm(),
-                    fixed(build, shell),
-                    shells.stream().map(s -> into(build.casing(), shell, s)).toList()));
+                    Taken.of(build, shell),
+                    shells.stream()
+                            .map(s -> Taken.into(build.casing(), shell, s))
+                            .toList()));
         }
         return new Frame(build, List.copyOf(trays));
-    }
-
-    private static List<Room> fixed(Build build, Shell shell) {
-        List<Room> fixed = new ArrayList<>();
-        shell.solids().forEach(s -> fixed.add(Room.of(Room.Kind.BODY, s.bounds())));
-        for (Bundle stays : Bundle.in(build, shell)) {
-            Lying lying = new Lying(stays, build.cooling());
-            Box bounds = stays.bounds();
-            for (Room room : lying.rooms) {
-                fixed.add(room.moved(new double[] {bounds.x(), bounds.y(), bounds.z()}));
-            }
-        }
-        for (Placed placed : Placed.all(build)) {
-            into(build.casing(), placed.shell(), shell)
-                    .ifPresent(pose -> placed.solids()
-                            .forEach(s -> fixed.add(Room.of(Room.Kind.BEYOND, pose.around(s.bounds())))));
-        }
-        return List.copyOf(fixed);
-    }
-
-    /** How one tray lies in another once all is closed. */
-    private static Optional<Pose> into(Casing casing, Shell one, Shell other) {
-        boolean areTwo = !one.id().equals(other.id()) && casing.belongs(one.id()) && casing.belongs(other.id());
-        return areTwo
-                ? Optional.of(casing.pose(one.id(), Posture.CLOSED)
-                        .within(casing.pose(other.id(), Posture.CLOSED).back()))
-                : Optional.empty();
     }
 
     /** The same with the far walls of a tray elsewhere: the low corner stays where it is. */

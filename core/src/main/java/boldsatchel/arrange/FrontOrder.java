@@ -3,6 +3,7 @@ package boldsatchel.arrange;
 import boldsatchel.fit.Placed;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
+import boldsatchel.stow.Item;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -65,7 +66,9 @@ final class FrontOrder {
         double least = behind[item];
         for (Pair pair : pairs) {
             double[] at = pair.back == item ? packed.at(pair.front) : null;
-            least = at == null ? least : Math.max(least, at[1] + packed.lying(pair.front).sizeMm[1]);
+            least = at == null
+                    ? least
+                    : Math.max(least, at[1] + packed.lying(pair.front).sizeMm(1));
         }
         return least;
     }

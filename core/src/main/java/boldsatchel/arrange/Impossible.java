@@ -4,6 +4,8 @@ import boldsatchel.fit.Placed;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Units;
+import boldsatchel.stow.Item;
+import boldsatchel.stow.Lying;
 import java.util.List;
 import java.util.Optional;
 
@@ -70,7 +72,7 @@ final class Impossible {
     }
 
     private static double size(Lying way, int axis) {
-        return way.high[axis] - way.low[axis];
+        return way.high(axis) - way.low(axis);
     }
 
     private static boolean fits(Lying way, Shell tray) {
@@ -103,17 +105,17 @@ final class Impossible {
 
     /** A part alone that is nothing but the box around it. */
     private static boolean isBox(Item item) {
-        List<Placed> lies = item.ways().getFirst().bundle.lies();
+        List<Placed> lies = item.ways().getFirst().bundle().lies();
         return lies.size() == 1 && lies.getFirst().part().body().solids().isEmpty();
     }
 
     /** The least of the room that it takes, with its gap where it is a box, mm³. */
     private static double takes(Item item, double gap) {
         if (isBox(item)) {
-            var box = item.ways().getFirst().bundle.bounds();
+            var box = item.ways().getFirst().bundle().bounds();
             return (box.dx() + gap) * (box.dy() + gap) * (box.dz() + gap);
         }
-        return item.ways().getFirst().bundle.lies().stream()
+        return item.ways().getFirst().bundle().lies().stream()
                 .mapToDouble(p ->
                         p.solids().stream().mapToDouble(s -> s.volume()).max().orElse(0))
                 .sum();

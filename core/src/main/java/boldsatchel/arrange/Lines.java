@@ -3,6 +3,7 @@ package boldsatchel.arrange;
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
+import boldsatchel.stow.Bundle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -53,11 +54,13 @@ final class Lines {
     static double chosen(Packed packed, int item, int axis, SplittableRandom random) {
         int others = packed.count();
         int which = random.nextInt(others + 1);
-        boolean isOne = which < others && packed.lying(which).tray == packed.lying(item).tray;
+        boolean isOne = which < others
+                && packed.lying(which).tray() == packed.lying(item).tray();
         double[] at = isOne ? packed.at(which) : null;
         double low = at == null ? 0 : at[axis];
-        double size = at == null ? packed.tray(item).size(axis) : packed.lying(which).sizeMm[axis];
-        double mine = packed.lying(item).sizeMm[axis];
+        double size =
+                at == null ? packed.tray(item).size(axis) : packed.lying(which).sizeMm(axis);
+        double mine = packed.lying(item).sizeMm(axis);
         // Beginning with it, ending with it, or with its middle there; of a tray mostly the middle, as its walls are
         // where parts go first anyway.
         int how = random.nextInt(3);

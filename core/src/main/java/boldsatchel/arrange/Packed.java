@@ -4,6 +4,8 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Placement;
+import boldsatchel.stow.Item;
+import boldsatchel.stow.Lying;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -29,7 +31,7 @@ final class Packed {
         double[][] at = new double[items.size()][];
         for (int i = 0; i < items.size(); i++) {
             if (build.placement(items.get(i).ids().getFirst()).isPresent()) {
-                Box bounds = items.get(i).ways().getFirst().bundle.bounds();
+                Box bounds = items.get(i).ways().getFirst().bundle().bounds();
                 at[i] = new double[] {bounds.x(), bounds.y(), bounds.z()};
             }
         }
@@ -70,7 +72,7 @@ final class Packed {
 
     /** The tray that it lies in, or lay in last. */
     Frame.Tray tray(int item) {
-        return frame.trays().get(lying(item).tray);
+        return frame.trays().get(lying(item).tray());
     }
 
     void takeOut(int item) {
@@ -101,7 +103,7 @@ final class Packed {
         for (int i = 0; i < items.size(); i++) {
             double[] corner = at[i];
             if (corner != null) {
-                places.addAll(lying(i).bundle.at(new Vec(corner[0], corner[1], corner[2])));
+                places.addAll(lying(i).bundle().at(new Vec(corner[0], corner[1], corner[2])));
             }
         }
         return frame.with(places);

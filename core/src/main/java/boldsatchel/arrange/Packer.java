@@ -1,7 +1,11 @@
 package boldsatchel.arrange;
 
-import boldsatchel.arrange.Stowing.Order;
 import boldsatchel.geometry.Face;
+import boldsatchel.stow.Item;
+import boldsatchel.stow.Lying;
+import boldsatchel.stow.Room;
+import boldsatchel.stow.Stowing;
+import boldsatchel.stow.Stowing.Order;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -177,7 +181,7 @@ final class Packer {
     /** In the first place that there is from some corner: turned as comes first, or as it takes for the very first; in another tray, where it may be in several, by chance or where it has no place. */
     private void put(Packed packed, int i, Stowage stowage) {
         Item item = items.get(i);
-        Order order = order(item.ways().getFirst().facesUp);
+        Order order = order(item.ways().getFirst().facesUp());
         boolean standing = random.nextDouble() < STANDING;
         boolean compared = random.nextDouble() < COMPARED;
         boolean tumbled = random.nextDouble() < TUMBLED;
@@ -213,7 +217,7 @@ final class Packer {
             boolean compared,
             boolean standing) {
         Item item = items.get(i);
-        Stowing stowing = stowage.in(item.ways().get(begin).tray);
+        Stowing stowing = stowage.in(item.ways().get(begin).tray());
         double[] best = null;
         int bestWay = 0;
         for (int pass = 0; pass < 2 && best == null; pass++) {
@@ -259,7 +263,7 @@ final class Packer {
                 to[axis] = Lines.chosen(lined, i, axis, random);
                 Lying lying = lined.lying(i);
                 boolean isFree =
-                        stowage(lined).in(lying.tray).isFree(lying, to, front.least(i, lined), front.most(i, lined));
+                        stowage(lined).in(lying.tray()).isFree(lying, to, front.least(i, lined), front.most(i, lined));
                 lined.put(i, lined.way(i), isFree ? to : at);
             }
         }
@@ -277,7 +281,7 @@ final class Packer {
         double[] size = {was.size(0), was.size(1), was.size(2)};
         size[axis] = wall.stepMm() * Math.floor(size[axis] / wall.stepMm() + steps + TINY);
         boolean isFixedThere =
-                was.fixed().stream().anyMatch(r -> r.kind == Room.Kind.BODY && r.high[axis] > size[axis]);
+                was.fixed().stream().anyMatch(r -> r.kind() == Room.Kind.BODY && r.high(axis) > size[axis]);
         if (size[axis] < LEAST_SIZE_MM || size[axis] > wall.widest(tray, axis) || isFixedThere) {
             return Optional.empty();
         }
@@ -296,8 +300,8 @@ final class Packer {
         boolean isPushed = false;
         for (int axis = 0; axis < 3; axis++) {
             double off = axis == 2 ? 0 : gapMm;
-            boolean isBeyond = at[axis] + lying.high[axis] + off > is.size(axis);
-            boolean isAt = !Double.isNaN(lying.atWall[Face.of(axis, 1).ordinal()]);
+            boolean isBeyond = at[axis] + lying.high(axis) + off > is.size(axis);
+            boolean isAt = lying.isAtWall(Face.of(axis, 1));
             isPushed |= was.size(axis) != is.size(axis) && (isBeyond || isAt);
         }
         return isPushed;

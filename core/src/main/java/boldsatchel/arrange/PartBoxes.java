@@ -1,6 +1,5 @@
 package boldsatchel.arrange;
 
-import boldsatchel.fit.FreePlace;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -11,6 +10,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
+import boldsatchel.stow.FreePlace;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;

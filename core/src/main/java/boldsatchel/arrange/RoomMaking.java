@@ -3,6 +3,8 @@ package boldsatchel.arrange;
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
+import boldsatchel.stow.Item;
+import boldsatchel.stow.Lying;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Severity;

@@ -6,6 +6,8 @@ import boldsatchel.machine.Layout;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.plan.Layings;
+import boldsatchel.stow.Bundle;
+import boldsatchel.stow.Item;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;

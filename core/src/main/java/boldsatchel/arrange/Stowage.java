@@ -1,7 +1,10 @@
 package boldsatchel.arrange;
 
-import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Pose;
+import boldsatchel.geometry.Vec;
+import boldsatchel.stow.Lying;
+import boldsatchel.stow.Room;
+import boldsatchel.stow.Stowing;
 import java.util.List;
 import java.util.Optional;
 
@@ -40,8 +43,8 @@ final class Stowage {
 
     /** A bundle lies there. */
     void put(Lying lying, double[] at) {
-        trays.get(lying.tray).put(lying, at);
-        List<Optional<Pose>> into = frame.trays().get(lying.tray).into();
+        trays.get(lying.tray()).put(lying, at);
+        List<Optional<Pose>> into = frame.trays().get(lying.tray()).into();
         for (int other = 0; other < into.size(); other++) {
             if (into.get(other).isPresent()) {
                 reach(lying, at, into.get(other).get(), trays.get(other));
@@ -50,16 +53,10 @@ final class Stowage {
     }
 
     private static void reach(Lying lying, double[] at, Pose pose, Stowing other) {
-        for (Room room : lying.rooms) {
-            if (room.kind == Room.Kind.BODY) {
-                Box box = new Box(
-                        room.low[0] + at[0],
-                        room.low[1] + at[1],
-                        room.low[2] + at[2],
-                        room.high[0] - room.low[0],
-                        room.high[1] - room.low[1],
-                        room.high[2] - room.low[2]);
-                other.put(Room.of(Room.Kind.BEYOND, pose.around(box)));
+        Vec by = new Vec(at[0], at[1], at[2]);
+        for (Room room : lying.rooms()) {
+            if (room.kind() == Room.Kind.BODY) {
+                other.put(Room.of(Room.Kind.BEYOND, pose.around(room.box().moved(by))));
             }
         }
     }

@@ -1,6 +1,5 @@
 package boldsatchel.edit;
 
-import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
@@ -11,6 +10,7 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.stow.FreePlace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;

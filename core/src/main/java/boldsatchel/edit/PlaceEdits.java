@@ -1,6 +1,5 @@
 package boldsatchel.edit;
 
-import boldsatchel.fit.FreePlace;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Axis;
 import boldsatchel.geometry.Box;
@@ -10,6 +9,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
+import boldsatchel.stow.FreePlace;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

@@ -2,7 +2,6 @@ package boldsatchel.plan;
 
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
-import boldsatchel.fit.FreePlace;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
@@ -10,6 +9,7 @@ import boldsatchel.machine.Passage;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.reach.ReachEngine;
+import boldsatchel.stow.FreePlace;
 import java.util.Optional;
 
 /** Puts parts elsewhere: aside, where they lie before something, into the case, where they lie beside it, or out of it. */

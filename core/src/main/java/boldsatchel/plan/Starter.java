@@ -1,6 +1,5 @@
 package boldsatchel.plan;
 
-import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
@@ -18,6 +17,7 @@ import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Figure;
+import boldsatchel.stow.FreePlace;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
@@ -250,10 +250,9 @@ public final class Starter {
     /** Sockets that do not come to lie at their wall are unused for now. */
     private static Build shutUp(Build build, Shell shell) {
         Build now = build;
-        FreePlace places = new FreePlace(build, shell, GAP_MM);
         for (Placement at : build.layout().placements()) {
             Part part = build.part(at.part()).orElseThrow();
-            boolean hidden = !at.shell().equals(shell.id()) || !places.reaches(part, at);
+            boolean hidden = !at.shell().equals(shell.id()) || !FreePlace.reaches(part, at, shell);
             for (int i = 0; hidden && i < part.body().ports().size(); i++) {
                 if (part.body().ports().get(i).use() == Port.Use.OUTSIDE) {
                     part = part.withBody(part.body().using(i, Port.Use.UNUSED));

@@ -190,6 +190,54 @@ public final class ArrangementsTest {
         return found.stream().<Object>map(p -> p.build().layout()).toList();
     }
 
+    /** Of several trays parts go from one to another, but what is looked at, has to be at a wall or is locked; what lies in one is not in the way of the other once closed. */
+    @Test
+    public void partsGoFromOneTrayToAnother() {
+        Build demo = demo("harbour-watch");
+        Build build = demo.with(demo.placement("hub").orElseThrow().locked(true));
+        Wish wish = new Wish(List.of("base", "lid"), Optional.empty(), Set.of(), 3, 2, ROUNDS);
+        List<Proposal> found = find(build, wish);
+        int gone = 0;
+        for (Proposal proposal : found) {
+            Build done = proposal.build();
+            isSound(done);
+            assertThat(value(proposal, Verdict.Kind.PACKS)).isGreaterThan(0);
+            assertThat(done.placement("hub")).isEqualTo(build.placement("hub"));
+            for (String stays : List.of("keyboard", "ball", "screen", "socket")) {
+                assertThat(done.placement(stays).map(Placement::shell))
+                        .isEqualTo(build.placement(stays).map(Placement::shell));
+            }
+            assertThat(apart(done, "board", "card")).isEqualTo(apart(build, "board", "card"));
+            assertThat(proposal.takenOver("take over", build).applied(build)).isEqualTo(done);
+            gone += done.placement("amplifier")
+                            .filter(p -> p.shell().equals("lid"))
+                            .isPresent()
+                    ? 1
+                    : 0;
+        }
+        assertThat(gone).isPositive();
+        assertThat(layouts(find(build, wish))).isEqualTo(layouts(found));
+    }
+
+    /** What has no room in one tray finds it in the other. */
+    @Test
+    public void whatHasNoRoomInOneTrayGoesIntoTheOther() {
+        Build build = demo("harbour-watch");
+        build = build.with(build.layout()
+                .moved("ball", build.placement("ball").orElseThrow().at().minus(new Vec(0, 0, 6))));
+        for (Placement at : build.layout().placements()) {
+            build = build.with(at.locked(true));
+        }
+        build = build.with(build.parts().and(block("plate", 200, 120, 14)));
+        assertThat(find(build, new Wish("base", Optional.empty(), 1, 1, 100))).isEmpty();
+        List<Proposal> found = find(build, new Wish(List.of("base", "lid"), Optional.empty(), Set.of(), 1, 1, 100));
+        assertThat(found)
+                .isNotEmpty()
+                .allMatch(
+                        p -> p.build().placement("plate").orElseThrow().shell().equals("lid"));
+        found.forEach(p -> isSound(p.build()));
+    }
+
     /** Cables that were laid are laid again where their ends are. */
     @Test
     public void laidCablesAreLaidAgain() {

@@ -40,7 +40,8 @@ import picocli.CommandLine.Spec;
 /** Proposes arrangements of a tray on the command line. */
 @Command(
         name = "arrange",
-        description = "Proposes arrangements of a tray or several; exits 0 when one has no clash, 1 otherwise, 2 on a bad file.",
+        description =
+                "Proposes arrangements of a tray or several; exits 0 when one has no clash, 1 otherwise, 2 on a bad file.",
         mixinStandardHelpOptions = true)
 final class ArrangeCommand implements Callable<Integer> {
 
@@ -64,7 +65,11 @@ final class ArrangeCommand implements Callable<Integer> {
     @SuppressWarnings("NullAway.Init")
     private String source;
 
-    @Option(names = "--tray", paramLabel = "ID", split = ",", description = "the tray, several after commas, or all; the one with most parts where none is given")
+    @Option(
+            names = "--tray",
+            paramLabel = "ID",
+            split = ",",
+            description = "the tray, several after commas, or all; the one with most parts where none is given")
     private List<String> tray = List.of();
 
     @Option(names = "--case", defaultValue = "fixed", description = "fixed, or free: as small as it takes")
@@ -154,7 +159,8 @@ final class ArrangeCommand implements Callable<Integer> {
         if (json) {
             out.println(ArrangeReport.json(now, wish, found, why, files));
         } else {
-            out.println(build.name() + ", " + String.join(" and ", shells.stream().map(Shell::name).toList()));
+            out.println(build.name() + ", "
+                    + String.join(" and ", shells.stream().map(Shell::name).toList()));
             print(out, "as it is", now, wish.aims());
             for (int i = 0; i < found.size(); i++) {
                 String name = i < files.size() ? files.get(i) : "proposal " + (i + 1);

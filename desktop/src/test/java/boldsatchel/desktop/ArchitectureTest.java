@@ -30,6 +30,7 @@ public class ArchitectureTest {
             "boldsatchel.engine",
             "boldsatchel.power",
             "boldsatchel.fit",
+            "boldsatchel.stow",
             "boldsatchel.balance",
             "boldsatchel.hands",
             "boldsatchel.hold",
@@ -77,6 +78,7 @@ public class ArchitectureTest {
     private static final List<String> ENGINES = List.of(
             "boldsatchel.power",
             "boldsatchel.fit",
+            "boldsatchel.stow",
             "boldsatchel.balance",
             "boldsatchel.hands",
             "boldsatchel.hold",

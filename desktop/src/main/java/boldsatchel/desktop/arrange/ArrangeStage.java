@@ -302,8 +302,7 @@ public final class ArrangeStage implements WorkStage {
         int locked = 0;
         for (Placement at : build.layout().placements()) {
             Optional<Part> part = build.part(at.part());
-            if (part.isPresent()
-                    && arranged().stream().anyMatch(s -> s.id().equals(at.shell()))) {
+            if (part.isPresent() && arranged().stream().anyMatch(s -> s.id().equals(at.shell()))) {
                 CheckMenuItem item = new CheckMenuItem(part.get().name());
                 item.setSelected(at.locked());
                 item.setOnAction(e -> desk.session().does(PlaceEdits.lock(part.get(), !at.locked())));

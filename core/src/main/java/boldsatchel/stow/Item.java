@@ -1,4 +1,4 @@
-package boldsatchel.arrange;
+package boldsatchel.stow;
 
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
@@ -14,7 +14,14 @@ import java.util.List;
  * @param ways the first as it lay, or as it is drawn
  * @param spans which of them are in which tray, that in which it lay first
  */
-record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
+public record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
+
+    /** Copies the lists. */
+    public Item {
+        ids = List.copyOf(ids);
+        ways = List.copyOf(ways);
+        spans = List.copyOf(spans);
+    }
 
     private static final int TURNS = 4;
 
@@ -28,8 +35,9 @@ record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
      * @param flat how many there are that are only turned in plan, which come first
      * @param all how many there are
      */
-    record Span(int first, int flat, int all) {
-        boolean has(int way) {
+    public record Span(int first, int flat, int all) {
+        /** Whether a way is one of them. */
+        public boolean has(int way) {
             return way >= first && way < first + all;
         }
     }
@@ -39,7 +47,7 @@ record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
      *
      * @param trays in which it may lie, its own among them
      */
-    static Item of(Build build, Bundle bundle, List<Shell> trays) {
+    public static Item of(Build build, Bundle bundle, List<Shell> trays) {
         boolean isTumbled = bundle.lies().size() == 1
                 && Lying.isTumbled(bundle.lies().getFirst().part());
         List<Lying> ways = new ArrayList<>();
@@ -60,7 +68,7 @@ record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
             }
             spans.add(new Span(first, flat, ways.size() - first));
         }
-        return new Item(bundle.ids(), List.copyOf(ways), List.copyOf(spans));
+        return new Item(bundle.ids(), ways, spans);
     }
 
     /**
@@ -68,7 +76,7 @@ record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
      *
      * @param trays its own among them
      */
-    static Item otherwise(Build build, Bundle bundle, List<Shell> trays) {
+    public static Item otherwise(Build build, Bundle bundle, List<Shell> trays) {
         int tray = trays.indexOf(bundle.shell());
         List<Lying> ways = new ArrayList<>();
         if (facesUp(bundle)) {
@@ -77,7 +85,7 @@ record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
         } else {
             addTumbled(bundle, tray, build, ways);
         }
-        return new Item(bundle.ids(), List.copyOf(ways), List.of(new Span(0, ways.size(), ways.size())));
+        return new Item(bundle.ids(), ways, List.of(new Span(0, ways.size(), ways.size())));
     }
 
     /** The trays in which it may lie, its own first: it stays in that where it is looked at or pressed, or has to be at one of its walls; what lies nowhere may go anywhere. */
@@ -124,7 +132,7 @@ record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
     }
 
     /** The same without ways with another face up. */
-    Item flatOnly() {
+    public Item flatOnly() {
         return new Item(
                 ids,
                 ways,
@@ -132,7 +140,7 @@ record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
     }
 
     /** Of its parts, mm³. */
-    double volume() {
+    public double volume() {
         return ways.getFirst().volume;
     }
 }

@@ -1,6 +1,5 @@
-package boldsatchel.arrange;
+package boldsatchel.stow;
 
-import boldsatchel.fit.FreePlace;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -19,7 +18,7 @@ import java.util.List;
 import java.util.Set;
 
 /** A bundle turned in one way: the rooms it takes, seen from its low corner, and the walls it has to be at. Nobody changes one. */
-final class Lying {
+public final class Lying {
 
     /** As high as anything is looked at or pressed from. */
     private static final double SKY_MM = 1e6;
@@ -37,9 +36,9 @@ final class Lying {
      * @param most infinite where that is all the same
      * @param least infinite where it ends below the rim
      */
-    record Depth(double least, double most) {
+    public record Depth(double least, double most) {
         /** Anywhere below the rim. */
-        static final Depth ANY = new Depth(Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
+        public static final Depth ANY = new Depth(Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
     }
 
     final Bundle bundle;
@@ -48,11 +47,14 @@ final class Lying {
 
     final Room[] rooms;
     /** Of all that has to be inside the walls: its ends, seen from the low corner. */
-    final double[] low = new double[3];
+    final double[] low;
 
-    final double[] high = new double[3];
+    final double[] high;
     /** For each wall, in the order of {@link Face#ALL}: where the end is that has to be at it, seen from the low corner; not a number where none has to. */
-    final double[] atWall = new double[Face.ALL.size()];
+    final double[] atWall;
+
+    /** By axis how far off the wall it may be that it has to be at, mm: a socket is reached so, a pad is not. */
+    final double[] mayMm;
 
     /** How far below the tray's rim its low corner may be. */
     final Depth depth;
@@ -63,7 +65,8 @@ final class Lying {
     /** Of its parts along each axis, mm. */
     final double[] sizeMm;
 
-    Lying(Bundle bundle, Cooling cooling) {
+    /** One alone, at any depth. */
+    public Lying(Bundle bundle, Cooling cooling) {
         this(bundle, 0, cooling, Depth.ANY);
     }
 
@@ -75,6 +78,10 @@ final class Lying {
         Box all = bundle.bounds();
         Vec origin = all.lowCorner().times(-1);
         List<Room> taken = new ArrayList<>();
+        low = new double[3];
+        high = new double[3];
+        mayMm = new double[] {FreePlace.REACH_MM, FreePlace.REACH_MM, FreePlace.REACH_MM};
+        atWall = new double[Face.ALL.size()];
         Arrays.fill(atWall, Double.NaN);
         boolean warm = false;
         boolean faces = false;
@@ -102,6 +109,7 @@ final class Lying {
             for (HeatPath path : cooling.heatPaths()) {
                 if (path.part().equals(p.id())) {
                     at(path.wall(), p, origin);
+                    mayMm[path.wall().axis()] = 0;
                 }
             }
         }
@@ -116,15 +124,85 @@ final class Lying {
         volume = bundle.lies().stream().mapToDouble(p -> p.bounds().volume()).sum();
     }
 
+    /** The same where nothing of it has to be at a wall. */
+    Lying anywhere() {
+        Lying anywhere = new Lying(this, rooms);
+        Arrays.fill(anywhere.atWall, Double.NaN);
+        return anywhere;
+    }
+
+    /** The same with each part taken as the box around it: nothing goes between its board and what stands up from that. */
+    Lying boxed() {
+        Vec origin = bundle.bounds().lowCorner().times(-1);
+        List<Room> boxed = new ArrayList<>();
+        bundle.lies().forEach(p -> boxed.add(Room.of(Room.Kind.BODY, p.bounds().moved(origin))));
+        Arrays.stream(rooms).filter(r -> r.kind != Room.Kind.BODY).forEach(boxed::add);
+        return new Lying(this, boxed.toArray(Room[]::new));
+    }
+
+    private Lying(Lying like, Room[] rooms) {
+        bundle = like.bundle;
+        tray = like.tray;
+        this.rooms = rooms;
+        low = like.low;
+        high = like.high;
+        atWall = like.atWall.clone();
+        mayMm = like.mayMm;
+        depth = like.depth;
+        isWarm = like.isWarm;
+        facesUp = like.facesUp;
+        volume = like.volume;
+        sizeMm = like.sizeMm;
+    }
+
+    /** Which of the trays that are arranged it is in. */
+    public int tray() {
+        return tray;
+    }
+
+    /** The bundle. */
+    public Bundle bundle() {
+        return bundle;
+    }
+
+    /** What it takes, seen from its low corner. */
+    public List<Room> rooms() {
+        return List.of(rooms);
+    }
+
+    /** Whether it is looked at or pressed from above. */
+    public boolean facesUp() {
+        return facesUp;
+    }
+
+    /** Of its parts along an axis, mm. */
+    public double sizeMm(int axis) {
+        return sizeMm[axis];
+    }
+
+    /** Of all that has to be inside the walls along an axis: from where, seen from its low corner, mm. */
+    public double low(int axis) {
+        return low[axis];
+    }
+
+    /** Up to where, seen from its low corner, mm. */
+    public double high(int axis) {
+        return high[axis];
+    }
+
     /** Whether it has to be at a wall. */
-    boolean isAtWall() {
+    public boolean isAtWall(Face wall) {
+        return !Double.isNaN(atWall[wall.ordinal()]);
+    }
+
+    /** Whether it has to be at any wall. */
+    public boolean isAtWall() {
         return Arrays.stream(atWall).anyMatch(end -> !Double.isNaN(end));
     }
 
     /** Whether it has to be at a wall along an axis. */
-    boolean isAtWall(int axis) {
-        return !Double.isNaN(atWall[Face.of(axis, 1).ordinal()])
-                || !Double.isNaN(atWall[Face.of(axis, -1).ordinal()]);
+    public boolean isAtWall(int axis) {
+        return isAtWall(Face.of(axis, 1)) || isAtWall(Face.of(axis, -1));
     }
 
     private void at(Face wall, Placed p, Vec origin) {
@@ -137,12 +215,12 @@ final class Lying {
     }
 
     /** Whether it is looked at or pressed from above. */
-    static boolean facesUp(Part part) {
+    public static boolean facesUp(Part part) {
         return FACING.contains(part.family());
     }
 
     /** Whether it works on its side as well. */
-    static boolean isTumbled(Part part) {
+    public static boolean isTumbled(Part part) {
         return TUMBLED.contains(part.family())
                 && part.body().ports().stream().noneMatch(p -> p.use() == Port.Use.OUTSIDE);
     }

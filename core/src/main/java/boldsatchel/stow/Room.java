@@ -1,12 +1,13 @@
-package boldsatchel.arrange;
+package boldsatchel.stow;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 
 /** A box of room that something takes or must have. Plain numbers, as millions are compared; nobody changes them. */
-final class Room {
+public final class Room {
 
     /** What a room is for. */
-    enum Kind {
+    public enum Kind {
         /** A part, or something fixed, is there: a part wants its gap to it. */
         BODY,
         /** What another tray brings in once all is closed. */
@@ -27,7 +28,8 @@ final class Room {
         this.high = high;
     }
 
-    static Room of(Kind kind, Box box) {
+    /** One for something. */
+    public static Room of(Kind kind, Box box) {
         return new Room(
                 kind, new double[] {box.x(), box.y(), box.z()}, new double[] {box.high(0), box.high(1), box.high(2)});
     }
@@ -40,13 +42,23 @@ final class Room {
         return one == Kind.FILLED || other == Kind.FILLED ? 0 : gapMm;
     }
 
-    Room moved(double[] by) {
-        double[] from = low.clone();
-        double[] to = high.clone();
-        for (int axis = 0; axis < 3; axis++) {
-            from[axis] += by[axis];
-            to[axis] += by[axis];
-        }
-        return new Room(kind, from, to);
+    /** What it is for. */
+    public Kind kind() {
+        return kind;
+    }
+
+    /** Where it ends along an axis, mm. */
+    public double high(int axis) {
+        return high[axis];
+    }
+
+    /** The box. */
+    public Box box() {
+        return new Box(low[0], low[1], low[2], high[0] - low[0], high[1] - low[1], high[2] - low[2]);
+    }
+
+    /** The same for something, elsewhere. */
+    Room moved(Vec by) {
+        return of(kind, box().moved(by));
     }
 }

@@ -1,4 +1,4 @@
-package boldsatchel.arrange;
+package boldsatchel.stow;
 
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
@@ -18,14 +18,15 @@ import java.util.Set;
  *
  * @param lies its parts where they lie, each in the tray's frame
  */
-record Bundle(List<Placed> lies) {
+public record Bundle(List<Placed> lies) {
 
-    Bundle {
+    /** Copies the list. */
+    public Bundle {
         lies = List.copyOf(lies);
     }
 
     /** All that lies in a tray: what is meant to touch, or is in one group, together. */
-    static List<Bundle> in(Build build, Shell shell) {
+    public static List<Bundle> in(Build build, Shell shell) {
         List<Placed> left = new ArrayList<>(Placed.in(shell, Placed.all(build)));
         List<Bundle> bundles = new ArrayList<>();
         while (!left.isEmpty()) {
@@ -44,7 +45,7 @@ record Bundle(List<Placed> lies) {
     }
 
     /** A part that lies nowhere yet. */
-    static Bundle loose(Part part, Shell shell) {
+    public static Bundle loose(Part part, Shell shell) {
         Placement drawn = new Placement(part.id(), shell.id(), Vec.ZERO, Orientation.AS_DRAWN, Set.of());
         return new Bundle(List.of(Placed.of(part, drawn, shell)));
     }
@@ -56,17 +57,17 @@ record Bundle(List<Placed> lies) {
     }
 
     /** Whether one of it is locked. */
-    boolean isLocked() {
+    public boolean isLocked() {
         return lies.stream().anyMatch(p -> p.placement().locked());
     }
 
     /** Names its parts. */
-    List<String> ids() {
+    public List<String> ids() {
         return lies.stream().map(Placed::id).toList();
     }
 
     /** A box around all of its parts. */
-    Box bounds() {
+    public Box bounds() {
         Box all = lies.getFirst().bounds();
         for (Placed p : lies) {
             all = all.around(p.bounds());
@@ -107,7 +108,7 @@ record Bundle(List<Placed> lies) {
     }
 
     /** Where its parts lie once its low corner is there. */
-    List<Placement> at(Vec corner) {
+    public List<Placement> at(Vec corner) {
         Vec by = corner.minus(bounds().lowCorner());
         return lies.stream()
                 .map(p -> p.placement().at(p.placement().at().plus(by)))

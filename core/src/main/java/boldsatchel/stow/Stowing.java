@@ -1,6 +1,5 @@
-package boldsatchel.arrange;
+package boldsatchel.stow;
 
-import boldsatchel.fit.FreePlace;
 import boldsatchel.geometry.Face;
 import java.util.Arrays;
 import java.util.List;
@@ -12,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * are tried: along the first two axes one after another, along the third straight through what blocks. Plain numbers and no objects, as it is asked a hundred thousand times a
  * second. Not to be shared by threads.
  */
-final class Stowing {
+public final class Stowing {
 
     private static final double TINY_MM = 1e-6;
     /** Rooms and pairs at first; more are made as they come. */
@@ -26,8 +25,9 @@ final class Stowing {
      * @param axes the one that counts most before the others
      * @param fromHigh by axis, whether the far wall is where it begins
      */
-    record Order(List<Integer> axes, List<Boolean> fromHigh) {
-        boolean isBefore(double[] a, double[] b) {
+    public record Order(List<Integer> axes, List<Boolean> fromHigh) {
+        /** Whether one place comes before another. */
+        public boolean isBefore(double[] a, double[] b) {
             for (int axis : axes) {
                 if (Math.abs(a[axis] - b[axis]) > TINY_MM) {
                     return fromHigh.get(axis) ? a[axis] > b[axis] : a[axis] < b[axis];
@@ -65,19 +65,19 @@ final class Stowing {
      * @param gapMm wanted between parts
      * @param wallMm wanted to side walls that nothing has to be at
      */
-    Stowing(double[] size, double gapMm, double wallMm) {
+    public Stowing(double[] size, double gapMm, double wallMm) {
         this.size = size.clone();
         this.gapMm = gapMm;
         this.wallMm = wallMm;
     }
 
     /** Something is there. */
-    void put(Room room) {
+    public void put(Room room) {
         put(room, AS_IT_IS);
     }
 
     /** A bundle lies there. */
-    void put(Lying lying, double[] at) {
+    public void put(Lying lying, double[] at) {
         for (Room room : lying.rooms) {
             put(room, at);
         }
@@ -134,23 +134,28 @@ final class Stowing {
         seconds = new double[room + 1];
     }
 
-    /** The least place along an axis, at its wall where it has to be. */
-    private double least(Lying lying, int axis, double off) {
-        double wall = lying.atWall[Face.of(axis, 1).ordinal()];
-        if (!Double.isNaN(wall)) {
-            return size[axis] - wall;
+    /**
+     * The least place along an axis: at its wall where it has to be at one, near both where it has to be at both.
+     *
+     * @param off walls where it has to be at none
+     * @param stand off the one that it has to be at
+     */
+    private double least(Lying lying, int axis, double off, double stand) {
+        double low = -lying.atWall[Face.of(axis, -1).ordinal()];
+        double high = size[axis] - lying.atWall[Face.of(axis, 1).ordinal()];
+        if (Double.isNaN(high)) {
+            return Double.isNaN(low) ? off - lying.low[axis] : low + stand;
         }
-        boolean atLow = !Double.isNaN(lying.atWall[Face.of(axis, -1).ordinal()]);
-        return atLow ? -lying.atWall[Face.of(axis, -1).ordinal()] : off - lying.low[axis];
+        return Double.isNaN(low) ? high - stand : Math.max(low, high - lying.mayMm[axis]);
     }
 
-    private double most(Lying lying, int axis, double off) {
-        double wall = lying.atWall[Face.of(axis, -1).ordinal()];
-        if (!Double.isNaN(wall)) {
-            return -wall;
+    private double most(Lying lying, int axis, double off, double stand) {
+        double low = -lying.atWall[Face.of(axis, -1).ordinal()];
+        double high = size[axis] - lying.atWall[Face.of(axis, 1).ordinal()];
+        if (Double.isNaN(low)) {
+            return Double.isNaN(high) ? size[axis] - off - lying.high[axis] : high - stand;
         }
-        boolean atHigh = !Double.isNaN(lying.atWall[Face.of(axis, 1).ordinal()]);
-        return atHigh ? size[axis] - lying.atWall[Face.of(axis, 1).ordinal()] : size[axis] - off - lying.high[axis];
+        return Double.isNaN(high) ? low + stand : Math.min(high, low + lying.mayMm[axis]);
     }
 
     /**
@@ -158,7 +163,7 @@ final class Stowing {
      *
      * @param standing whether what warms is to stand off floor and walls
      */
-    double @Nullable [] first(Lying lying, Order order, boolean standing) {
+    public double @Nullable [] first(Lying lying, Order order, boolean standing) {
         return first(lying, order, standing, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
     }
 
@@ -168,7 +173,7 @@ final class Stowing {
      * @param front where it may begin, mm
      * @param back where it ends at most, mm
      */
-    double @Nullable [] first(Lying lying, Order order, boolean standing, double front, double back) {
+    public double @Nullable [] first(Lying lying, Order order, boolean standing, double front, double back) {
         double[] from = new double[3];
         double[] to = new double[3];
         if (!ends(lying, standing, front, back, from, to)) {
@@ -203,11 +208,11 @@ final class Stowing {
     /** Between which low corners it may lie at all; says whether there are such. */
     private boolean ends(Lying lying, boolean standing, double front, double back, double[] from, double[] to) {
         for (int axis = 0; axis < 3; axis++) {
-            double stand = lying.isWarm && standing
-                    ? axis == 2 ? FreePlace.STANDOFF_MM : FreePlace.REACH_MM
-                    : axis == 2 ? 0 : wallMm;
-            from[axis] = least(lying, axis, stand);
-            to[axis] = most(lying, axis, axis == 2 ? 0 : stand);
+            boolean isOff = lying.isWarm && standing;
+            double off = isOff ? axis == 2 ? FreePlace.STANDOFF_MM : FreePlace.REACH_MM : axis == 2 ? 0 : wallMm;
+            double stand = isOff && axis < 2 ? lying.mayMm[axis] : 0;
+            from[axis] = least(lying, axis, off, stand);
+            to[axis] = most(lying, axis, axis == 2 ? 0 : off, stand);
             if (axis == 1) {
                 from[axis] = Math.max(from[axis], front);
                 to[axis] = Math.min(to[axis], back - lying.sizeMm[1]);
@@ -229,7 +234,7 @@ final class Stowing {
      * @param front where it may begin, mm
      * @param back where it ends at most, mm
      */
-    boolean isFree(Lying lying, double[] at, double front, double back) {
+    public boolean isFree(Lying lying, double[] at, double front, double back) {
         double[] from = new double[3];
         double[] to = new double[3];
         boolean isInside = ends(lying, false, front, back, from, to);

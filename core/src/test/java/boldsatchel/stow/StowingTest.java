@@ -1,15 +1,15 @@
-package boldsatchel.arrange;
+package boldsatchel.stow;
 
 import static boldsatchel.Samples.block;
 import static boldsatchel.Samples.exact;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.Samples;
-import boldsatchel.arrange.Stowing.Order;
 import boldsatchel.geometry.Box;
 import boldsatchel.machine.Cooling;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Shell;
+import boldsatchel.stow.Stowing.Order;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
