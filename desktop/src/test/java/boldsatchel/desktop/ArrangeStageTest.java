@@ -23,6 +23,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 
@@ -90,6 +91,44 @@ public class ArrangeStageTest extends WindowHarness {
         assertThat(codes()).doesNotContain("fit.lid-clash");
         press("#undo");
         assertThat(build()).isEqualTo(held);
+    }
+
+    /** All trays together, with two wishes: what is found is read by them as well, and one undo brings all back. */
+    @Test
+    public void allTraysAreArrangedTogetherWithWishes() throws Exception {
+        show("harbour-watch");
+        open("arrange");
+        Build before = build();
+        onFx(() -> {
+            robot.lookup("#arrange-tray")
+                    .<ComboBox<?>>query()
+                    .getSelectionModel()
+                    .selectLast();
+            return 0;
+        });
+        fire("#arrange-wishes", "parts in line");
+        fire("#arrange-wishes", "short cables");
+        MenuButton wishes = robot.lookup("#arrange-wishes").query();
+        assertThat(wishes.getText()).isEqualTo("2 wishes");
+        onFx(() -> {
+            wishes.show();
+            wishes.hide();
+            return 0;
+        });
+        assertThat(wishes.getItems().stream().filter(MenuItem::isDisable).map(MenuItem::getText))
+                .containsExactly("light in the hands");
+        assertThat(robot.lookup("#arrange-locks").queryAs(MenuButton.class).getItems())
+                .hasSize(before.layout().placements().size());
+        look();
+        robot.clickOn("#proposal-1");
+        settle();
+        assertThat(robot.lookup("Out of line").queryAll()).isNotEmpty();
+        assertThat(robot.lookup("Cables, straight").queryAll()).isNotEmpty();
+        press("#arrange-take");
+        assertThat(build().layout()).isNotEqualTo(before.layout());
+        assertThat(codes()).doesNotContain("fit.lid-clash", "fit.clash", "fit.outside");
+        press("#undo");
+        assertThat(build()).isEqualTo(before);
     }
 
     @Test

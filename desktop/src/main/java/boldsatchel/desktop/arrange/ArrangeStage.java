@@ -321,11 +321,10 @@ public final class ArrangeStage implements WorkStage {
         CheckMenuItem item = new CheckMenuItem(aim.words());
         item.setUserData(aim);
         item.setOnAction(e -> {
-            if (item.isSelected()) {
+            if (!wished.remove(aim)) {
                 wished.add(aim);
-            } else {
-                wished.remove(aim);
             }
+            item.setSelected(wished.contains(aim));
             tellWishes();
         });
         wishes.getItems().add(item);
