@@ -89,6 +89,11 @@ public record Aim(String words, Reading reading) {
         return Math.round(value) + " " + what + (Math.round(value) == 1 ? "" : "s");
     }
 
+    /** How all are read. */
+    static List<Reading> readings() {
+        return ALL.stream().map(Aim::reading).toList();
+    }
+
     /** As it is asked for on the command line. */
     public String id() {
         return reading.id();

@@ -7,8 +7,10 @@ import boldsatchel.machine.Layout;
 import boldsatchel.machine.Placement;
 import boldsatchel.verdict.Evaluation;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * An arrangement that was found, judged by all engines.
@@ -28,6 +30,34 @@ public record Proposal(Evaluation was, Evaluation evaluation, Merit merit, Chang
     /** What is read of it and of the build as it is. */
     public List<Reading> readings() {
         return merit.readings();
+    }
+
+    /** The same, what was wished for first. */
+    public List<Reading> wishedFirst() {
+        Set<Reading> first = new LinkedHashSet<>(Aim.readings());
+        first.retainAll(readings());
+        first.addAll(readings());
+        return List.copyOf(first);
+    }
+
+    /** What has another place, or lies another way, by name, and in which tray where that is another one. */
+    public List<String> otherwise() {
+        List<String> otherwise = new ArrayList<>();
+        for (Placement to : build().layout().placements()) {
+            Optional<Placement> lay = was.build().placement(to.part());
+            boolean isSame = lay.filter(w -> w.shell().equals(to.shell())
+                            && w.at().equals(to.at())
+                            && w.orientation().equals(to.orientation()))
+                    .isPresent();
+            if (!isSame) {
+                String tray = lay.filter(w -> !w.shell().equals(to.shell()))
+                        .flatMap(w -> build().shell(to.shell()))
+                        .map(s -> " (now in " + s.name() + ")")
+                        .orElse("");
+                build().part(to.part()).ifPresent(p -> otherwise.add(p.name() + tray));
+            }
+        }
+        return otherwise;
     }
 
     /** The build as it would be. */

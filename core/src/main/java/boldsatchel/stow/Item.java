@@ -48,7 +48,8 @@ public record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
      * @param trays in which it may lie, its own among them
      */
     public static Item of(Build build, Bundle bundle, List<Shell> trays) {
-        boolean isTumbled = bundle.lies().size() == 1
+        boolean isTumbled = !bundle.isAtVent()
+                && bundle.lies().size() == 1
                 && Lying.isTumbled(bundle.lies().getFirst().part());
         List<Lying> ways = new ArrayList<>();
         List<Span> spans = new ArrayList<>();
@@ -56,9 +57,10 @@ public record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
             int number = trays.indexOf(tray);
             Bundle there = bundle.within(tray);
             int first = ways.size();
-            if (facesUp(bundle)) {
-                // Who looks or presses sits before it: turned it would be read from the side.
-                ways.add(new Lying(there, number, build.cooling(), depth(build, there)));
+            if (facesUp(bundle) || bundle.isAtVent()) {
+                // Who looks or presses sits before it: turned it would be read from the side. What moves air would blow
+                // elsewhere.
+                ways.add(new Lying(there, number, build.cooling(), depth(there)));
             } else {
                 addTurned(there, number, build, ways);
             }
@@ -90,15 +92,10 @@ public record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
 
     /** The trays in which it may lie, its own first: it stays in that where it is looked at or pressed, or has to be at one of its walls; what lies nowhere may go anywhere. */
     private static List<Shell> mayBeIn(Build build, Bundle bundle, List<Shell> trays) {
-        boolean lies = isPlaced(build, bundle);
-        boolean stays = lies && (facesUp(bundle) || new Lying(bundle, build.cooling()).isAtWall());
+        boolean stays = bundle.isPlaced() && (facesUp(bundle) || new Lying(bundle, build.cooling()).isAtWall());
         List<Shell> may = new ArrayList<>(List.of(bundle.shell()));
         trays.stream().filter(s -> !stays && !s.equals(bundle.shell())).forEach(may::add);
         return may;
-    }
-
-    private static boolean isPlaced(Build build, Bundle bundle) {
-        return build.placement(bundle.ids().getFirst()).isPresent();
     }
 
     private static boolean facesUp(Bundle bundle) {
@@ -106,9 +103,9 @@ public record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
     }
 
     /** What is looked at or pressed may lie as high as it does, out of an open tray too, and only a little deeper than the rim, or than it does. */
-    private static Lying.Depth depth(Build build, Bundle bundle) {
+    private static Lying.Depth depth(Bundle bundle) {
         double is = bundle.shell().cavity().dz() - bundle.bounds().z();
-        return facesUp(bundle) && isPlaced(build, bundle)
+        return facesUp(bundle) && bundle.isPlaced()
                 ? new Lying.Depth(is, Math.max(is, bundle.bounds().dz()) + SUNK_MM)
                 : Lying.Depth.ANY;
     }
@@ -123,7 +120,7 @@ public record Item(List<String> ids, List<Lying> ways, List<Span> spans) {
     }
 
     private static void addTurned(Bundle bundle, int tray, Build build, List<Lying> ways) {
-        Lying.Depth depth = depth(build, bundle);
+        Lying.Depth depth = depth(bundle);
         Bundle turned = bundle;
         for (int turn = 0; turn < TURNS; turn++) {
             ways.add(new Lying(turned, tray, build.cooling(), depth));

@@ -10,6 +10,7 @@ import boldsatchel.machine.Family;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
+import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -22,6 +23,10 @@ public final class Lying {
 
     /** As high as anything is looked at or pressed from. */
     private static final double SKY_MM = 1e6;
+    /** What moves air covers so much of what it covers of its vent each way: its mouth is narrower than itself. A guess. */
+    private static final double COVERED = 2.0 / 3;
+    /** Of a millimetre: nobody places anything more finely. */
+    private static final double TENTHS = 10;
     /** Parts of more solids than this are taken as the box around them. */
     private static final int MOST_SOLIDS = 6;
 
@@ -56,6 +61,11 @@ public final class Lying {
     /** By axis how far off the wall it may be that it has to be at, mm: a socket is reached so, a pad is not. */
     final double[] mayMm;
 
+    /** By axis between which places its low corner has to be, mm: what moves air stays before its vent. */
+    final double[] least;
+
+    final double[] most;
+
     /** How far below the tray's rim its low corner may be. */
     final Depth depth;
 
@@ -81,6 +91,8 @@ public final class Lying {
         low = new double[3];
         high = new double[3];
         mayMm = new double[] {FreePlace.REACH_MM, FreePlace.REACH_MM, FreePlace.REACH_MM};
+        least = filled(Double.NEGATIVE_INFINITY);
+        most = filled(Double.POSITIVE_INFINITY);
         atWall = new double[Face.ALL.size()];
         Arrays.fill(atWall, Double.NaN);
         boolean warm = false;
@@ -101,6 +113,10 @@ public final class Lying {
                         Room.Kind.OPEN, new Box(b.x(), b.y(), b.high(2), b.dx(), b.dy(), SKY_MM).moved(origin)));
             }
             warm |= FreePlace.isWarm(p.part());
+            for (Vent vent : bundle.vents(p)) {
+                at(vent.wall(), p, origin);
+                keepBefore(vent, p, origin);
+            }
             for (Port port : p.part().body().ports()) {
                 if (port.use() == Port.Use.OUTSIDE) {
                     at(p.placement().orientation().turn(port.face()), p, origin);
@@ -148,6 +164,8 @@ public final class Lying {
         high = like.high;
         atWall = like.atWall.clone();
         mayMm = like.mayMm;
+        least = like.least;
+        most = like.most;
         depth = like.depth;
         isWarm = like.isWarm;
         facesUp = like.facesUp;
@@ -203,6 +221,24 @@ public final class Lying {
     /** Whether it has to be at a wall along an axis. */
     public boolean isAtWall(int axis) {
         return isAtWall(Face.of(axis, 1)) || isAtWall(Face.of(axis, -1));
+    }
+
+    private static double[] filled(double value) {
+        return new double[] {value, value, value};
+    }
+
+    /** It covers most of what it covers of the vent now, along both ways of the wall. */
+    private void keepBefore(Vent vent, Placed p, Vec origin) {
+        for (int axis = 0; axis < 3; axis++) {
+            if (axis != vent.wall().axis()) {
+                double covers = -COVERED * p.bounds().gapAlong(axis, vent.box());
+                double low = p.bounds().low(axis) + origin.along(axis);
+                double from = vent.box().low(axis) + covers - p.bounds().size(axis) - low;
+                double to = vent.box().high(axis) - covers - low;
+                least[axis] = Math.max(least[axis], Math.ceil(from * TENTHS) / TENTHS);
+                most[axis] = Math.min(most[axis], Math.floor(to * TENTHS) / TENTHS);
+            }
+        }
     }
 
     private void at(Face wall, Placed p, Vec origin) {

@@ -5,15 +5,12 @@ import boldsatchel.arrange.Reading;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.drawing.TradeDrawing;
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Part;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntConsumer;
-import java.util.stream.Collectors;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
@@ -148,23 +145,12 @@ final class AgainstPane extends VBox {
             Label sign = Ui.label(better == 0 ? "" : better > 0 ? "better" : "worse", better > 0 ? "better" : "worse");
             table.addRow(table.getRowCount(), Ui.label(reading.title()), Ui.label(reading.read(was)), now, sign);
         }
-        String otherwise = otherwise(was.build(), is.build());
+        String otherwise = String.join(", ", proposal.otherwise());
         if (!otherwise.isEmpty()) {
             findings.getChildren().addAll(Ui.label("Lies otherwise", "section"), Ui.words(otherwise, "body"));
         }
         findings("Gone with it", was, is);
         findings("New with it", is, was);
-    }
-
-    /** What has another place, or lies another way. */
-    private static String otherwise(Build was, Build is) {
-        return is.layout().placements().stream()
-                .filter(p -> was.placement(p.part())
-                        .filter(w -> w.at().equals(p.at()) && w.orientation().equals(p.orientation()))
-                        .isEmpty())
-                .flatMap(p -> is.part(p.part()).stream())
-                .map(Part::name)
-                .collect(Collectors.joining(", "));
     }
 
     /** What one of two says and the other does not. */
