@@ -154,10 +154,8 @@ record Start(
     Proposal relaid(Proposal proposal, Onlooker onlooker) {
         Build build = proposal.build();
         for (Laid cable : laid) {
-            build = onlooker.isCancelled()
-                    ? build
-                    : Layings.lay(cable.what()).change().apply(build);
+            build = Layings.laid(build, cable.what(), onlooker::isCancelled);
         }
-        return laid.isEmpty() ? proposal : proposal(Evaluator.evaluate(build));
+        return laid.isEmpty() || onlooker.isCancelled() ? proposal : proposal(Evaluator.evaluate(build));
     }
 }

@@ -27,6 +27,7 @@ import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.UnaryOperator;
 
 /** Ways for cables, and what a builder does to them. */
@@ -44,18 +45,32 @@ public final class Layings {
 
     private Layings() {}
 
+    /** Nobody stops it. */
+    private static boolean goesOn() {
+        return false;
+    }
+
     /** Finds a way for one, whatever way it had. */
     public static Edit lay(String what) {
-        return Edit.searched("lay a cable", b -> laid(b, CablesEngine.evaluate(b), what));
+        return Edit.searched("lay a cable", b -> laid(b, what, Layings::goesOn));
+    }
+
+    /**
+     * A build in which one is laid, whatever way it had.
+     *
+     * @param stop asked now and then; the build stays as it is once that is so
+     */
+    public static Build laid(Build build, String what, BooleanSupplier stop) {
+        return stop.getAsBoolean() ? build : laid(build, CablesEngine.evaluate(build), what, stop);
     }
 
     /** Finds a better way for one; the one it has stays where none is better. */
     public static Edit anew(String what) {
         return Edit.searched("lay a cable anew", b -> {
-            Build other = laid(b, CablesEngine.evaluate(b), what);
+            Build other = laid(b, what, Layings::goesOn);
             return b.layout()
                     .laid(what)
-                    .map(now -> smoothed(b, now))
+                    .map(now -> smoothed(b, now, Layings::goesOn))
                     .filter(now -> fault(now, what) <= fault(other, what))
                     .orElse(other);
         });
@@ -70,7 +85,7 @@ public final class Layings {
             leads.sort((x, y) -> Double.compare(y.girth().takesMm2(), x.girth().takesMm2()));
             Build laid = b;
             for (Lead lead : leads) {
-                laid = laid(laid, CablesEngine.evaluate(laid), lead.id());
+                laid = laid(laid, lead.id(), Layings::goesOn);
             }
             return laid;
         });
@@ -194,20 +209,21 @@ public final class Layings {
         return Math.ceil((mm + SPARE_MM) / STEP_MM) * STEP_MM;
     }
 
-    private static Build laid(Build build, CablesResult cables, String what) {
+    private static Build laid(Build build, CablesResult cables, String what, BooleanSupplier stop) {
         return cables.lead(what)
-                .flatMap(l -> bends(build, cables, l))
-                .map(bends -> smoothed(build, new Laid(what, bends)))
+                .flatMap(l -> bends(build, cables, l, stop))
+                .map(bends -> smoothed(build, new Laid(what, bends), stop))
+                .filter(b -> !stop.getAsBoolean())
                 .orElse(build);
     }
 
     /** Without the bends that it is better without: a grid has more than a wire needs. */
-    private static Build smoothed(Build build, Laid found) {
+    private static Build smoothed(Build build, Laid found, BooleanSupplier stop) {
         Laid best = found;
         double least = fault(with(build, best), best.what());
         for (boolean better = true; better; ) {
             better = false;
-            for (int i = 0; i < best.bends().size(); i++) {
+            for (int i = 0; i < best.bends().size() && !stop.getAsBoolean(); i++) {
                 if (crosses(best.bends(), i)) {
                     continue;
                 }
@@ -251,7 +267,7 @@ public final class Layings {
                 .orElse(Double.POSITIVE_INFINITY);
     }
 
-    private static Optional<List<Laid.Bend>> bends(Build build, CablesResult cables, Lead lead) {
+    private static Optional<List<Laid.Bend>> bends(Build build, CablesResult cables, Lead lead, BooleanSupplier stop) {
         List<Placed> placed = Placed.all(build);
         Optional<Placed> one = part(placed, lead.one());
         Optional<Placed> other = part(placed, lead.other());
@@ -272,7 +288,7 @@ public final class Layings {
             boolean up = joint.carries().equals(shell.id());
             Shell next = build.shell(up ? joint.on() : joint.carries()).orElseThrow();
             Vec out = crossing(casing, joint, shell, middle, lead);
-            Optional<List<Vec>> way = way(casing, cables, placed, lead, shell, from, Maze.Gate.open(out));
+            Optional<List<Vec>> way = way(casing, cables, placed, lead, shell, from, Maze.Gate.open(out), stop);
             if (way.isEmpty()) {
                 return Optional.empty();
             }
@@ -284,7 +300,7 @@ public final class Layings {
             shell = next;
         }
         Optional<List<Vec>> last =
-                way(casing, cables, placed, lead, shell, from, gate(other.get(), lead.other(), one.get()));
+                way(casing, cables, placed, lead, shell, from, gate(other.get(), lead.other(), one.get()), stop);
         if (last.isEmpty()) {
             return Optional.empty();
         }
@@ -307,7 +323,8 @@ public final class Layings {
             Lead lead,
             Shell shell,
             Maze.Gate from,
-            Maze.Gate to) {
+            Maze.Gate to,
+            BooleanSupplier stop) {
         List<Vec[]> others = new ArrayList<>();
         cables.laid().stream()
                 .map(CablesResult.Laying::way)
@@ -321,7 +338,7 @@ public final class Layings {
                         from,
                         to,
                         others)
-                .bends();
+                .bends(stop);
     }
 
     private static Maze.Gate gate(Placed part, Lead.End end, Placed other) {

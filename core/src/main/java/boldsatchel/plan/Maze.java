@@ -15,6 +15,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.PriorityQueue;
+import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
 
 /**
@@ -28,6 +29,9 @@ final class Maze {
     private static final int MOST_CELLS = 16_000;
     private static final double LEAST_CELL_MM = 2;
     private static final int MOST_STATES = 2_000_000;
+    /** Asked so often whether to stop, in states. */
+    private static final int OFTEN = 1024;
+
     /** A bend is avoided by a detour of so much, mm. */
     private static final double BEND_MM = 12;
     /** Something flat folded over itself, or arriving on its edge. */
@@ -216,8 +220,12 @@ final class Maze {
         return ((at * SIDES + side) * (flat ? 3 : 1) + (flat ? wide : 0)) * (back + 1) + since;
     }
 
-    /** The bends between both ends, in order; nothing where none was found within the budget. */
-    Optional<List<Vec>> bends() {
+    /**
+     * The bends between both ends, in order; nothing where none was found within the budget.
+     *
+     * @param stop asked now and then; none is found once that is so
+     */
+    Optional<List<Vec>> bends(BooleanSupplier stop) {
         PriorityQueue<long[]> open = new PriorityQueue<>((a, b) -> Long.compare(a[0], b[0]));
         int first = cell(start.at());
         for (int side = 0; side < SIDES; side++) {
@@ -231,7 +239,7 @@ final class Maze {
             }
         }
         int done = 0;
-        while (!open.isEmpty() && done++ < MOST_STATES) {
+        while (!open.isEmpty() && done++ < MOST_STATES && !(done % OFTEN == 0 && stop.getAsBoolean())) {
             long[] next = open.remove();
             int state = (int) next[1];
             float known = best[state];
