@@ -178,22 +178,28 @@ final class Packer {
         return new Stowage(packed, gapMm, walls.isPresent() ? gapMm : 0);
     }
 
-    /** In the first place that there is from some corner: turned as comes first, or as it takes for the very first; in another tray, where it may be in several, by chance or where it has no place. */
+    /**
+     * How something is put in.
+     *
+     * @param standing whether what warms is tried off floor and walls first
+     * @param compared whether all ways are tried for the very first place, else the first that has one does
+     * @param tumbled whether it is tried on its sides too
+     */
+    private record How(Order order, boolean standing, boolean compared, boolean tumbled) {}
+
+    /** In the first place that there is from some corner; of several trays in the one that it is in mostly, and in the next where it has no place. */
     private void put(Packed packed, int i, Stowage stowage) {
         Item item = items.get(i);
-        Order order = order(item.ways().getFirst().facesUp());
-        boolean standing = random.nextDouble() < STANDING;
-        boolean compared = random.nextDouble() < COMPARED;
-        boolean tumbled = random.nextDouble() < TUMBLED;
+        How how = new How(
+                order(item.ways().getFirst().facesUp()),
+                random.nextDouble() < STANDING,
+                random.nextDouble() < COMPARED,
+                random.nextDouble() < TUMBLED);
         int trays = item.spans().size();
         int from = trays > 1 ? tray(item, packed.way(i)) : 0;
         boolean isIn = false;
         for (int k = 0; k < trays && !isIn; k++) {
-            Item.Span span = item.spans().get((from + k) % trays);
-            int count = tumbled ? span.all() : span.flat();
-            int known = span.has(packed.way(i)) ? packed.way(i) - span.first() : 0;
-            int first = compared ? known : random.nextInt(count);
-            isIn = put(packed, i, stowage, order, span.first(), count, first, compared, standing);
+            isIn = put(packed, i, stowage, how, item.spans().get((from + k) % trays));
         }
     }
 
@@ -206,30 +212,25 @@ final class Packer {
         return random.nextDouble() < AT_HOME ? is : random.nextInt(item.spans().size());
     }
 
-    private boolean put(
-            Packed packed,
-            int i,
-            Stowage stowage,
-            Order order,
-            int begin,
-            int count,
-            int first,
-            boolean compared,
-            boolean standing) {
-        Item item = items.get(i);
-        Stowing stowing = stowage.in(item.ways().get(begin).tray());
+    /** Into one tray, turned as comes first, or as it takes for the very first place; says whether it has one. */
+    private boolean put(Packed packed, int i, Stowage stowage, How how, Item.Span span) {
+        List<Lying> ways = items.get(i).ways();
+        int count = how.tumbled ? span.all() : span.flat();
+        int known = span.has(packed.way(i)) ? packed.way(i) - span.first() : 0;
+        int first = how.compared ? known : random.nextInt(count);
+        Stowing stowing = stowage.in(ways.get(span.first()).tray());
         double[] best = null;
         int bestWay = 0;
         for (int pass = 0; pass < 2 && best == null; pass++) {
-            for (int k = 0; k < count && (best == null || compared); k++) {
-                int way = begin + (first + k) % count;
+            for (int k = 0; k < count && (best == null || how.compared); k++) {
+                int way = span.first() + (first + k) % count;
                 double[] at = stowing.first(
-                        item.ways().get(way),
-                        order,
-                        standing && pass == 0,
+                        ways.get(way),
+                        how.order,
+                        how.standing && pass == 0,
                         front.least(i, packed),
                         front.most(i, packed));
-                if (at != null && (best == null || order.isBefore(at, best))) {
+                if (at != null && (best == null || how.order.isBefore(at, best))) {
                     best = at;
                     bestWay = way;
                 }
@@ -237,7 +238,7 @@ final class Packer {
         }
         if (best != null) {
             packed.put(i, bestWay, best);
-            stowage.put(item.ways().get(bestWay), best);
+            stowage.put(ways.get(bestWay), best);
         }
         return best != null;
     }

@@ -72,11 +72,25 @@ public class MainTest {
     @Test
     public void proposalsAreBuildFiles() throws IOException {
         Path folder = Files.createTempDirectory("proposals");
-        String[] args = {"arrange", "demo:harbour-watch", "--rounds", "150", "--json", "--to", folder.toString()};
+        String[] args = {
+            "arrange",
+            "demo:harbour-watch",
+            "--tray",
+            "all",
+            "--wish",
+            "in-line,cables",
+            "--rounds",
+            "150",
+            "--json",
+            "--to",
+            folder.toString()
+        };
         Ran ran = run(args);
         assertThat(ran.code()).isZero();
         assertThat(ran.out())
-                .contains("\"asItIs\"", "\"proposals\"", "\"moved\"", "\"file\"", "proposal-01.satchel.json");
+                .contains("\"asItIs\"", "\"proposals\"", "\"moved\"", "\"file\"", "proposal-01.satchel.json")
+                .contains("\"in-line\"", "\"cables\"", "\"lid\"");
+        assertThat(folder.resolve("proposal-01-lid.svg")).exists();
         Ran judged = run("check", folder.resolve("proposal-01.satchel.json").toString());
         assertThat(judged.out()).contains("Packs").doesNotContain("fit.lid-clash");
         Ran again = run(args);
@@ -139,6 +153,7 @@ public class MainTest {
             {new String[] {"arrange", "demo:cave-survey", "--tray", "box"}, "There are: slab"},
             {new String[] {"arrange", "demo:cave-survey", "--seconds", "0"}, "--seconds is more than 0"},
             {new String[] {"arrange", "demo:cave-survey", "--threads", "0"}, "--threads is 1 to 64"},
+            {new String[] {"arrange", "demo:cave-survey", "--wish", "cables,nothing"}, "It knows: cables, hands"},
             {new String[] {"arrange", "demo:cave-survey", "--step", "0"}, "--step is 0.1 to 50"},
             {new String[] {"arrange", "demo:cave-survey", "--rounds", "0"}, "--rounds is 1 or more"},
             {new String[] {"arrange", "demo:cave-survey", "--to", ""}, "name of a folder"},
