@@ -22,6 +22,8 @@ public final class Contest {
     private static final int[] COUNTS = {8, 12, 20, 30};
     private static final double[] FILLS = {0.70, 0.80, 0.87, 0.95, 1.00};
     private static final double NANOS = 1e-9;
+    /** Solved before the first that counts. */
+    private static final int WARM = 20;
 
     private Contest() {}
 
@@ -39,8 +41,10 @@ public final class Contest {
             GeneralSolver.load();
         }
         PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
-        out.println("| boxes | fill | ours: solved | median s | slowest s | general solver: solved | median s |");
-        out.println("|---|---|---|---|---|---|---|");
+        warm(seconds, threads, both);
+        out.println("| boxes | fill | ours: solved | median s | slowest s | general solver: solved | median s |"
+                + " ours ahead at most | behind at most |");
+        out.println("|---|---|---|---|---|---|---|---|---|");
         for (int count : COUNTS) {
             for (double fill : FILLS) {
                 boolean isAsked = args.length < 6
@@ -63,7 +67,7 @@ public final class Contest {
                 both ? timed(all.size(), i -> GeneralSolver.solves(all.get(i), seconds, threads, i)) : List.of();
         out.printf(
                 Locale.ROOT,
-                "| %d | %.0f %% | %d of %d | %s | %s | %s | %s |%n",
+                "| %d | %.0f %% | %d of %d | %s | %s | %s | %s | %s | %s |%n",
                 count,
                 100 * fill,
                 ours.size(),
@@ -71,7 +75,35 @@ public final class Contest {
                 median(ours),
                 ours.isEmpty() ? "–" : String.format(Locale.ROOT, "%.2f", ours.getLast()),
                 both ? others.size() + " of " + all.size() : "–",
-                median(others));
+                median(others),
+                both ? ahead(ours, others) : "–",
+                both ? ahead(others, ours) : "–");
+    }
+
+    /** The first few are slow in a program that has just started, whoever solves them. */
+    private static void warm(double seconds, int threads, boolean both) {
+        for (int i = 0; i < WARM; i++) {
+            Boxes boxes = Boxes.cut(i, COUNTS[1], FILLS[1], true);
+            isSolved(boxes, seconds, threads, i);
+            if (both) {
+                GeneralSolver.solves(boxes, seconds, threads, i);
+            }
+        }
+    }
+
+    /** Of all times by which both could have been stopped, that at which the first has solved most more than the other. */
+    private static String ahead(List<Double> one, List<Double> other) {
+        int most = 0;
+        double at = 0;
+        for (int i = 0; i < one.size(); i++) {
+            double time = one.get(i);
+            int by = i + 1 - (int) other.stream().filter(t -> t <= time).count();
+            if (by > most) {
+                most = by;
+                at = time;
+            }
+        }
+        return most == 0 ? "never" : String.format(Locale.ROOT, "%d after %.2f s", most, at);
     }
 
     /** Seconds of those that were solved, the quickest first. */

@@ -46,6 +46,30 @@ public final class Lying {
         public static final Depth ANY = new Depth(Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
     }
 
+    /**
+     * Something that stays before a vent along one axis; a vent keeps its share of a wall that gets longer or shorter.
+     *
+     * @param sizeMm of the tray as it is
+     * @param ventLow where the vent begins there, mm
+     * @param ventHigh where it ends
+     * @param low where the part begins, seen from the low corner of the bundle
+     * @param size of the part
+     * @param covers of the vent at least
+     */
+    record Kept(int axis, double sizeMm, double ventLow, double ventHigh, double low, double size, double covers) {
+
+        /** Where the low corner of the bundle may be at least in a tray of some size. */
+        double least(double traySizeMm) {
+            double share = traySizeMm / sizeMm;
+            return Math.ceil((share * (ventLow + covers) - size - low) * TENTHS) / TENTHS;
+        }
+
+        double most(double traySizeMm) {
+            double share = traySizeMm / sizeMm;
+            return Math.floor((share * (ventHigh - covers) - low) * TENTHS) / TENTHS;
+        }
+    }
+
     final Bundle bundle;
     /** Which of the trays that are arranged it is in. */
     final int tray;
@@ -61,10 +85,8 @@ public final class Lying {
     /** By axis how far off the wall it may be that it has to be at, mm: a socket is reached so, a pad is not. */
     final double[] mayMm;
 
-    /** By axis between which places its low corner has to be, mm: what moves air stays before its vent. */
-    final double[] least;
-
-    final double[] most;
+    /** Where it has to stay, as what moves air stays before its vent. */
+    final Kept[] kept;
 
     /** How far below the tray's rim its low corner may be. */
     final Depth depth;
@@ -91,8 +113,7 @@ public final class Lying {
         low = new double[3];
         high = new double[3];
         mayMm = new double[] {FreePlace.REACH_MM, FreePlace.REACH_MM, FreePlace.REACH_MM};
-        least = filled(Double.NEGATIVE_INFINITY);
-        most = filled(Double.POSITIVE_INFINITY);
+        List<Kept> before = new ArrayList<>();
         atWall = new double[Face.ALL.size()];
         Arrays.fill(atWall, Double.NaN);
         boolean warm = false;
@@ -115,7 +136,7 @@ public final class Lying {
             warm |= FreePlace.isWarm(p.part());
             for (Vent vent : bundle.vents(p)) {
                 at(vent.wall(), p, origin);
-                keepBefore(vent, p, origin);
+                keepBefore(vent, p, origin, before);
             }
             for (Port port : p.part().body().ports()) {
                 if (port.use() == Port.Use.OUTSIDE) {
@@ -130,6 +151,7 @@ public final class Lying {
             }
         }
         rooms = taken.toArray(Room[]::new);
+        kept = before.toArray(Kept[]::new);
         for (int axis = 0; axis < 3; axis++) {
             low[axis] = inside.low(axis) + origin.along(axis);
             high[axis] = inside.high(axis) + origin.along(axis);
@@ -164,8 +186,7 @@ public final class Lying {
         high = like.high;
         atWall = like.atWall.clone();
         mayMm = like.mayMm;
-        least = like.least;
-        most = like.most;
+        kept = like.kept;
         depth = like.depth;
         isWarm = like.isWarm;
         facesUp = like.facesUp;
@@ -223,20 +244,18 @@ public final class Lying {
         return isAtWall(Face.of(axis, 1)) || isAtWall(Face.of(axis, -1));
     }
 
-    private static double[] filled(double value) {
-        return new double[] {value, value, value};
-    }
-
     /** It covers most of what it covers of the vent now, along both ways of the wall. */
-    private void keepBefore(Vent vent, Placed p, Vec origin) {
+    private static void keepBefore(Vent vent, Placed p, Vec origin, List<Kept> before) {
         for (int axis = 0; axis < 3; axis++) {
             if (axis != vent.wall().axis()) {
-                double covers = -COVERED * p.bounds().gapAlong(axis, vent.box());
-                double low = p.bounds().low(axis) + origin.along(axis);
-                double from = vent.box().low(axis) + covers - p.bounds().size(axis) - low;
-                double to = vent.box().high(axis) - covers - low;
-                least[axis] = Math.max(least[axis], Math.ceil(from * TENTHS) / TENTHS);
-                most[axis] = Math.min(most[axis], Math.floor(to * TENTHS) / TENTHS);
+                before.add(new Kept(
+                        axis,
+                        p.shell().cavity().size(axis),
+                        vent.box().low(axis),
+                        vent.box().high(axis),
+                        p.bounds().low(axis) + origin.along(axis),
+                        p.bounds().size(axis),
+                        -COVERED * p.bounds().gapAlong(axis, vent.box())));
             }
         }
     }

@@ -213,8 +213,12 @@ public final class Stowing {
             double stand = isOff && axis < 2 ? lying.mayMm[axis] : 0;
             from[axis] = least(lying, axis, off, stand);
             to[axis] = most(lying, axis, axis == 2 ? 0 : off, stand);
-            from[axis] = Math.max(from[axis], lying.least[axis]);
-            to[axis] = Math.min(to[axis], lying.most[axis]);
+            for (Lying.Kept kept : lying.kept) {
+                if (kept.axis() == axis) {
+                    from[axis] = Math.max(from[axis], kept.least(size[axis]));
+                    to[axis] = Math.min(to[axis], kept.most(size[axis]));
+                }
+            }
             if (axis == 1) {
                 from[axis] = Math.max(from[axis], front);
                 to[axis] = Math.min(to[axis], back - lying.sizeMm[1]);
