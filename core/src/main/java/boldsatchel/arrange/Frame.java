@@ -36,6 +36,11 @@ record Frame(Build build, List<Tray> trays) {
         double size(int axis) {
             return shell.cavity().size(axis);
         }
+
+        /** Sizes inside, mm. */
+        double[] sizes() {
+            return new double[] {size(0), size(1), size(2)};
+        }
     }
 
     /**
@@ -97,6 +102,20 @@ record Frame(Build build, List<Tray> trays) {
     boolean keeps(Build built) {
         return build.layout().placements().stream()
                 .allMatch(p -> built.placement(p.part()).filter(p::equals).isPresent());
+    }
+
+    /** Whether what is locked lies in another one where it lies here: what is in a lid goes with walls that are elsewhere. */
+    boolean isLockedLike(Frame other) {
+        return build.layout().placements().stream()
+                .filter(Placement::locked)
+                .allMatch(p -> other.build.placement(p.part()).filter(p::equals).isPresent());
+    }
+
+    /** Whether the outline of one tray goes along with that of another. */
+    boolean goesAlong(int one, int other) {
+        double[] wider = trays.get(other).sizes();
+        wider[0]++;
+        return sized(other, wider).trays.get(one).size(0) != trays.get(one).size(0);
     }
 
     /** Whether all trays are of the same sizes inside as those of another. */

@@ -9,7 +9,9 @@ import boldsatchel.stow.Stowing.Order;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.function.IntFunction;
 
 /** Takes some items out of their trays and puts them in again otherwise, by chance: in another order, from another corner, turned; walls may come nearer. Not to be shared by threads. */
 final class Packer {
@@ -52,13 +54,28 @@ final class Packer {
      *
      * @param asItIs the trays as they are
      * @param trays numbers of those whose walls may
+     * @param along those of them whose outline goes along with one before, as a lid's does: only their height is their own
      * @param mayGrow whether they may go farther away than they are
      * @param stepMm of what sizes are whole multiples
      */
-    record Walls(Frame asItIs, List<Integer> trays, boolean mayGrow, double stepMm) {
+    record Walls(Frame asItIs, List<Integer> trays, Set<Integer> along, boolean mayGrow, double stepMm) {
         private double widest(int tray, int axis) {
             double is = asItIs.trays().get(tray).size(axis);
             return mayGrow ? stepMm * Math.floor(MOST_TIMES * is / stepMm) : is;
+        }
+
+        /** The trays with their walls so far away; nothing where something that is locked would not stay. */
+        private Optional<Frame> sized(IntFunction<double[]> sizes) {
+            Frame sized = asItIs;
+            for (int tray : trays) {
+                double[] size = sizes.apply(tray);
+                Frame.Tray is = sized.trays().get(tray);
+                double width = along.contains(tray) ? is.size(0) : size[0];
+                double depth = along.contains(tray) ? is.size(1) : size[1];
+                boolean isSo = is.size(0) == width && is.size(1) == depth && is.size(2) == size[2];
+                sized = isSo ? sized : sized.sized(tray, new double[] {width, depth, size[2]});
+            }
+            return Optional.of(sized).filter(asItIs::isLockedLike);
         }
     }
 
@@ -107,16 +124,9 @@ final class Packer {
 
     /** In as wide trays as may be. */
     Packed widest(Packed from) {
-        if (walls.isEmpty()) {
-            return from;
-        }
-        Walls wall = walls.get();
-        Frame widest = wall.asItIs();
-        for (int tray : wall.trays()) {
-            widest =
-                    widest.sized(tray, new double[] {wall.widest(tray, 0), wall.widest(tray, 1), wall.widest(tray, 2)});
-        }
-        return from.in(widest);
+        return walls.flatMap(w -> w.sized(t -> new double[] {w.widest(t, 0), w.widest(t, 1), w.widest(t, 2)}))
+                .map(from::in)
+                .orElse(from);
     }
 
     /** What has no place put in beside what has one. */
@@ -276,24 +286,27 @@ final class Packer {
         int tray = wall.trays()
                 .get(wall.trays().size() > 1 ? random.nextInt(wall.trays().size()) : 0);
         Frame.Tray was = from.frame().trays().get(tray);
-        int axis = random.nextInt(3);
+        int axis = wall.along().contains(tray) ? 2 : random.nextInt(3);
         int most = Math.max(1, (int) (MOST_STEP_MM / wall.stepMm()));
         int steps = (random.nextDouble() < WIDER ? 1 : -1) * (1 + random.nextInt(most));
-        double[] size = {was.size(0), was.size(1), was.size(2)};
+        double[] size = was.sizes();
         size[axis] = wall.stepMm() * Math.floor(size[axis] / wall.stepMm() + steps + TINY);
         boolean isFixedThere =
                 was.fixed().stream().anyMatch(r -> r.kind() == Room.Kind.BODY && r.high(axis) > size[axis]);
         if (size[axis] < LEAST_SIZE_MM || size[axis] > wall.widest(tray, axis) || isFixedThere) {
             return Optional.empty();
         }
-        Packed sized = from.in(wall.asItIs().sized(tray, size));
-        for (int i = 0; i < items.size(); i++) {
-            double[] at = sized.at(i);
-            if (at != null && isPushed(sized.lying(i), at, from.tray(i), sized.tray(i))) {
-                out.add(i);
-            }
-        }
-        return Optional.of(sized);
+        return wall.sized(t -> t == tray ? size : from.frame().trays().get(t).sizes())
+                .map(from::in)
+                .map(sized -> {
+                    for (int i = 0; i < items.size(); i++) {
+                        double[] at = sized.at(i);
+                        if (at != null && isPushed(sized.lying(i), at, from.tray(i), sized.tray(i))) {
+                            out.add(i);
+                        }
+                    }
+                    return sized;
+                });
     }
 
     /** Whether a wall that is elsewhere is in its way, or is one that it has to be at. */

@@ -13,8 +13,10 @@ import boldsatchel.verdict.Evaluator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -81,7 +83,10 @@ record Start(
                 .filter(i -> isMade(trays.get(i).shell()))
                 .boxed()
                 .toList();
-        return stepMm.map(step -> new Packer.Walls(packed.frame(), made, !packs(), step));
+        Set<Integer> along = made.stream()
+                .filter(i -> made.stream().anyMatch(j -> j < i && packed.frame().goesAlong(i, j)))
+                .collect(Collectors.toSet());
+        return stepMm.map(step -> new Packer.Walls(packed.frame(), made, along, !packs(), step));
     }
 
     /** What may be moved in some trays: no bundle with a locked part, and all that is on the table. */

@@ -23,7 +23,7 @@ final class Stowage {
     Stowage(Packed packed, double gapMm, double wallMm) {
         frame = packed.frame();
         trays = frame.trays().stream()
-                .map(t -> new Stowing(new double[] {t.size(0), t.size(1), t.size(2)}, gapMm, wallMm))
+                .map(t -> new Stowing(t.sizes(), gapMm, wallMm))
                 .toList();
         for (int tray = 0; tray < trays.size(); tray++) {
             frame.trays().get(tray).fixed().forEach(trays.get(tray)::put);

@@ -20,7 +20,9 @@ import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
+import boldsatchel.plan.Starter;
 import boldsatchel.shelf.Library;
+import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Severity;
@@ -33,6 +35,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
 import org.testng.annotations.Test;
 
 /** Arrangements that are proposed are sound by the engines and by brute force, keep what is locked and joined, and none is beaten. */
@@ -222,6 +225,36 @@ public final class ArrangementsTest {
         }
         assertThat(gone).isPositive();
         assertThat(layouts(find(build, wish))).isEqualTo(layouts(found));
+    }
+
+    /** Walls of a tray take those of its lid along; what is locked stays where it is in both, and what is found can be taken over. */
+    @Test
+    public void whatIsLockedInALidStaysWhereWallsMove() {
+        List<Part> parts = Stream.of("x86-palm", "touch-7", "kb-thumb", "pack-4s2p")
+                .map(id -> Picks.shelf().part(id).orElseThrow())
+                .toList();
+        Build begun = Starter.begin(
+                new Starter.Wish("begun", Starter.Kind.CLAMSHELL, parts, Optional.of(4.0), Optional.empty()));
+        Placement screen = begun.placement("screen").orElseThrow();
+        Placement board = begun.placement("board").orElseThrow();
+        assertThat(screen.shell()).isEqualTo("lid");
+        Build build = begun.with(screen.locked(true)).with(board.locked(true));
+        boolean isSmaller = false;
+        for (List<String> trays : List.of(List.of("base"), List.of("base", "lid"))) {
+            for (int seed = 0; seed < 6; seed++) {
+                Wish wish = new Wish(trays, Optional.of(1.0), Set.of(), seed, 1, 60);
+                for (Proposal proposal : find(build, wish)) {
+                    isSound(proposal.build());
+                    assertThat(proposal.build().placement("screen")).contains(screen.locked(true));
+                    assertThat(proposal.build().placement("board")).contains(board.locked(true));
+                    assertThat(proposal.takenOver("take over", build).applied(build))
+                            .isEqualTo(proposal.build());
+                    isSmaller |= proposal.build().casing().outsideMm3()
+                            < build.casing().outsideMm3() - 1;
+                }
+            }
+        }
+        assertThat(isSmaller).isTrue();
     }
 
     /** What has no room in one tray finds it in the other. */
