@@ -112,6 +112,15 @@ public record Reading(
         return words.apply(of.applyAsDouble(evaluation));
     }
 
+    /** How it reads before and after, the unit of both told once. */
+    public String change(Evaluation was, Evaluation is) {
+        String before = read(was);
+        String after = read(is);
+        int unit = before.lastIndexOf(' ');
+        boolean isSame = unit > 0 && after.endsWith(before.substring(unit));
+        return (isSame ? before.substring(0, unit) : before) + " → " + after;
+    }
+
     /** How good a value is as it is read, more being better; least of all without a value. */
     double good(double value) {
         if (Double.isNaN(value)) {

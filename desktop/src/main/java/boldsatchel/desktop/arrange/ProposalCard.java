@@ -61,13 +61,6 @@ final class ProposalCard extends ToggleButton {
         return worse ? "some better, some worse" : "worse in nothing";
     }
 
-    /** From one to the other, the unit of both told once. */
-    private static String change(String was, String is) {
-        int unit = was.lastIndexOf(' ');
-        boolean isSame = unit > 0 && is.endsWith(was.substring(unit));
-        return (isSame ? was.substring(0, unit) : was) + " → " + is;
-    }
-
     /** What reads otherwise, what is better first. */
     private static List<String> changes(Proposal proposal) {
         Evaluation was = proposal.was();
@@ -75,7 +68,7 @@ final class ProposalCard extends ToggleButton {
         List<String> better = new ArrayList<>();
         List<String> worse = new ArrayList<>();
         for (Reading reading : proposal.wishedFirst()) {
-            String change = reading.title() + " " + change(reading.read(was), reading.read(is));
+            String change = reading.title() + " " + reading.change(was, is);
             switch (reading.better(was, is)) {
                 case 1 -> better.add("+ " + change);
                 case -1 -> worse.add("− " + change);
