@@ -211,7 +211,7 @@ final class Elimination {
      */
     Factors of(double[] slopes) {
         Factors factors = factors();
-        factors.take(slopes);
+        factors.take(slopes, new double[size()]);
         return factors;
     }
 
@@ -229,9 +229,13 @@ final class Elimination {
 
         private Factors() {}
 
-        /** Eliminates again with other slopes; as above. */
-        void take(double[] slopes) {
-            Arrays.fill(inverse, 0);
+        /**
+         * Eliminates again with other slopes; as above.
+         *
+         * @param held by node, what goes nowhere but is held there, W/K
+         */
+        void take(double[] slopes, double[] held) {
+            System.arraycopy(held, 0, inverse, 0, inverse.length);
             Arrays.fill(lower, 0);
             for (int l = 0; l < slopes.length; l++) {
                 double slope = slopes[l];

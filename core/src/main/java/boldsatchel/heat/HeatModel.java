@@ -150,6 +150,9 @@ final class HeatModel {
     /** Parts that are not placed anywhere and count as lying in the first shell. */
     final List<String> loose = new ArrayList<>();
 
+    /** Where each node is; the first is the surroundings. */
+    final List<HeatPlace> places = new ArrayList<>(List.of(HeatPlace.SURROUNDINGS));
+
     private final Build build;
     private final boolean closed;
     private final Set<String> warm;
@@ -182,6 +185,17 @@ final class HeatModel {
         base.ifPresent(this::looseParts);
     }
 
+    /** Adds a node of a place. */
+    private int node(HeatPlace place, double watts, double joulesPerK) {
+        return node(place, place.subject(), watts, joulesPerK);
+    }
+
+    /** Adds a node of a place that is there for something. */
+    private int node(HeatPlace place, String subject, double watts, double joulesPerK) {
+        places.add(place);
+        return network.node(subject, watts, joulesPerK);
+    }
+
     private boolean matters(Part part) {
         return warm.contains(part.id()) || part.facet(Facet.Thermal.class).isPresent() || part.isSource();
     }
@@ -190,7 +204,7 @@ final class HeatModel {
         double underside = undersideMm(shell);
         Box out = closedOutside(shell);
         double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.cavity().volume() * 1e-9;
-        Room room = new Room(shell, out, network.node(shell.id(), 0, airJK), parts, standing, underside);
+        Room room = new Room(shell, out, node(HeatPlace.air(shell.id()), 0, airJK), parts, standing, underside);
         rooms.put(shell.id(), room);
         air(room);
         List<Spot> spots = new ArrayList<>();
@@ -239,8 +253,9 @@ final class HeatModel {
         double c = coefficient(shell, face);
         double thick = Math.max(THINNEST_MM, shell.wall(face).value()) * MM;
         double half = room.wallJKm2(face) / 2 * rest;
-        int inner = network.node(shell.id(), 0, half);
-        int outer = network.node(shell.id(), sunW(shell, face, rest), half);
+        HeatPlace place = HeatPlace.wall(shell.id(), face);
+        int inner = node(place, 0, half);
+        int outer = node(place, sunW(shell, face, rest), half);
         Input thickness = shell.wallInput(face);
         Link.Along.Wall plate = Link.Along.Wall.of(
                 shell.substance().conductivityWmK(),
@@ -438,7 +453,7 @@ final class HeatModel {
 
     private int partNode(Part part) {
         double jgk = part.isSource() ? CELLS_HEAT_JGK : PART_HEAT_JGK;
-        int node = network.node(part.id(), 0, part.massG().value() * jgk);
+        int node = node(HeatPlace.part(part.id()), 0, part.massG().value() * jgk);
         nodes.put(part.id(), node);
         double limit = part.facet(Facet.Thermal.class)
                 .map(Facet.Thermal::limitC)
@@ -551,8 +566,9 @@ final class HeatModel {
         int node = room.partNodes[spot.place()];
         double area = Math.min(spot.print().area(), wall.areaM2());
         double half = room.wallJKm2(spot.face()) / 2 * area;
-        int inner = network.node(spot.part().id(), 0, half);
-        int outer = network.node(spot.part().id(), sunW(shell, spot.face(), area), half);
+        HeatPlace place = HeatPlace.wall(shell.id(), spot.face());
+        int inner = node(place, spot.part().id(), 0, half);
+        int outer = node(place, spot.part().id(), sunW(shell, spot.face(), area), half);
         double feeds = feed(room, spot, node, inner);
         double perArea = 1 / (area / Math.max(1e-9, feeds) + wall.plate().half());
         through(wall.thick(), inner, outer, area, shell);
@@ -607,15 +623,35 @@ final class HeatModel {
 
     /** What a step of use puts into each node, the sun included, W. */
     double[] watts(Warmth.Step step) {
+        return watts(step.byPart(), step.wiresW());
+    }
+
+    /**
+     * The same.
+     *
+     * @param byPart heat in each part by its id, W
+     * @param wiresW heat in wires, contacts and diodes, W
+     */
+    double[] watts(Map<String, Double> byPart, double wiresW) {
         double[] watts = network.heat();
-        step.byPart().forEach((part, heat) -> {
+        byPart.forEach((part, heat) -> {
             Integer node = nodes.get(part);
             if (node != null) {
                 watts[node] += heat;
             }
         });
-        base.ifPresent(room -> watts[room.air] += step.wiresW());
+        base.ifPresent(room -> watts[room.air] += wiresW);
         return watts;
+    }
+
+    /**
+     * The ways that heat takes.
+     *
+     * @param watts put into each node
+     * @param t temperatures of the nodes
+     */
+    HeatWays ways(double[] watts, double[] t) {
+        return HeatWays.of(places, network.links(), watts, t);
     }
 
     /** What is charged may get less warm. */

@@ -19,6 +19,9 @@ final class HeatNetwork {
     /** The last step taken: what is left after it goes with its square, some microkelvin about a difference of 10 K. */
     private static final double CLOSE_K = 0.02;
 
+    /** The same over a piece of time, where heat that is left over would add up. */
+    private static final double HELD_K = 1e-3;
+
     /** What may be piled up in all nodes before it, as a share of what is put in. */
     private static final double CLOSE_SHARE = 0.01;
     /** Less than this is rounding, W. */
@@ -215,36 +218,14 @@ final class HeatNetwork {
      * @throws IllegalStateException when a node is linked to nothing
      */
     Steady settle(double[] watts, double[] start, double closeK) {
-        int n = size();
         double[] t = start.clone();
         t[0] = ambientC;
-        double[] left = new double[n];
-        double[] slopes = new double[links.size()];
-        double[] change = new double[n];
-        Elimination.Factors answers = ready().elimination().factors();
-        for (int step = 0; step < MOST_STEPS; step++) {
-            look(watts, t, left, slopes);
-            answers.take(slopes);
-            System.arraycopy(left, 0, change, 0, n);
-            answers.answer(change);
-            double largest = 0;
-            double gone = LARGEST_STEP_K;
-            double put = ROUNDING_W;
-            double piledUp = 0;
-            for (int i = 1; i < n; i++) {
-                largest = Math.max(largest, Math.abs(change[i]));
-                gone = Math.max(gone, Math.abs(t[i] - ambientC));
-                put += Math.abs(watts[i]);
-                piledUp += Math.abs(left[i]);
-            }
-            double share = Math.min(1, gone / largest);
-            move(t, change, step < PATIENCE ? share : downhill(watts, t, change, share));
-            if (largest < closeK && piledUp < CLOSE_SHARE * put) {
-                return new Steady(t, answers);
-            }
+        Elimination.Factors answers = factors();
+        if (!Double.isNaN(balance(new Taken(watts, new double[size()], t.clone()), t, answers, closeK))) {
+            return new Steady(t, answers);
         }
-        look(watts, t, left, slopes);
-        int worst = IntStream.range(1, n)
+        double[] left = residual(watts, t);
+        int worst = IntStream.range(1, size())
                 .boxed()
                 .max(Comparator.comparingDouble(i -> Math.abs(left[i])))
                 .orElse(0);
@@ -254,6 +235,73 @@ final class HeatNetwork {
                 there.isEmpty() ? List.of() : List.of(there));
     }
 
+    /** Room for answers of this network. */
+    Elimination.Factors factors() {
+        return ready().elimination().factors();
+    }
+
+    /** Heat that nodes get, and take up. */
+    static final class Taken {
+        private final double[] watts;
+        private final double[] held;
+        private final double[] baseC;
+
+        /**
+         * Heat; kept as it is.
+         *
+         * @param watts put into each node
+         * @param held what each takes up for a kelvin above its base, W/K
+         * @param baseC above which it does
+         */
+        Taken(double[] watts, double[] held, double[] baseC) {
+            this.watts = watts;
+            this.held = held;
+            this.baseC = baseC;
+        }
+    }
+
+    /**
+     * Where nodes are that take up heat for each kelvin above a base, as over an implicit piece of time.
+     *
+     * @param t where to begin; is moved there
+     * @param answers room for them
+     * @return what crosses into the surroundings there, W; not a number where it does not settle
+     */
+    double hold(Taken taken, double[] t, Elimination.Factors answers) {
+        return balance(taken, t, answers, HELD_K);
+    }
+
+    /** Newton's method on the balance of every node; as above. */
+    private double balance(Taken taken, double[] t, Elimination.Factors answers, double closeK) {
+        int n = size();
+        double[] watts = taken.watts;
+        double[] change = new double[n];
+        double[] slopes = new double[links.size()];
+        for (int step = 0; step < MOST_STEPS; step++) {
+            double givenOff = look(taken, t, change, slopes);
+            double put = ROUNDING_W;
+            double piledUp = 0;
+            for (int i = 1; i < n; i++) {
+                put += Math.abs(watts[i]) + taken.held[i] * Math.abs(t[i] - taken.baseC[i]);
+                piledUp += Math.abs(change[i]);
+            }
+            answers.take(slopes, taken.held);
+            answers.answer(change);
+            double largest = 0;
+            double gone = LARGEST_STEP_K;
+            for (int i = 1; i < n; i++) {
+                largest = Math.max(largest, Math.abs(change[i]));
+                gone = Math.max(gone, Math.abs(t[i] - ambientC));
+            }
+            double share = Math.min(1, gone / largest);
+            move(t, change, step < PATIENCE ? share : downhill(taken, t, change, share));
+            if (largest < closeK && piledUp < CLOSE_SHARE * put) {
+                return givenOff + ready().ways().moreGivenOff(slopes, change);
+            }
+        }
+        return Double.NaN;
+    }
+
     private static void move(double[] t, double[] change, double share) {
         for (int i = 1; i < t.length; i++) {
             t[i] += share * change[i];
@@ -261,10 +309,10 @@ final class HeatNetwork {
     }
 
     /** So much of a step that less heat is left piled up: where a link changes its kind, whole steps could go to and fro for ever. */
-    private double downhill(double[] watts, double[] t, double[] change, double most) {
-        double before = piledUp(watts, t);
+    private double downhill(Taken taken, double[] t, double[] change, double most) {
+        double before = piledUp(taken, t);
         double share = most;
-        while (share > most / 1000 && !(piledUp(watts, moved(t, change, share)) < before)) {
+        while (share > most / 1000 && !(piledUp(taken, moved(t, change, share)) < before)) {
             share /= 2;
         }
         return share;
@@ -276,8 +324,10 @@ final class HeatNetwork {
         return to;
     }
 
-    private double piledUp(double[] watts, double[] t) {
-        return Arrays.stream(residual(watts, t)).map(Math::abs).sum();
+    private double piledUp(Taken taken, double[] t) {
+        double[] left = new double[size()];
+        look(taken, t, left, new double[links.size()]);
+        return Arrays.stream(left).map(Math::abs).sum();
     }
 
     /**
@@ -288,15 +338,25 @@ final class HeatNetwork {
      */
     double[] residual(double[] watts, double[] t) {
         double[] left = new double[size()];
-        look(watts, t, left, new double[links.size()]);
+        look(new Taken(watts, new double[size()], t), t, left, new double[links.size()]);
         return left;
     }
 
-    /** Takes what would pile up in each node, and how the heat over each link grows, at given temperatures. */
-    private void look(double[] watts, double[] t, double[] left, double[] slopes) {
-        System.arraycopy(watts, 0, left, 0, left.length);
-        ready().ways().cross(t, left, slopes);
+    /**
+     * Takes what would pile up in each node, and how the heat over each link grows, at given temperatures.
+     *
+     * @return what crosses into the surroundings, W
+     */
+    private double look(Taken taken, double[] t, double[] left, double[] slopes) {
+        System.arraycopy(taken.watts, 0, left, 0, left.length);
         left[0] = 0;
+        ready().ways().cross(t, left, slopes);
+        double givenOff = left[0];
+        for (int i = 1; i < left.length; i++) {
+            left[i] -= taken.held[i] * (t[i] - taken.baseC[i]);
+        }
+        left[0] = 0;
+        return givenOff;
     }
 
     /** Links that inputs move. */

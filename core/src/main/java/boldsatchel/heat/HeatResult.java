@@ -58,6 +58,7 @@ public record HeatResult(
      * @param sunW what the sun adds on the outside
      * @param partsMeanC mean temperature of each part by its id, °C; worked out when somebody first looks
      * @param temperatures read off the network when somebody first looks
+     * @param ways that the heat takes, at the mean; read off when somebody first looks
      */
     public record Use(
             When when,
@@ -66,7 +67,8 @@ public record HeatResult(
             double heatW,
             double sunW,
             Lazy<Map<String, Double>> partsMeanC,
-            Lazy<Temperatures> temperatures) {
+            Lazy<Temperatures> temperatures,
+            Lazy<HeatWays> ways) {
         /** Name of its profile. */
         public String profile() {
             return when.profile();

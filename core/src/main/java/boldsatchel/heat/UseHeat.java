@@ -192,7 +192,8 @@ final class UseHeat {
                 heat,
                 model.network.heatIn(),
                 Lazy.of(this::partsMeanC),
-                Lazy.of(() -> new HeatResult.Temperatures(allSpots(), airs())));
+                Lazy.of(() -> new HeatResult.Temperatures(allSpots(), airs())),
+                Lazy.of(() -> model.ways(meanW, mean.get().celsius())));
     }
 
     /** Mean temperature of each part by its id, °C. */

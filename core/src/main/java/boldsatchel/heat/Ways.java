@@ -60,4 +60,20 @@ final class Ways {
             slopes[k] = flow.slope;
         }
     }
+
+    /**
+     * How much more crosses into the surroundings after small changes, W.
+     *
+     * @param slopes of each link, W/K
+     * @param change of each node, K
+     */
+    double moreGivenOff(double[] slopes, double[] change) {
+        double more = 0;
+        for (int k = 0; k < links.length; k++) {
+            if (to[k] == 0) {
+                more += slopes[k] * change[from[k]];
+            }
+        }
+        return more;
+    }
 }

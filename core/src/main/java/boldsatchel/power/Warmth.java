@@ -225,7 +225,7 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
     }
 
     /** Adds rungs up by the part they are. */
-    private static final class Sum {
+    static final class Sum {
         private final Map<String, Rung> rungs;
         private final Map<String, Double> byPart = new HashMap<>();
         private double wires;
@@ -234,6 +234,16 @@ public record Warmth(String profile, boolean pluggedIn, List<Step> steps) {
 
         Sum(Map<String, Rung> rungs) {
             this.rungs = rungs;
+        }
+
+        /** Heat of each part by its id, W. */
+        Map<String, Double> byPart() {
+            return byPart;
+        }
+
+        /** Heat in wires, contacts and diodes, W. */
+        double wiresW() {
+            return wires;
         }
 
         void add(String id, OperatingPoint.RungState state) {
