@@ -19,9 +19,6 @@ final class HeatNetwork {
     /** The last step taken: what is left after it goes with its square, some microkelvin about a difference of 10 K. */
     private static final double CLOSE_K = 0.02;
 
-    /** The same over a piece of time, where heat that is left over would add up. */
-    private static final double HELD_K = 1e-3;
-
     /** What may be piled up in all nodes before it, as a share of what is put in. */
     private static final double CLOSE_SHARE = 0.01;
     /** Less than this is rounding, W. */
@@ -268,7 +265,7 @@ final class HeatNetwork {
      * @return what crosses into the surroundings there, W; not a number where it does not settle
      */
     double hold(Taken taken, double[] t, Elimination.Factors answers) {
-        return balance(taken, t, answers, HELD_K);
+        return balance(taken, t, answers, CLOSE_K);
     }
 
     /** Newton's method on the balance of every node; as above. */

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param moments on the way, in the order of time, at least the first and the last
  * @param events what happens, each for the first time
  * @param end what ends it; absent where it was followed no further
+ * @param work share of what is asked of the boards that they do over all of it, 0 to 1
  * @param heat where the heat of the whole run went
  */
 public record HeatRun(
@@ -26,6 +27,7 @@ public record HeatRun(
         List<Moment> moments,
         List<Event> events,
         Optional<Breach> end,
+        double work,
         Balance heat) {
 
     /** No run is followed further, h. */
@@ -126,15 +128,5 @@ public record HeatRun(
         return moments.stream()
                 .min(Comparator.comparingDouble(m -> Math.abs(m.hours() - hours)))
                 .orElseThrow();
-    }
-
-    /** The mean of the work done over the run, 0 to 1. */
-    public double meanWork() {
-        double sum = 0;
-        for (int i = 1; i < moments.size(); i++) {
-            sum += moments.get(i).work()
-                    * (moments.get(i).hours() - moments.get(i - 1).hours());
-        }
-        return hours() > 0 ? sum / hours() : moments.getFirst().work();
     }
 }

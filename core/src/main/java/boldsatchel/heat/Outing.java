@@ -14,6 +14,7 @@ import boldsatchel.power.Points;
 import boldsatchel.power.Running;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -38,6 +39,7 @@ final class Outing {
     private static final double HELD_K = 0.02;
 
     private static final int MOST_TRIES = 6;
+    private static final int MOST_GUESSES = 40;
     /** A board this far below its limit is not slowed down yet, K. */
     private static final double BELOW_K = 0.05;
 
@@ -113,6 +115,95 @@ final class Outing {
         return new Run(profile, cold()).run();
     }
 
+    /** How much of a profile's warmest step can go on for ever. */
+    Sustained sustained(UseProfile profile) {
+        Running running = new Running(build);
+        UseProfile.Step step = profile.steps().stream()
+                .max(Comparator.comparingDouble(s -> running.at(Demand.of(s)).heatW()))
+                .orElseThrow();
+        Running.Moment asked = running.at(Demand.of(step));
+        boolean waits = waiting(step).mode() != step.mode();
+        Running.Moment waiting = waits ? running.at(waiting(step)) : asked.nothing();
+        HeatModel model = model(step.closed());
+        Steady least = steady(model, waiting);
+        double work = least.spot < 0 ? Sustained.MOST_WORK : most(model, asked, waiting, least.marginK);
+        Running.Moment most = asked.towards(waiting, work);
+        Steady there = steady(model, most);
+        return new Sustained(
+                step,
+                most.heatW(),
+                asked.heatW(),
+                waits ? waiting.heatW() : 0,
+                work,
+                there.spot < 0 ? Optional.empty() : Optional.of(spots.get(there.spot)),
+                work >= 1 ? Double.POSITIVE_INFINITY : work <= 0 ? 0 : burst(model, asked, steady(model, waiting)));
+    }
+
+    /** A steady state, and the spot that is nearest to its limit, or furthest beyond; negative without limits. */
+    private record Steady(HeatNetwork.Steady state, int spot, double marginK) {}
+
+    private Steady steady(HeatModel model, Running.Moment moment) {
+        HeatNetwork.Steady state = model.network.settle(model.watts(moment.byPart(), moment.wiresW()));
+        int spot = -1;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < model.watched.size(); i++) {
+            HeatModel.Watched w = model.watched.get(i);
+            double margin = w.limitC() - w.celsius(state.celsius());
+            if (margin < least) {
+                least = margin;
+                spot = i;
+            }
+        }
+        return new Steady(state, spot, least);
+    }
+
+    /** The share of work with which the first limit is just held; false position, with its ends kept apart (Press et al., 9.2). */
+    private double most(HeatModel model, Running.Moment asked, Running.Moment waiting, double waitingK) {
+        double low = 0;
+        double lowK = waitingK;
+        double high = Sustained.MOST_WORK;
+        double highK = steady(model, asked.towards(waiting, high)).marginK;
+        if (lowK <= 0 || highK >= 0) {
+            return lowK <= 0 ? 0 : high;
+        }
+        double work = 0;
+        for (int i = 0; i < MOST_GUESSES && Math.min(lowK, -highK) > HELD_K; i++) {
+            double between = i % 3 == 2 ? 0.5 : Math.clamp(lowK / (lowK - highK), 0.02, 0.98);
+            work = low + between * (high - low);
+            double margin = steady(model, asked.towards(waiting, work)).marginK;
+            if (margin > 0) {
+                low = work;
+                lowK = margin;
+            } else {
+                high = work;
+                highK = margin;
+            }
+        }
+        return lowK < -highK ? low : high;
+    }
+
+    /** How long it takes from a steady state to the first limit, s; infinite where that is beyond what is followed. */
+    private double burst(HeatModel model, Running.Moment asked, Steady from) {
+        Warming warming = new Warming(from.state.celsius(), model.network.capacities());
+        double[] watts = model.watts(asked.byPart(), asked.wiresW());
+        double seconds = 0;
+        for (int i = 0; i < MOST_STEPS && seconds < HeatRun.MOST_HOURS * SECONDS_PER_HOUR; i++) {
+            Warming.Step step = warming.tried(model.network, model.network.factors(), watts, SECONDS_PER_HOUR);
+            double first = 2;
+            for (HeatModel.Watched w : model.watched) {
+                if (step.to[w.node()] >= w.limitC()) {
+                    first = Math.min(first, step.reaches(w.node(), w.limitC()));
+                }
+            }
+            if (first <= 1) {
+                return seconds + first * step.seconds;
+            }
+            warming.take(step);
+            seconds += step.seconds;
+        }
+        return Double.POSITIVE_INFINITY;
+    }
+
     /** One run. */
     private final class Run {
         private final UseProfile profile;
@@ -124,6 +215,7 @@ final class Outing {
         private final Set<List<Integer>> happened = new HashSet<>();
         private final Map<Boolean, Elimination.Factors> answers = new HashMap<>();
         private double seconds;
+        private double worked;
         private int steps;
         private double work = 1;
         private Optional<Breach> end = Optional.empty();
@@ -161,6 +253,7 @@ final class Outing {
                     thinned(),
                     events,
                     end,
+                    seconds > 0 ? worked / seconds : work,
                     new HeatRun.Balance(warming.putInJ(), storedJ, warming.givenOffJ()));
         }
 
@@ -191,6 +284,7 @@ final class Outing {
                 running.spend(done, taken.seconds / SECONDS_PER_HOUR);
                 warming.take(taken);
                 seconds += taken.seconds;
+                worked += work * taken.seconds;
                 tell(k, done);
             }
         }
@@ -244,66 +338,69 @@ final class Outing {
 
         /** A step, with boards that are at their limit doing so much less that they stay there. */
         private Warming.Step taken(HeatModel model, Elimination.Factors room, UseProfile.Step step, double most) {
-            Warming.Step all = warming.tried(model.network, room, watts(model, busy), most);
-            int hottest = hottest(all);
-            boolean slower = hottest > 0 && waiting(step).mode() != step.mode();
-            if (!slower) {
+            if (waiting(step).mode() == step.mode()) {
                 work = 1;
-                return all;
             }
-            double limit = boards.getOrDefault(hottest, Double.POSITIVE_INFINITY);
-            if (work >= 1 && all.from[hottest] < limit - BELOW_K) {
-                double share = all.reaches(hottest, limit);
-                return warming.exactly(model.network, room, watts(model, busy), share * all.seconds);
+            Warming.Step now = warming.tried(model.network, room, watts(model, done(step, work)), most);
+            int board = hottest(now);
+            double beyond = beyond(now.to, board);
+            if (waiting(step).mode() == step.mode() || (work >= 1 ? beyond <= HELD_K : Math.abs(beyond) <= HELD_K)) {
+                return now;
             }
-            return slowed(model, room, step, hottest, limit, all);
+            if (work >= 1 && beyond(now.from, board) < -BELOW_K) {
+                double share = now.reaches(board, limitOf(board));
+                return warming.exactly(model.network, room, watts(model, busy), share * now.seconds);
+            }
+            return slowed(model, room, step, board, now);
         }
 
+        /** The same for so long as a step that was tried, with the share of work found that holds a board at its limit. */
         private Warming.Step slowed(
-                HeatModel model,
-                Elimination.Factors room,
-                UseProfile.Step step,
-                int board,
-                double limit,
-                Warming.Step all) {
-            once(HeatRun.Kind.SLOWS, spotOf(board), seconds, limit);
-            Warming.Step none = warming.exactly(model.network, room, watts(model, done(step, 0)), all.seconds);
-            double low = 0;
-            double lowC = none.to[board];
-            double high = 1;
-            double highC = all.to[board];
-            Warming.Step found = none;
-            double share = 0;
-            for (int i = 0; i < MOST_TRIES && lowC < limit && Math.abs(found.to[board] - limit) > HELD_K; i++) {
-                share = low + (high - low) * (limit - lowC) / (highC - lowC);
-                found = warming.exactly(model.network, room, watts(model, done(step, share)), all.seconds);
-                if (found.to[board] < limit) {
-                    low = share;
-                    lowC = found.to[board];
+                HeatModel model, Elimination.Factors room, UseProfile.Step step, int board, Warming.Step now) {
+            boolean slower = now.to[board] > limitOf(board);
+            double other = slower ? 0 : 1;
+            Warming.Step there = warming.exactly(model.network, room, watts(model, done(step, other)), now.seconds);
+            boolean between = (there.to[board] > limitOf(board)) != slower;
+            double share = work;
+            double shareC = now.to[board];
+            double otherC = there.to[board];
+            Warming.Step found = between ? now : there;
+            for (int i = 0; between && i < MOST_TRIES && Math.abs(found.to[board] - limitOf(board)) > HELD_K; i++) {
+                double next = share + (other - share) * (limitOf(board) - shareC) / (otherC - shareC);
+                found = warming.exactly(model.network, room, watts(model, done(step, next)), now.seconds);
+                if ((found.to[board] > limitOf(board)) == slower) {
+                    share = next;
+                    shareC = found.to[board];
                 } else {
-                    high = share;
-                    highC = found.to[board];
+                    other = next;
+                    otherC = found.to[board];
                 }
+                work = next;
             }
-            if (work >= 1) {
-                warming.jolt();
+            if (!between) {
+                work = other;
             }
-            work = share;
+            if (slower) {
+                once(HeatRun.Kind.SLOWS, spotOf(board), seconds, limitOf(board));
+            }
             return found;
         }
 
-        /** The board that is furthest beyond its limit at the end of a step; the surroundings where none is. */
+        /** The board that is furthest beyond its limit at the end of a step, or nearest to it; the surroundings where none has one. */
         private int hottest(Warming.Step step) {
             int hottest = 0;
-            double beyond = HELD_K;
-            for (Map.Entry<Integer, Double> board : boards.entrySet()) {
-                double here = step.to[board.getKey()] - board.getValue();
-                if (here > beyond) {
-                    beyond = here;
-                    hottest = board.getKey();
-                }
+            for (int board : boards.keySet()) {
+                hottest = hottest == 0 || beyond(step.to, board) > beyond(step.to, hottest) ? board : hottest;
             }
             return hottest;
+        }
+
+        private double limitOf(int board) {
+            return boards.getOrDefault(board, Double.POSITIVE_INFINITY);
+        }
+
+        private double beyond(double[] celsius, int board) {
+            return celsius[board] - limitOf(board);
         }
 
         /** Marks what happens within a step for the first time. */

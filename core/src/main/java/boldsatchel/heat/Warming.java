@@ -14,9 +14,13 @@ final class Warming {
     /** Of the step, the first stage and the weight of the second. */
     private static final double GAMMA = 1 - Math.sqrt(0.5);
     /** How far the bend of a step may be from a straight line, K. */
-    private static final double BEND_K = 0.2;
+    private static final double BEND_K = 0.6;
 
-    private static final double FIRST_S = 0.5;
+    /** A step after what is put in has changed, first tried. */
+    private static final double FIRST_S = 4;
+    /** A step as short as this may bend as it likes. */
+    private static final double SHORT_S = 0.25;
+
     private static final double LEAST_S = 1e-4;
     private static final double MOST_GROWTH = 3;
     private static final double CAREFUL = 0.9;
@@ -152,7 +156,7 @@ final class Warming {
         while (true) {
             Step step = exactly(network, answers, watts, seconds);
             boolean found = !Double.isNaN(step.givenOffJ);
-            if (found && (step.bendK <= BEND_K || seconds <= FIRST_S)) {
+            if (found && (step.bendK <= BEND_K || seconds <= SHORT_S)) {
                 return step;
             }
             if (seconds < LEAST_S) {
@@ -211,6 +215,6 @@ final class Warming {
         putInJ += step.putInJ;
         givenOffJ += step.givenOffJ;
         double grow = step.bendK > 0 ? CAREFUL * Math.sqrt(BEND_K / step.bendK) : MOST_GROWTH;
-        reach = Math.max(FIRST_S, step.seconds * Math.clamp(grow, 0.2, MOST_GROWTH));
+        reach = Math.max(SHORT_S, step.seconds * Math.clamp(grow, 0.2, MOST_GROWTH));
     }
 }

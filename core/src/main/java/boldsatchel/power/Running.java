@@ -65,7 +65,18 @@ public final class Running {
             return most;
         }
 
-        /** Between this, where all that is asked for is done, and another: what a share of it takes. */
+        /** Nothing goes on, in the same chains. */
+        public Moment nothing() {
+            return new Moment(
+                    Map.of(),
+                    0,
+                    perHour.stream()
+                            .map(chain -> chain.stream().map(rate -> 0.0).toList())
+                            .toList(),
+                    stop);
+        }
+
+        /** Between this, where all that is asked for is done, and another: what a share of it takes; of more than one, beyond this. */
         public Moment towards(Moment other, double share) {
             Map<String, Double> heat = new HashMap<>();
             byPart.forEach((part, watts) -> heat.merge(part, share * watts, Double::sum));
