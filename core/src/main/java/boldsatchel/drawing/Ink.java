@@ -38,6 +38,20 @@ public enum Ink {
     CHIP("#4b4a48", "#15130f"),
     /** The sleeve of a cell. */
     CELL("#d8bd78", "#7a6630"),
+    /** Cool, the first of seven that grow in weight, so that they are told apart without colour. */
+    HEAT_1("#f3eee2", "#2b2824"),
+    /** Lukewarm. */
+    HEAT_2("#f5e1ae", "#45392b"),
+    /** Skin-warm. */
+    HEAT_3("#f0c27c", "#674a2c"),
+    /** Warm. */
+    HEAT_4("#e59a58", "#94602c"),
+    /** Too warm to hold. */
+    HEAT_5("#cf6d45", "#c27f36"),
+    /** Hot. */
+    HEAT_6("#a6413b", "#e8a95c"),
+    /** Very hot. */
+    HEAT_7("#6c1f33", "#ffdca6"),
     /** Everything else. */
     OTHER("#dcd7cc", "#47423a");
 

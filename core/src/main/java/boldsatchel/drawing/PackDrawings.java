@@ -17,9 +17,11 @@ import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.geometry.Viewpoint;
 import boldsatchel.hands.Grip;
+import boldsatchel.heat.HeatPlace;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.User;
@@ -67,6 +69,7 @@ public final class PackDrawings {
      * @param hidden ids of parts that are left out
      * @param against another version that is laid over it
      * @param grid whether lines 10 mm apart lie over it
+     * @param heat temperatures that it is tinted by, in place of kinds of part
      */
     public record Look(
             PackView view,
@@ -77,7 +80,8 @@ public final class PackDrawings {
             boolean legend,
             Set<String> hidden,
             Optional<Build> against,
-            boolean grid) {
+            boolean grid,
+            Optional<HeatMap> heat) {
 
         /** Copies the set. */
         public Look {
@@ -87,12 +91,17 @@ public final class PackDrawings {
         /** A view in which nothing is hidden. */
         public Look(
                 PackView view, String shell, Posture posture, OptionalDouble depth, String selected, boolean legend) {
-            this(view, shell, posture, depth, selected, legend, Set.of(), Optional.empty(), false);
+            this(view, shell, posture, depth, selected, legend, Set.of(), Optional.empty(), false, Optional.empty());
         }
 
         /** A view of a tray as it is usually looked at. */
         public Look(PackView view, String shell, Posture posture) {
             this(view, shell, posture, OptionalDouble.empty(), "", true);
+        }
+
+        /** The same tinted by temperatures. */
+        public Look tinted(HeatMap by) {
+            return new Look(view, shell, posture, depth, selected, legend, hidden, against, grid, Optional.of(by));
         }
     }
 
@@ -308,7 +317,8 @@ public final class PackDrawings {
             Names names = new Names(wide, high - (look.legend() ? LEGEND * letter : 0));
             boolean square = look.view().isSquare();
             table();
-            new ScenePainter(s, names, from, !square).paint(scene, look.selected());
+            look.heat().ifPresent(this::air);
+            new ScenePainter(s, names, from, !square, this::tint).paint(scene, look.selected());
             if (square) {
                 if (look.grid()) {
                     grid();
@@ -316,12 +326,9 @@ public final class PackDrawings {
                 cables();
                 look.against().ifPresent(this::changes);
                 vents();
-                thumbs();
-                zones();
-                clashes();
-                sizes();
-                centre();
-                gaps();
+                if (look.heat().isEmpty()) {
+                    measures();
+                }
                 overall();
             } else {
                 Explosion explosion = Explosion.of(casing, fit);
@@ -331,10 +338,20 @@ public final class PackDrawings {
             write(names);
             scaleBar();
             if (look.legend()) {
-                legend();
+                look.heat().ifPresentOrElse(this::scale, this::legend);
             }
             String what = look.view().title() + (whole(casing, look) || !square ? build.name() : shell.name());
             return s.done(what, wide, high);
+        }
+
+        /** What matters where parts are put. */
+        private void measures() {
+            thumbs();
+            zones();
+            clashes();
+            sizes();
+            centre();
+            gaps();
         }
 
         /** Thin lines from the low corner of the room inside, each tenth of them stronger. */
@@ -391,13 +408,7 @@ public final class PackDrawings {
             List<Names.Name> all = new ArrayList<>();
             Set<String> seen = new TreeSet<>();
             for (Scene.Thing thing : scene.things()) {
-                thing.part()
-                        .filter(p -> seen.add(p.id()))
-                        .ifPresent(p -> all.add(new Names.Name(
-                                p.id(),
-                                p.name(),
-                                p.id().equals(look.selected()),
-                                FamilyStyle.of(p.family()).tint())));
+                thing.part().filter(p -> seen.add(p.id())).ifPresent(p -> all.add(name(thing, p)));
             }
             // The picture's left edge on the sheet, whose own left edge is a column away.
             names.write(
@@ -407,6 +418,71 @@ public final class PackDrawings {
                     column - BESIDE * letter,
                     column + width() + (BESIDE - 1.4) * letter,
                     look.view() == PackView.EXPLODED);
+        }
+
+        private Names.Name name(Scene.Thing thing, Part part) {
+            String warm = look.heat()
+                    .map(h -> h.words(HeatPlace.part(part.id())))
+                    .filter(w -> !w.isEmpty())
+                    .map(w -> w + ": ")
+                    .orElse("");
+            return new Names.Name(
+                    part.id(),
+                    warm + part.name(),
+                    part.id().equals(look.selected()),
+                    tint(thing).orElseGet(() -> FamilyStyle.of(part.family()).tint()));
+        }
+
+        private Optional<Ink> tint(Scene.Thing thing) {
+            return look.heat().flatMap(h -> h.ink(thing, casing.shell(thing.subject())));
+        }
+
+        /** The air in a tray that is cut, behind all that lies in it. */
+        private void air(HeatMap heat) {
+            if (look.view().cut().isEmpty()) {
+                return;
+            }
+            for (Shell tray : shown(casing, look)) {
+                Pose pose = pose(casing, look, tray);
+                Box room = tray.cavity();
+                if (pose.isSquare()) {
+                    Box at = pose.around(room);
+                    heat.ink(HeatPlace.air(tray.id()))
+                            .ifPresent(ink -> s.fill(
+                                    at.low(across()),
+                                    at.low(up()),
+                                    at.size(across()),
+                                    at.size(up()),
+                                    ink,
+                                    1,
+                                    tray.id()));
+                }
+            }
+        }
+
+        /** What the tints stand for, beside the scale, and below what air and walls have. */
+        private void scale(HeatMap heat) {
+            double size = letter * 0.9;
+            double x = extent[0] + letter * 16;
+            double y = extent[1] - BELOW * letter + letter * 0.5;
+            List<Ink> inks = HeatMap.inks();
+            for (int i = 0; i < inks.size(); i++) {
+                s.fill(x, y, size * 2.4, size * 0.8, inks.get(i), 1, "");
+                s.frame(x, y, size * 2.4, size * 0.8, 0.15, false, Ink.INK, "");
+                x += size * 2.4;
+                String end = i < HeatMap.ENDS.size() ? Units.format(HeatMap.ENDS.get(i)) : "°C";
+                s.text(x, y - size, size * 0.85, Align.CENTRE, false, Ink.SOFT, end, "");
+            }
+            s.fitted(
+                    extent[0] - column + letter * 0.4,
+                    extent[1] - below * letter + letter * 0.3,
+                    size,
+                    extent[2] - extent[0] + 2 * column - letter,
+                    Align.LEFT,
+                    false,
+                    Ink.INK,
+                    shell.name() + ": " + heat.line(shell),
+                    "");
         }
 
         /** Which way a lifted part goes back. */

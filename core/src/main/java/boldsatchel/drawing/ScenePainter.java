@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Puts a scene down as seen from somewhere: what is nearer covers what is further, sides are shaded by where they look and how far off they are. */
 final class ScenePainter {
@@ -33,6 +34,7 @@ final class ScenePainter {
     private final Names names;
     private final Viewpoint from;
     private final boolean aside;
+    private final Function<Scene.Thing, Optional<Ink>> tints;
     private double nearest = Double.NEGATIVE_INFINITY;
     private double furthest = Double.POSITIVE_INFINITY;
 
@@ -42,10 +44,20 @@ final class ScenePainter {
      * @param aside whether sides are told apart by their shade, as they are where several of a thing are seen
      */
     ScenePainter(Sketch s, Names names, Viewpoint from, boolean aside) {
+        this(s, names, from, aside, thing -> Optional.empty());
+    }
+
+    /**
+     * A painter with tints of its own.
+     *
+     * @param tints what a thing is tinted with instead of what its family is; it has no hatch then, and nothing is drawn on it but lines
+     */
+    ScenePainter(Sketch s, Names names, Viewpoint from, boolean aside, Function<Scene.Thing, Optional<Ink>> tints) {
         this.s = s;
         this.names = names;
         this.from = from;
         this.aside = aside;
+        this.tints = tints;
     }
 
     /** What is painted in which order. */
@@ -104,7 +116,9 @@ final class ScenePainter {
 
     private void side(Scene.Thing thing, Side side, boolean isCut) {
         List<Point> points = points(side.corners());
-        Ink tint = thing.part().map(p -> FamilyStyle.of(p.family()).tint()).orElse(Ink.WALL);
+        Optional<Ink> own = tints.apply(thing);
+        Ink tint = own.orElseGet(
+                () -> thing.part().map(p -> FamilyStyle.of(p.family()).tint()).orElse(Ink.WALL));
         s.polygon(points, tint, 1, thing.subject());
         names.paint(thing.subject(), points);
         double shade = isCut ? 0 : shade(side);
@@ -115,7 +129,7 @@ final class ScenePainter {
             double degrees =
                     thing.part().map(p -> FamilyStyle.of(p.family()).degrees()).orElse(45.0);
             s.hatch(points, degrees, CUT_HATCH_MM, DECAL_PEN, Ink.SOFT, thing.subject());
-        } else if (thing.decals().isEmpty()) {
+        } else if (thing.decals().isEmpty() && own.isEmpty()) {
             thing.part().ifPresent(p -> hatch(p, points));
         }
     }
@@ -148,6 +162,9 @@ final class ScenePainter {
         List<Vec> corners =
                 decal.points().stream().map(v -> thing.pose().apply(v)).toList();
         if (decal.fill()) {
+            if (tints.apply(thing).isPresent()) {
+                return;
+            }
             s.polygon(points(corners), decal.ink(), decal.opacity(), thing.subject());
         } else {
             List<Vec> path = new ArrayList<>(corners);

@@ -27,15 +27,18 @@ public record HeatPlace(Kind kind, String subject, Optional<Face> wall) {
     /** All about the machine. */
     static final HeatPlace SURROUNDINGS = new HeatPlace(Kind.SURROUNDINGS, "", Optional.empty());
 
-    static HeatPlace part(String id) {
+    /** A part by its id. */
+    public static HeatPlace part(String id) {
         return new HeatPlace(Kind.PART, id, Optional.empty());
     }
 
-    static HeatPlace air(String tray) {
+    /** The air in a tray by its id. */
+    public static HeatPlace air(String tray) {
         return new HeatPlace(Kind.AIR, tray, Optional.empty());
     }
 
-    static HeatPlace wall(String tray, Face face) {
+    /** A wall of a tray by its id. */
+    public static HeatPlace wall(String tray, Face face) {
         return new HeatPlace(Kind.WALL, tray, Optional.of(face));
     }
 }

@@ -114,6 +114,11 @@ public record HeatResult(
             double meanC,
             double limitC,
             double heatW) {
+        /** Where it is. */
+        public HeatPlace place() {
+            return new HeatPlace(kind == Kind.PART ? HeatPlace.Kind.PART : HeatPlace.Kind.WALL, subject, wall);
+        }
+
         /** Distance to the limit, K. */
         public double marginK() {
             return limitC - celsius;

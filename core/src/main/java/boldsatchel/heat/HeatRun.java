@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param spots what is watched, parts, air and walls
  * @param moments on the way, in the order of time, at least the first and the last
  * @param events what happens, each for the first time
- * @param end what ends it; absent where it was followed no further
+ * @param end what ends it; absent where it repeats itself, or was followed no further
  * @param work share of what is asked of the boards that they do over all of it, 0 to 1
  * @param heat where the heat of the whole run went
  */
@@ -71,7 +71,7 @@ public record HeatRun(
         /** A spot is at the most it may reach. */
         LIMIT("reaches its limit"),
         /** Cells are as warm as they age fast, and may not be charged. */
-        CELLS_WARM("is as warm as cells age fast at"),
+        CELLS_WARM("is so warm that cells age fast and may not be charged"),
         /** A board slows down. */
         SLOWS("slows down to stay below its limit"),
         /** The run ends. */
@@ -113,9 +113,11 @@ public record HeatRun(
      *
      * @param fit where the parts lie
      * @param points what warms them
+     * @param pluggedIn whether all supplies are plugged in and chargers charge, as when half full, for ever
      */
-    public static Optional<HeatRun> of(Build build, FitResult fit, Points points, UseProfile profile) {
-        return Outing.of(build, fit, points).map(outing -> outing.run(profile));
+    public static Optional<HeatRun> of(
+            Build build, FitResult fit, Points points, UseProfile profile, boolean pluggedIn) {
+        return Outing.of(build, fit, points, pluggedIn).map(outing -> outing.run(profile));
     }
 
     /** How long it takes, h. */

@@ -38,12 +38,16 @@ final class Outing {
     /** A board that slows down is held at its limit to this, K. */
     private static final double HELD_K = 0.02;
 
+    /** A cycle without end that changes no more than this has settled, K. */
+    private static final double SETTLED_K = 0.05;
+
     private static final int MOST_TRIES = 6;
     private static final int MOST_GUESSES = 40;
     /** A board this far below its limit is not slowed down yet, K. */
     private static final double BELOW_K = 0.05;
 
     private final Build build;
+    private final boolean plugged;
     private final Map<Boolean, HeatModel> models = new HashMap<>();
     /** Nodes of the boards that slow down, and the most they may reach. */
     private final Map<Integer, Double> boards = new HashMap<>();
@@ -54,8 +58,9 @@ final class Outing {
     /** The node of each spot that is not watched: the air. */
     private final List<Integer> airs = new ArrayList<>();
 
-    private Outing(Build build, FitResult fit, Set<String> warm) {
+    private Outing(Build build, FitResult fit, Set<String> warm, boolean plugged) {
         this.build = build;
+        this.plugged = plugged;
         boolean closes = build.casing().lid().isPresent();
         for (boolean closed : closes ? new boolean[] {false, true} : new boolean[] {false}) {
             models.put(closed, new HeatModel(build, fit.placed(), warm, closed));
@@ -87,14 +92,18 @@ final class Outing {
     }
 
     /** Of a build; nothing without a case, or without a source of power. */
-    static Optional<Outing> of(Build build, FitResult fit, Points points) {
-        if (build.casing().shells().isEmpty() || !new Running(build).hasSource()) {
+    static Optional<Outing> of(Build build, FitResult fit, Points points, boolean plugged) {
+        if (build.casing().shells().isEmpty() || !running(build, plugged).hasSource()) {
             return Optional.empty();
         }
         Set<String> warm = new HashSet<>();
         points.warmths()
                 .forEach(w -> w.steps().forEach(s -> warm.addAll(s.byPart().keySet())));
-        return Optional.of(new Outing(build, fit, warm));
+        return Optional.of(new Outing(build, fit, warm, plugged));
+    }
+
+    private static Running running(Build build, boolean plugged) {
+        return plugged ? Running.plugged(build) : Running.full(build);
     }
 
     private HeatModel model(boolean closed) {
@@ -117,7 +126,7 @@ final class Outing {
 
     /** How much of a profile's warmest step can go on for ever. */
     Sustained sustained(UseProfile profile) {
-        Running running = new Running(build);
+        Running running = running(build, plugged);
         UseProfile.Step step = profile.steps().stream()
                 .max(Comparator.comparingDouble(s -> running.at(Demand.of(s)).heatW()))
                 .orElseThrow();
@@ -207,7 +216,7 @@ final class Outing {
     /** One run. */
     private final class Run {
         private final UseProfile profile;
-        private final Running running = new Running(build);
+        private final Running running = running(build, plugged);
         private final Warming warming;
         private final double[] start;
         private final List<HeatRun.Moment> moments = new ArrayList<>();
@@ -238,8 +247,13 @@ final class Outing {
             looks(profile.steps().getFirst());
             tell(0, busy);
             while (end.isEmpty() && goesOn()) {
+                double[] before = warming.celsius();
+                double level = running.level();
                 for (int k = 0; k < profile.steps().size() && end.isEmpty() && goesOn(); k++) {
                     step(k, profile.steps().get(k));
+                }
+                if (!(running.level() < level) && settled(before)) {
+                    break;
                 }
             }
             double storedJ = 0;
@@ -255,6 +269,16 @@ final class Outing {
                     end,
                     seconds > 0 ? worked / seconds : work,
                     new HeatRun.Balance(warming.putInJ(), storedJ, warming.givenOffJ()));
+        }
+
+        /** Whether a cycle ends as it began. */
+        private boolean settled(double[] before) {
+            for (int i = 1; i < before.length; i++) {
+                if (Math.abs(warming.celsius()[i] - before[i]) > SETTLED_K) {
+                    return false;
+                }
+            }
+            return true;
         }
 
         private boolean goesOn() {

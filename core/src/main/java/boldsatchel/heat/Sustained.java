@@ -34,9 +34,11 @@ public record Sustained(
      *
      * @param fit where the parts lie
      * @param points what warms them
+     * @param pluggedIn whether all supplies are plugged in and chargers charge, as when half full, for ever
      */
-    public static Optional<Sustained> of(Build build, FitResult fit, Points points, UseProfile profile) {
-        return Outing.of(build, fit, points).map(outing -> outing.sustained(profile));
+    public static Optional<Sustained> of(
+            Build build, FitResult fit, Points points, UseProfile profile, boolean pluggedIn) {
+        return Outing.of(build, fit, points, pluggedIn).map(outing -> outing.sustained(profile));
     }
 
     /** Pictures a second that can go on for ever, where the step runs a program that draws them. */

@@ -181,7 +181,7 @@ record LinksTelling(Build build, LinksResult links, Lazy<LinkPlanner.Proposal> p
 
     private static String minutes(double mbS) {
         double seconds = Copies.Copy.seconds(mbS);
-        return seconds < 90 ? Units.format(seconds, 0, "s") : Units.format(seconds / 60, 0, "min");
+        return Units.duration(seconds / 3600);
     }
 
     private Optional<Bus> bus(Noted f) {

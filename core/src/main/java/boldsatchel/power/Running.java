@@ -20,6 +20,7 @@ public final class Running {
     private static final double STEP_K = 1;
 
     private final Build build;
+    private final boolean plugged;
     private final Map<String, Rung> rungs = new HashMap<>();
     private final List<Chain> chains = new ArrayList<>();
     private CellTemperatures cells;
@@ -94,14 +95,30 @@ public final class Running {
         }
     }
 
-    /** The chains of a build, all full, with cells as warm as they begin. */
-    public Running(Build build) {
+    private Running(Build build, boolean plugged) {
         this.build = build;
+        this.plugged = plugged;
         this.cells = CellTemperatures.begin(build);
         build.rungs().forEach(r -> rungs.put(r.id(), r));
         for (Rung root : build.wiring().chain()) {
-            Network.of(build, root, Reading.NOMINAL, cells).ifPresent(n -> chains.add(new Chain(root, n)));
+            network(root).ifPresent(n -> chains.add(new Chain(root, n)));
         }
+    }
+
+    /** The chains of a build, all full, with cells as warm as they begin. */
+    public static Running full(Build build) {
+        return new Running(build, false);
+    }
+
+    /** The chains of a build with everything plugged in: what charges goes on charging as when half full, for ever. */
+    public static Running plugged(Build build) {
+        return new Running(build, true);
+    }
+
+    private Optional<Network> network(Rung root) {
+        return plugged
+                ? Network.plugged(build, root, Reading.NOMINAL)
+                : Network.of(build, root, Reading.NOMINAL, cells);
     }
 
     /** Whether something gives anything. */
@@ -115,15 +132,16 @@ public final class Running {
      * @return whether that changes what goes on
      */
     public boolean warmed(CellTemperatures now) {
-        boolean same = build.parts().list().stream()
-                .filter(Part::isSource)
-                .allMatch(p -> Math.abs(now.of(p.id()) - cells.of(p.id())) < STEP_K);
+        boolean same = plugged
+                || build.parts().list().stream()
+                        .filter(Part::isSource)
+                        .allMatch(p -> Math.abs(now.of(p.id()) - cells.of(p.id())) < STEP_K);
         if (same) {
             return false;
         }
         cells = now;
         for (Chain chain : chains) {
-            chain.network = Network.of(build, chain.root, Reading.NOMINAL, now).orElseThrow();
+            chain.network = network(chain.root).orElseThrow();
         }
         return true;
     }
@@ -172,7 +190,7 @@ public final class Running {
         }
     }
 
-    /** Charge left in all sources that are not taken out, their mean, 0 to 1; not a number without a source. */
+    /** Charge left in all sources that are not taken out, their mean, 0 to 1; not a number without a source, or plugged in. */
     public double level() {
         double sum = 0;
         int sources = 0;
@@ -182,6 +200,6 @@ public final class Running {
                 sources++;
             }
         }
-        return sources == 0 ? Double.NaN : sum / sources;
+        return sources == 0 || plugged ? Double.NaN : sum / sources;
     }
 }

@@ -147,6 +147,14 @@ public final class Units {
         return withUnit(rounded(value, decimals).toPlainString().replace('-', '−'), unit);
     }
 
+    /** A time as people say it: seconds, minutes or hours, whichever are few. */
+    public static String duration(double hours) {
+        double minutes = hours * 60;
+        return minutes < 1.5
+                ? format(minutes * 60, 0, "s")
+                : minutes < 90 ? format(minutes, 0, "min") : format(hours, 1, "h");
+    }
+
     private static String withUnit(String number, String unit) {
         return unit.isEmpty() ? number : unit.equals("°") ? number + "°" : number + " " + unit;
     }

@@ -102,7 +102,16 @@ public class SceneTest {
 
     private static Set<String> subjects(Evaluation evaluation, PackView view, Set<String> hidden) {
         PackDrawings.Look look = new PackDrawings.Look(
-                view, "slab", Posture.CLOSED, OptionalDouble.empty(), "", false, hidden, Optional.empty(), false);
+                view,
+                "slab",
+                Posture.CLOSED,
+                OptionalDouble.empty(),
+                "",
+                false,
+                hidden,
+                Optional.empty(),
+                false,
+                Optional.empty());
         return PackDrawings.scene(evaluation, look).things().stream()
                 .map(Scene.Thing::subject)
                 .collect(Collectors.toSet());

@@ -90,7 +90,8 @@ public final class ChangeTest {
                 true,
                 Set.of(),
                 Optional.of(demo),
-                false);
+                false,
+                Optional.empty());
         List<Mark> marks = PackDrawings.of(Evaluator.evaluate(now), look)
                 .in(Room.window(900, 600))
                 .marks();

@@ -62,6 +62,9 @@ final class Shots {
     private record Shot(String file, String demo, String stage, boolean dark, Consumer<App> prepare) {}
 
     private static final List<Shot> MANUAL = List.of(
+            new Shot("zz.png", "cave-survey", "Cool", false, a -> {}),
+            new Shot("zz3.png", "cave-survey", "Cool", false, a -> press(a, "#tab-what-would-help")),
+            new Shot("zz2.png", "orchard-ledger", "Cool", true, a -> press(a, "#tab-way-of-the-heat")),
             new Shot("start.png", "cave-survey", "Pack", false, Shots::begin),
             new Shot(
                     "brief.png",

@@ -70,6 +70,7 @@ public class ArchitectureTest {
             "boldsatchel.desktop.bench",
             "boldsatchel.desktop.pack",
             "boldsatchel.desktop.arrange",
+            "boldsatchel.desktop.cool",
             "boldsatchel.desktop.book",
             "boldsatchel.desktop.frame",
             "boldsatchel.desktop");

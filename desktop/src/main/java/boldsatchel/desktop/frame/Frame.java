@@ -6,6 +6,7 @@ import boldsatchel.desktop.bench.BenchStage;
 import boldsatchel.desktop.book.BookStage;
 import boldsatchel.desktop.brief.BriefStage;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.cool.CoolStage;
 import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
@@ -92,6 +93,7 @@ public final class Frame extends StackPane {
                 bench,
                 pack,
                 new ArrangeStage(desk),
+                new CoolStage(desk),
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);
         this.sheet = new StartSheet(desk, new Ways());

@@ -1,5 +1,6 @@
 package boldsatchel.desktop.pack;
 
+import boldsatchel.desktop.controls.ViewPane;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.drawing.CableLines;
 import boldsatchel.drawing.PackView;

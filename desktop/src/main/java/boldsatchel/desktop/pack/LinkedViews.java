@@ -1,6 +1,7 @@
 package boldsatchel.desktop.pack;
 
 import boldsatchel.desktop.controls.DrawingView;
+import boldsatchel.desktop.controls.ViewPane;
 import boldsatchel.geometry.Flat;
 import java.util.List;
 import javafx.scene.input.MouseEvent;

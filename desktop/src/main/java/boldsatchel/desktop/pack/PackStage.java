@@ -3,6 +3,7 @@ package boldsatchel.desktop.pack;
 import boldsatchel.cables.CablesResult;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.controls.ViewPane;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
@@ -246,7 +247,8 @@ public final class PackStage implements WorkStage {
                 pane == first,
                 more.hidden(),
                 compare.against(),
-                more.grid());
+                more.grid(),
+                Optional.empty());
     }
 
     private void show(Asked.Pictures pictures) {

@@ -1,6 +1,5 @@
-package boldsatchel.desktop.pack;
+package boldsatchel.desktop.controls;
 
-import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.PackView;
 import boldsatchel.drawing.Room;
@@ -16,7 +15,7 @@ import javafx.scene.shape.Rectangle;
  * One view of the case with the choice of what it shows. The wheel moves the cut of a section, with Ctrl it comes nearer or goes away; drawn by its
  * ground the picture moves in its frame.
  */
-final class ViewPane extends Region {
+public final class ViewPane extends Region {
 
     private static final double MOST_ZOOM = 8;
     private static final double CUT_STEP = 0.03;
@@ -29,7 +28,14 @@ final class ViewPane extends Region {
     private double zoom = 1;
     private Point2D shift = Point2D.ZERO;
 
-    ViewPane(ComboBox<PackView> choice, PackView first, Runnable changed) {
+    /**
+     * A pane.
+     *
+     * @param choice of the ways to look; is filled
+     * @param first way to look
+     * @param changed when it has to be drawn anew
+     */
+    public ViewPane(ComboBox<PackView> choice, PackView first, Runnable changed) {
         this.choice = choice;
         this.changed = changed;
         choice.getItems().setAll(PackView.values());
@@ -58,42 +64,46 @@ final class ViewPane extends Region {
         drawing.setId(view().name().toLowerCase(Locale.ROOT));
     }
 
-    PackView view() {
+    /** The way to look that is chosen. */
+    public PackView view() {
         return choice.getValue();
     }
 
-    OptionalDouble depth() {
+    /** Where a section is cut, if it was said. */
+    public OptionalDouble depth() {
         return depth;
     }
 
-    DrawingView drawing() {
+    /** The picture. */
+    public DrawingView drawing() {
         return drawing;
     }
 
     /** The room its picture has, as near as it is looked at. */
-    Room room() {
+    public Room room() {
         return Room.window(getWidth() * zoom, getHeight() * zoom);
     }
 
-    void show(Drawing shown, boolean dark) {
+    /** Shows a picture made for its room. */
+    public void show(Drawing shown, boolean dark) {
         drawing.show(shown, dark);
         requestLayout();
     }
 
     /** Whether all of the picture is shown. */
-    boolean isFitted() {
+    public boolean isFitted() {
         return zoom == 1;
     }
 
     /** As large as the pane. */
-    void fit() {
+    public void fit() {
         zoom = 1;
         shift = Point2D.ZERO;
         requestLayout();
     }
 
     /** Comes so near that a box of the drawn frame fills much of the pane. */
-    void near(double x, double y, double width, double height) {
+    public void near(double x, double y, double width, double height) {
         double wanted = 0.6 * Math.min(getWidth() / Math.max(1, width), getHeight() / Math.max(1, height));
         double now = drawing.scale();
         zoom = Math.clamp(zoom * wanted / Math.max(1e-6, now), 1, MOST_ZOOM);
@@ -106,7 +116,7 @@ final class ViewPane extends Region {
     }
 
     /** Moves the picture in its frame. */
-    void pan(Point2D by) {
+    public void pan(Point2D by) {
         shift = shift.add(by);
         requestLayout();
     }
@@ -125,7 +135,7 @@ final class ViewPane extends Region {
     }
 
     /** Moves the cut, as a share of the way through; before the first wall it is where it usually is. */
-    void deeper(double by) {
+    public void deeper(double by) {
         double now = depth.orElse(0) + by;
         depth = now <= 0 ? OptionalDouble.empty() : OptionalDouble.of(Math.min(0.99, now));
         changed.run();

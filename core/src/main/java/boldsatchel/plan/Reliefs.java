@@ -1,0 +1,421 @@
+package boldsatchel.plan;
+
+import boldsatchel.edit.CaseEdits;
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
+import boldsatchel.heat.HeatResult;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Cooling;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.HeatPath;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
+import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
+import boldsatchel.quantity.Units;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+
+/** What would keep a machine cooler: each way that is known is tried with all engines, and what helps is ranked. */
+public final class Reliefs {
+
+    /** Less is no help, K. */
+    private static final double LEAST_K = 0.3;
+    /** Pads bridge no more than this, mm. */
+    private static final double PAD_MOST_MM = 6;
+    /** Usual pads of silicone with filler, W/(m·K); a guess. */
+    private static final double PAD_WMK = 3;
+    /** Of a pad for its two contacts, m²·K/W; a guess. */
+    private static final double CONTACT = 5e-5;
+
+    private static final double SHEET_MM = 1;
+    private static final double ALUMINIUM_KGM3 = 2700;
+    /** Share of a wall that a sheet can well cover. */
+    private static final double SHEET_SHARE = 0.5;
+    /** A fan stands off wall and floor by that, mm. */
+    private static final double FAN_OFF_MM = 1;
+
+    private static final double FAN_STEP_MM = 8;
+    /** Spots that are nearest to their limits are helped. */
+    private static final int MOST_SPOTS = 3;
+
+    private static final List<Face> UPRIGHT = List.of(Face.BACK, Face.FRONT, Face.LEFT, Face.RIGHT);
+
+    private final Build build;
+    private final Evaluation now;
+    private final FitResult fit;
+    private final List<Part> shelf;
+    private final BooleanSupplier stop;
+    private final Evaluator evaluator = new Evaluator();
+    private final List<Relief> found = new ArrayList<>();
+
+    private Reliefs(Evaluation now, List<Part> shelf, BooleanSupplier stop) {
+        this.build = now.build();
+        this.now = now;
+        this.fit = now.of(FitResult.class);
+        this.shelf = shelf;
+        this.stop = stop;
+    }
+
+    /**
+     * What helps, the most helpful first; each is worked out by itself.
+     *
+     * @param shelf parts that could be added
+     * @param stop whether to give up and tell what was found until then
+     */
+    public static List<Relief> of(Evaluation now, List<Part> shelf, BooleanSupplier stop) {
+        Reliefs reliefs = new Reliefs(now, shelf, stop);
+        // Where ways are listed: a new way is one method and one line here.
+        List<Consumer<Shell>> inTray = List.of(reliefs::twoVents, reliefs::largerVents, reliefs::fans, reliefs::metal);
+        List<Consumer<Placed>> atPart = List.of(reliefs::pads, reliefs::sheets, reliefs::lessPower, reliefs::swaps);
+        for (Shell tray : reliefs.build.casing().shells()) {
+            inTray.forEach(way -> way.accept(tray));
+        }
+        for (Placed hot : reliefs.hot()) {
+            atPart.forEach(way -> way.accept(hot));
+        }
+        reliefs.found.sort(Comparator.comparingDouble((Relief r) -> -r.marginK()));
+        return List.copyOf(reliefs.found);
+    }
+
+    /** The two vents that do most in a tray, whether they help or not; nothing where its walls cannot be cut. */
+    static Optional<Relief> vents(Evaluation now, Shell tray) {
+        return new Reliefs(now, List.of(), () -> false).bestVents(tray);
+    }
+
+    /** The parts with the least margin. */
+    private List<Placed> hot() {
+        List<Placed> hot = new ArrayList<>();
+        Set<String> seen = new HashSet<>();
+        now.of(HeatResult.class).worst().stream()
+                .filter(at -> at.spot().kind() == HeatResult.Kind.PART
+                        && Double.isFinite(at.spot().limitC()))
+                .sorted(Comparator.comparingDouble(at -> at.spot().marginK()))
+                .filter(at -> seen.add(at.spot().subject()))
+                .flatMap(at -> fit.placed().stream()
+                        .filter(p -> p.id().equals(at.spot().subject())))
+                .limit(MOST_SPOTS)
+                .forEach(hot::add);
+        return hot;
+    }
+
+    /** Works an edit out, and keeps it where it helps; returns how far the least limit is then. */
+    private Optional<Relief> tried(String words, Edit edit, String... price) {
+        if (stop.getAsBoolean()) {
+            return Optional.empty();
+        }
+        Build then = edit.change().apply(build);
+        return then.equals(build)
+                ? Optional.empty()
+                : Optional.of(Relief.of(words, edit, now, evaluator.judge(then), List.of(price)));
+    }
+
+    private void keep(Optional<Relief> relief) {
+        relief.filter(r -> r.gainK() > LEAST_K).ifPresent(found::add);
+    }
+
+    private static Optional<Relief> better(Optional<Relief> one, Optional<Relief> other) {
+        return one.isEmpty()
+                        || other.filter(o -> o.marginK() > one.get().marginK()).isPresent()
+                ? other
+                : one;
+    }
+
+    private static final String LETS_WATER_IN = "lets water and dust in";
+
+    private String[] opened(Shell tray) {
+        return tray.vents().isEmpty() ? new String[] {LETS_WATER_IN} : new String[0];
+    }
+
+    /** Slots low in one wall and high in another; those that are best. */
+    private void twoVents(Shell tray) {
+        keep(bestVents(tray));
+    }
+
+    private Optional<Relief> bestVents(Shell tray) {
+        Optional<Relief> best = Optional.empty();
+        for (Face low : UPRIGHT) {
+            for (Face high : UPRIGHT) {
+                if (low != high) {
+                    best = better(best, vents(tray, low, high));
+                }
+            }
+        }
+        return best;
+    }
+
+    private Optional<Relief> vents(Shell tray, Face low, Face high) {
+        List<Vent> both = new ArrayList<>(tray.vents());
+        both.add(Vent.usual("air in", low, tray.cavity(), false, Vent.Kind.SLOTS));
+        both.add(Vent.usual("air out", high, tray.cavity(), true, Vent.Kind.GRILLE));
+        return tried(
+                "Cut two vents into " + tray.name() + ": low in the " + low.words() + " wall, high in the "
+                        + high.words() + " wall",
+                CaseEdits.vents("cut two vents into " + tray.name(), tray, both),
+                opened(tray));
+    }
+
+    /** All its vents half as long again, as far as the wall goes. */
+    private void largerVents(Shell tray) {
+        if (tray.vents().isEmpty()) {
+            return;
+        }
+        List<Vent> larger =
+                tray.vents().stream().map(v -> v.with(longer(v, tray.cavity()))).toList();
+        keep(tried(
+                "Make the vents of " + tray.name() + " half as long again",
+                CaseEdits.vents("make the vents of " + tray.name() + " longer", tray, larger)));
+    }
+
+    private static Box longer(Vent vent, Box inside) {
+        Box b = vent.box();
+        int along = vent.wall().axis() == 0 ? 1 : 0;
+        double wide = Math.min(b.size(along) * 1.5, inside.size(along) * 0.9);
+        double from = Math.clamp(
+                b.centre().along(along) - wide / 2, 0.05 * inside.size(along), 0.95 * inside.size(along) - wide);
+        return along == 0
+                ? new Box(from, b.y(), b.z(), wide, b.dy(), b.dz())
+                : new Box(b.x(), from, b.z(), b.dx(), wide, b.dz());
+    }
+
+    /** Each fan of the shelf at the wall where it does most, with a vent before it and one across. */
+    private void fans(Shell tray) {
+        boolean has = fit.placed().stream()
+                .anyMatch(p -> p.shell().id().equals(tray.id())
+                        && p.part().facet(Facet.MovesAir.class).isPresent());
+        if (has || build.casing().isLid(tray)) {
+            return;
+        }
+        for (Part fan : shelf) {
+            if (fan.facet(Facet.MovesAir.class).isPresent()) {
+                Optional<Relief> best = Optional.empty();
+                for (Face wall : UPRIGHT) {
+                    best = better(best, fan(tray, fan, wall));
+                }
+                keep(best);
+            }
+        }
+    }
+
+    private Optional<Relief> fan(Shell tray, Part fan, Face wall) {
+        for (Orientation way : List.of(Orientation.AS_DRAWN, new Orientation(wall, 0))) {
+            Optional<Placement> place = before(tray, fan, wall, way);
+            if (place.isPresent()) {
+                Edit edit = new Edit(
+                        "add " + fan.name() + " to " + tray.name(), b -> withFan(b, tray, fan, wall, place.get()));
+                List<String> price = new ArrayList<>(List.of(opened(tray)));
+                fan.facet(Facet.MovesAir.class)
+                        .flatMap(Facet.MovesAir::noiseDb)
+                        .ifPresent(db -> price.add(Units.format(db.value(), 0, "dB") + " at 1 m"));
+                price.add("has to be fed");
+                return tried(
+                        "Add " + fan.name() + " at the " + wall.words() + " wall, with a vent before it and one across",
+                        edit,
+                        price.toArray(String[]::new));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The first place along a wall where a fan is in nothing's way. */
+    private Optional<Placement> before(Shell tray, Part fan, Face wall, Orientation way) {
+        Box inside = tray.cavity();
+        Box size = way.turn(fan.body().bounds());
+        int along = 1 - wall.axis();
+        double gap = Math.max(FAN_OFF_MM, build.brief().limits().gapMm());
+        if (size.dz() + 2 * gap > inside.dz() || size.size(wall.axis()) + gap > inside.size(wall.axis())) {
+            return Optional.empty();
+        }
+        double at = wall.sign() > 0 ? inside.size(wall.axis()) - size.size(wall.axis()) - FAN_OFF_MM : FAN_OFF_MM;
+        for (double u = gap; u + size.size(along) + gap <= inside.size(along); u += FAN_STEP_MM) {
+            Vec corner = along == 0 ? new Vec(u, at, gap) : new Vec(at, u, gap);
+            Placement place = new Placement(fan.id(), tray.id(), corner, way, Set.of());
+            Box bounds = Placed.of(fan, place, tray).bounds();
+            boolean free = fit.placed().stream()
+                    .filter(p -> p.shell().id().equals(tray.id()))
+                    .noneMatch(p -> p.bounds().signedDistance(bounds) < gap);
+            if (free) {
+                return Optional.of(place);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Build withFan(Build b, Shell tray, Part fan, Face wall, Placement place) {
+        Part own = fan.withId(b.freeId(fan.id()));
+        Placement at = new Placement(own.id(), place.shell(), place.at(), place.orientation(), Set.of());
+        Box bounds = Placed.of(own, at, tray).bounds();
+        List<Vent> vents = new ArrayList<>(tray.vents());
+        vents.add(new Vent("before the fan", wall, flat(bounds, wall, tray.cavity()), Vent.Kind.GRILLE, 0));
+        vents.add(Vent.usual("air in", Face.of(wall.axis(), -wall.sign()), tray.cavity(), false, Vent.Kind.SLOTS));
+        return CaseEdits.vents("", tray, vents)
+                .change()
+                .apply(b.with(b.parts().and(own)).with(at));
+    }
+
+    /** The shadow of a box on a wall. */
+    private static Box flat(Box b, Face wall, Box inside) {
+        double end = inside.end(wall);
+        return wall.axis() == 0
+                ? new Box(end, b.y(), b.z(), 0, b.dy(), b.dz())
+                : new Box(b.x(), end, b.z(), b.dx(), 0, b.dz());
+    }
+
+    /** Painted aluminium in place of what conducts little. */
+    private void metal(Shell tray) {
+        if (!tray.substance().metal() && tray.making() != Shell.Making.FOUND) {
+            String words = "make " + tray.name() + " of painted aluminium";
+            keep(tried(
+                    "Make " + tray.name() + " of painted aluminium",
+                    Edits.casing(
+                            words,
+                            c -> c.shell(tray.id())
+                                    .map(s -> c.withShell(s.withMaterial(Material.ALUMINIUM_PAINTED)))
+                                    .orElse(c)),
+                    "shields radio"));
+        }
+    }
+
+    /** A pad to each wall that is near. */
+    private void pads(Placed hot) {
+        for (Face wall : Face.ALL) {
+            double gap = gap(hot, wall);
+            double area = hot.bounds().area(wall) * 1e-6;
+            if (gap <= PAD_MOST_MM && path(hot.id(), wall).isEmpty()) {
+                double ohms = (Math.max(0.5, gap) * 1e-3 / PAD_WMK + CONTACT) / area;
+                keep(tried(
+                        "Put a pad " + Units.format(Math.max(0.5, gap), 1, "mm") + " thick between "
+                                + hot.part().name() + " and the " + wall.words() + " wall",
+                        led(hot.part(), new HeatPath(hot.id(), wall, Figure.guess(ohms), "pad"))));
+            }
+        }
+    }
+
+    /** A pad and a sheet of aluminium behind it along a wall. */
+    private void sheets(Placed hot) {
+        for (Face wall : Face.ALL) {
+            double gap = gap(hot, wall);
+            Box inside = hot.shell().cavity();
+            double sheet = inside.area(wall) * SHEET_SHARE;
+            if (gap <= PAD_MOST_MM
+                    && gap >= SHEET_MM
+                    && sheet > hot.bounds().area(wall)
+                    && path(hot.id(), wall).isEmpty()) {
+                double area = hot.bounds().area(wall) * 1e-6;
+                double ohms = (Math.max(0.5, gap - SHEET_MM) * 1e-3 / PAD_WMK + CONTACT) / area;
+                keep(tried(
+                        "Lead the heat of " + hot.part().name() + " to a sheet of aluminium, "
+                                + Units.format(sheet / 100, 0, "cm²") + " of 1 mm, on the " + wall.words() + " wall",
+                        led(
+                                hot.part(),
+                                new HeatPath(
+                                        hot.id(),
+                                        wall,
+                                        Figure.guess(ohms),
+                                        "pad and sheet of aluminium",
+                                        Optional.of(sheet))),
+                        "+" + Units.format(sheet * SHEET_MM * ALUMINIUM_KGM3 * 1e-6, 0, "g")
+                                + " of sheet, not counted"));
+            }
+        }
+    }
+
+    private double gap(Placed hot, Face wall) {
+        return Math.abs(hot.shell().cavity().end(wall) - hot.bounds().end(wall));
+    }
+
+    private Optional<HeatPath> path(String part, Face wall) {
+        return build.cooling().heatPaths().stream()
+                .filter(p -> p.part().equals(part) && p.wall() == wall)
+                .findFirst();
+    }
+
+    private static Edit led(Part part, HeatPath path) {
+        return new Edit(
+                "lead the heat of " + part.name() + " to the " + path.wall().words() + " wall", b -> {
+                    List<HeatPath> paths = new ArrayList<>(b.cooling().heatPaths());
+                    paths.add(path);
+                    return b.with(new Cooling(paths));
+                });
+    }
+
+    /** A lower limit of what it draws when it works, such that all is as far from its limits as the brief wants. */
+    private void lessPower(Placed hot) {
+        Optional<Facet.DrawsPower> draws = hot.part().facet(Facet.DrawsPower.class);
+        if (draws.isEmpty() || !hot.part().family().computes()) {
+            return;
+        }
+        double idle = draws.get().idleW().value();
+        double busy = draws.get().busyW().value();
+        Optional<Relief> least = limited(hot.part(), draws.get(), idle);
+        if (busy <= idle || least.isEmpty()) {
+            return;
+        }
+        double wanted = build.brief().limits().heatMarginK();
+        double atBusy = Relief.margin(now);
+        double share =
+                Math.clamp((least.get().marginK() - wanted) / (least.get().marginK() - atBusy), 0.1, 1);
+        double watts = Math.floor((idle + share * (busy - idle)) * 10) / 10;
+        if (watts < busy) {
+            keep(limited(hot.part(), draws.get(), watts));
+        }
+    }
+
+    private Optional<Relief> limited(Part board, Facet.DrawsPower draws, double watts) {
+        Facet.DrawsPower less = Form.of(Facet.DrawsPower.class).field("busyW").with(draws, Figure.planned(watts));
+        return tried(
+                "Set the power limit of " + board.name() + " to " + Units.format(watts, 1, "W")
+                        + " when it works, from " + Units.format(draws.busyW().value(), 1, "W"),
+                Edits.changePart("the power limit", board, p -> p.withFacet(less)),
+                "it works more slowly");
+    }
+
+    /** Each part that it can change places with. */
+    private void swaps(Placed hot) {
+        Optional<Relief> best = Optional.empty();
+        int before = FreeMove.trouble(build, fit);
+        for (Placed other : fit.placed()) {
+            if (!other.id().equals(hot.id())
+                    && other.shell().id().equals(hot.shell().id())
+                    && !other.placement().locked()
+                    && !hot.placement().locked()) {
+                Edit edit = swapped(hot, other);
+                Build then = edit.change().apply(build);
+                if (FreeMove.trouble(then, FitEngine.evaluate(then)) <= before) {
+                    best = better(
+                            best,
+                            tried(
+                                    "Let " + hot.part().name() + " and "
+                                            + other.part().name() + " change places",
+                                    edit));
+                }
+            }
+        }
+        keep(best);
+    }
+
+    private static Edit swapped(Placed one, Placed other) {
+        return new Edit(
+                "let " + one.part().name() + " and " + other.part().name() + " change places",
+                b -> b.with(one.placement().at(other.placement().at()))
+                        .with(other.placement().at(one.placement().at())));
+    }
+}
