@@ -53,6 +53,9 @@ public final class PackDrawings {
 
     private static final double BELOW = 3.2;
     private static final double LEGEND = 1.8;
+    /** Of the tints, beside the scale. */
+    private static final double TINTS = 2.6;
+
     private static final double BESIDE = 2.6;
 
     private PackDrawings() {}
@@ -314,7 +317,9 @@ public final class PackDrawings {
         Drawing drawn() {
             double wide = width() + 2 * column;
             double high = height() + (ABOVE + below) * letter;
-            Names names = new Names(wide, high - (look.legend() ? LEGEND * letter : 0));
+            Names names = new Names(
+                    wide,
+                    high - (look.legend() ? LEGEND * letter : 0) - (look.heat().isPresent() ? TINTS * letter : 0));
             boolean square = look.view().isSquare();
             table();
             look.heat().ifPresent(this::air);

@@ -241,15 +241,20 @@ public final class WaysDrawing {
                         + bar.place.wall().map(w -> w.words()).orElse("");
             case SURROUNDINGS -> "surroundings";
         };
+        String words = Units.format(bar.watts(), 1, "W") + "  " + name;
+        double room = NAMES - BAR - 2;
+        double wide = Math.min(room, words.length() * TEXT * Sketch.LETTER_WIDTH);
+        double y = bar.y + bar.high / 2 - TEXT * 0.35;
+        s.fill(bar.x + BAR + 0.6, y - TEXT * 0.25, wide + 1, TEXT * 1.2, Ink.PAPER, 0.7, bar.place.subject());
         s.fitted(
                 bar.x + BAR + 1.2,
-                bar.y + bar.high / 2 - TEXT * 0.35,
+                y,
                 TEXT,
-                NAMES - BAR - 2,
+                room,
                 Align.LEFT,
                 bar.place.kind() == HeatPlace.Kind.SURROUNDINGS,
                 Ink.INK,
-                Units.format(bar.watts(), 1, "W") + "  " + name,
+                words,
                 bar.place.subject());
     }
 

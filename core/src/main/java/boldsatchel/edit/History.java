@@ -54,6 +54,13 @@ public record History(List<Step> past, Build present, List<Step> future) {
         return new History(past, edit.change().apply(present), List.of());
     }
 
+    /** As if the last step had not been done. */
+    public History givenUp() {
+        return past.isEmpty()
+                ? this
+                : new History(past.subList(0, past.size() - 1), past.getLast().build(), List.of());
+    }
+
     /** What undo would undo. */
     public Optional<String> undoName() {
         return past.isEmpty() ? Optional.empty() : Optional.of(past.getLast().name());

@@ -1,6 +1,7 @@
 package boldsatchel.plan;
 
 import boldsatchel.edit.CaseEdits;
+import boldsatchel.edit.CoolEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitEngine;
@@ -12,9 +13,8 @@ import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Cooling;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.HeatPath;
+import boldsatchel.machine.Family;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
@@ -39,17 +39,8 @@ public final class Reliefs {
 
     /** Less is no help, K. */
     private static final double LEAST_K = 0.3;
-    /** Pads bridge no more than this, mm. */
-    private static final double PAD_MOST_MM = 6;
-    /** Usual pads of silicone with filler, W/(m·K); a guess. */
-    private static final double PAD_WMK = 3;
-    /** Of a pad for its two contacts, m²·K/W; a guess. */
-    private static final double CONTACT = 5e-5;
-
-    private static final double SHEET_MM = 1;
-    private static final double ALUMINIUM_KGM3 = 2700;
-    /** Share of a wall that a sheet can well cover. */
-    private static final double SHEET_SHARE = 0.5;
+    /** Density of aluminium, g/mm³. */
+    private static final double ALUMINIUM_GMM3 = 2.7e-3;
     /** A fan stands off wall and floor by that, mm. */
     private static final double FAN_OFF_MM = 1;
 
@@ -85,7 +76,8 @@ public final class Reliefs {
         Reliefs reliefs = new Reliefs(now, shelf, stop);
         // Where ways are listed: a new way is one method and one line here.
         List<Consumer<Shell>> inTray = List.of(reliefs::twoVents, reliefs::largerVents, reliefs::fans, reliefs::metal);
-        List<Consumer<Placed>> atPart = List.of(reliefs::pads, reliefs::sheets, reliefs::lessPower, reliefs::swaps);
+        List<Consumer<Placed>> atPart =
+                List.of(reliefs::pads, reliefs::sheets, reliefs::pipes, reliefs::lessPower, reliefs::swaps);
         for (Shell tray : reliefs.build.casing().shells()) {
             inTray.forEach(way -> way.accept(tray));
         }
@@ -205,7 +197,7 @@ public final class Reliefs {
             return;
         }
         for (Part fan : shelf) {
-            if (fan.facet(Facet.MovesAir.class).isPresent()) {
+            if (isFan(fan)) {
                 Optional<Relief> best = Optional.empty();
                 for (Face wall : UPRIGHT) {
                     best = better(best, fan(tray, fan, wall));
@@ -215,12 +207,17 @@ public final class Reliefs {
         }
     }
 
+    /** Whether a part is a fan by itself, and not a board with one of its own. */
+    public static boolean isFan(Part part) {
+        return part.family() == Family.COOLING
+                && part.facet(Facet.MovesAir.class).isPresent();
+    }
+
     private Optional<Relief> fan(Shell tray, Part fan, Face wall) {
         for (Orientation way : List.of(Orientation.AS_DRAWN, new Orientation(wall, 0))) {
             Optional<Placement> place = before(tray, fan, wall, way);
             if (place.isPresent()) {
-                Edit edit = new Edit(
-                        "add " + fan.name() + " to " + tray.name(), b -> withFan(b, tray, fan, wall, place.get()));
+                Edit edit = CoolEdits.fan(tray, fan, wall, place.get());
                 List<String> price = new ArrayList<>(List.of(opened(tray)));
                 fan.facet(Facet.MovesAir.class)
                         .flatMap(Facet.MovesAir::noiseDb)
@@ -259,26 +256,6 @@ public final class Reliefs {
         return Optional.empty();
     }
 
-    private static Build withFan(Build b, Shell tray, Part fan, Face wall, Placement place) {
-        Part own = fan.withId(b.freeId(fan.id()));
-        Placement at = new Placement(own.id(), place.shell(), place.at(), place.orientation(), Set.of());
-        Box bounds = Placed.of(own, at, tray).bounds();
-        List<Vent> vents = new ArrayList<>(tray.vents());
-        vents.add(new Vent("before the fan", wall, flat(bounds, wall, tray.cavity()), Vent.Kind.GRILLE, 0));
-        vents.add(Vent.usual("air in", Face.of(wall.axis(), -wall.sign()), tray.cavity(), false, Vent.Kind.SLOTS));
-        return CaseEdits.vents("", tray, vents)
-                .change()
-                .apply(b.with(b.parts().and(own)).with(at));
-    }
-
-    /** The shadow of a box on a wall. */
-    private static Box flat(Box b, Face wall, Box inside) {
-        double end = inside.end(wall);
-        return wall.axis() == 0
-                ? new Box(end, b.y(), b.z(), 0, b.dy(), b.dz())
-                : new Box(b.x(), end, b.z(), b.dx(), 0, b.dz());
-    }
-
     /** Painted aluminium in place of what conducts little. */
     private void metal(Shell tray) {
         if (!tray.substance().metal() && tray.making() != Shell.Making.FOUND) {
@@ -297,64 +274,45 @@ public final class Reliefs {
     /** A pad to each wall that is near. */
     private void pads(Placed hot) {
         for (Face wall : Face.ALL) {
-            double gap = gap(hot, wall);
-            double area = hot.bounds().area(wall) * 1e-6;
-            if (gap <= PAD_MOST_MM && path(hot.id(), wall).isEmpty()) {
-                double ohms = (Math.max(0.5, gap) * 1e-3 / PAD_WMK + CONTACT) / area;
-                keep(tried(
-                        "Put a pad " + Units.format(Math.max(0.5, gap), 1, "mm") + " thick between "
-                                + hot.part().name() + " and the " + wall.words() + " wall",
-                        led(hot.part(), new HeatPath(hot.id(), wall, Figure.guess(ohms), "pad"))));
-            }
+            CoolEdits.pad(build, hot, wall)
+                    .ifPresent(edit -> keep(tried(
+                            "Put a pad " + Units.format(CoolEdits.padMm(CoolEdits.gapMm(hot, wall)), 1, "mm")
+                                    + " thick between " + hot.part().name() + " and the " + wall.words() + " wall",
+                            edit)));
         }
     }
 
     /** A pad and a sheet of aluminium behind it along a wall. */
     private void sheets(Placed hot) {
         for (Face wall : Face.ALL) {
-            double gap = gap(hot, wall);
-            Box inside = hot.shell().cavity();
-            double sheet = inside.area(wall) * SHEET_SHARE;
-            if (gap <= PAD_MOST_MM
-                    && gap >= SHEET_MM
-                    && sheet > hot.bounds().area(wall)
-                    && path(hot.id(), wall).isEmpty()) {
-                double area = hot.bounds().area(wall) * 1e-6;
-                double ohms = (Math.max(0.5, gap - SHEET_MM) * 1e-3 / PAD_WMK + CONTACT) / area;
-                keep(tried(
-                        "Lead the heat of " + hot.part().name() + " to a sheet of aluminium, "
-                                + Units.format(sheet / 100, 0, "cm²") + " of 1 mm, on the " + wall.words() + " wall",
-                        led(
-                                hot.part(),
-                                new HeatPath(
-                                        hot.id(),
-                                        wall,
-                                        Figure.guess(ohms),
-                                        "pad and sheet of aluminium",
-                                        Optional.of(sheet))),
-                        "+" + Units.format(sheet * SHEET_MM * ALUMINIUM_KGM3 * 1e-6, 0, "g")
-                                + " of sheet, not counted"));
-            }
+            double sheet = CoolEdits.sheetMm2(hot.shell(), wall);
+            String grams = Units.format(sheet * CoolEdits.SHEET_MM * ALUMINIUM_GMM3, 0, "g");
+            CoolEdits.sheet(build, hot, wall)
+                    .ifPresent(edit -> keep(tried(
+                            "Lead the heat of " + hot.part().name() + " to a sheet of aluminium, "
+                                    + Units.format(sheet / 100, 0, "cm²") + " of 1 mm, on the " + wall.words()
+                                    + " wall",
+                            edit,
+                            "+" + grams + " of sheet, not counted")));
         }
     }
 
-    private double gap(Placed hot, Face wall) {
-        return Math.abs(hot.shell().cavity().end(wall) - hot.bounds().end(wall));
-    }
-
-    private Optional<HeatPath> path(String part, Face wall) {
-        return build.cooling().heatPaths().stream()
-                .filter(p -> p.part().equals(part) && p.wall() == wall)
-                .findFirst();
-    }
-
-    private static Edit led(Part part, HeatPath path) {
-        return new Edit(
-                "lead the heat of " + part.name() + " to the " + path.wall().words() + " wall", b -> {
-                    List<HeatPath> paths = new ArrayList<>(b.cooling().heatPaths());
-                    paths.add(path);
-                    return b.with(new Cooling(paths));
-                });
+    /** A heat pipe to the upright wall where it does most. */
+    private void pipes(Placed hot) {
+        Optional<Relief> best = Optional.empty();
+        for (Face wall : UPRIGHT) {
+            Optional<Edit> edit = CoolEdits.pipe(build, hot, wall);
+            if (edit.isPresent()) {
+                best = better(
+                        best,
+                        tried(
+                                "Lead the heat of " + hot.part().name() + " to the " + wall.words()
+                                        + " wall by a heat pipe",
+                                edit.get(),
+                                "its way has to be kept free"));
+            }
+        }
+        keep(best);
     }
 
     /** A lower limit of what it draws when it works, such that all is as far from its limits as the brief wants. */

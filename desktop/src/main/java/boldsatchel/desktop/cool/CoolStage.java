@@ -3,6 +3,7 @@ package boldsatchel.desktop.cool;
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.ViewPane;
+import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.WorkStage;
@@ -12,6 +13,9 @@ import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.PackView;
 import boldsatchel.drawing.Room;
 import boldsatchel.drawing.WaysDrawing;
+import boldsatchel.edit.CaseEdits;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Pose;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.heat.HeatRun;
 import boldsatchel.machine.Build;
@@ -34,6 +38,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -42,7 +47,7 @@ import javafx.scene.layout.VBox;
 /** Where the heat goes: the case tinted by temperature, and under it what becomes of it over time and which way it takes. */
 public final class CoolStage implements WorkStage {
 
-    private static final double LOWER_HEIGHT = 250;
+    private static final double LOWER_HEIGHT = 232;
 
     private final Desk desk;
     private final VBox content = new VBox(6);
@@ -53,6 +58,8 @@ public final class CoolStage implements WorkStage {
     private final ViewPane view;
     private final OverTimePane overTime;
     private final HelpPane help;
+    private final SealingPane sealing;
+    private final PutIn putIn;
     private final DrawingView ways = new DrawingView().atMost(4.4);
     private final StackPane lower = new StackPane();
     private final ToggleGroup tabs = new ToggleGroup();
@@ -76,20 +83,24 @@ public final class CoolStage implements WorkStage {
         view = new ViewPane(Ui.choice("heat-view", PackView::words), PackView.PLAN, this::show);
         overTime = new OverTimePane(desk, this::show);
         help = new HelpPane(desk);
-        uses.setPrefWidth(260);
+        sealing = new SealingPane(desk);
+        putIn = new PutIn(desk, view, this::tray, this::pose);
+        uses.setPrefWidth(200);
         uses.setTooltip(
                 new Tooltip("The use that is looked at: a profile, with the lid open or closed, or plugged in"));
         uses.setOnAction(e -> {
             overTime.forget();
             show();
         });
-        trays.setPrefWidth(130);
+        trays.setPrefWidth(100);
         trays.setOnAction(e -> show());
         ways.setId("heat-ways");
         facts.setId("heat-facts");
         shownAt.setId("heat-shown-at");
-        HBox top = new HBox(8, Ui.label("Use", "field-name"), uses, trays, shownAt);
-        top.setAlignment(Pos.CENTER_LEFT);
+        // What has no room in a narrow window goes into a second row.
+        HBox what = new HBox(8, uses, trays);
+        what.setAlignment(Pos.CENTER_LEFT);
+        FlowPane top = new FlowPane(16, 6, what, putIn);
         view.drawing()
                 .addEventHandler(
                         MouseEvent.MOUSE_PRESSED,
@@ -101,7 +112,13 @@ public final class CoolStage implements WorkStage {
         VBox.setVgrow(view, Priority.ALWAYS);
         lower.setMinHeight(LOWER_HEIGHT);
         lower.setMaxHeight(LOWER_HEIGHT);
-        HBox bar = new HBox(tab("Over time", overTime), tab("Way of the heat", ways), tab("What would help", help));
+        HBox bar = new HBox(
+                tab("Over time", overTime),
+                tab("Way of the heat", ways),
+                tab("What would help", help),
+                tab("Sealed or open", sealing),
+                Ui.spring(),
+                shownAt);
         bar.getStyleClass().add("side-tabs");
         bar.setAlignment(Pos.CENTER_LEFT);
         tabs.selectedToggleProperty().addListener((o, was, is) -> {
@@ -144,6 +161,21 @@ public final class CoolStage implements WorkStage {
     }
 
     @Override
+    public void addCommands(Commands commands) {
+        for (Face wall : Face.ALL) {
+            for (boolean high : wall.axis() == Face.TOP.axis() ? new boolean[] {false} : new boolean[] {false, true}) {
+                String where = wall.axis() == Face.TOP.axis() ? "into the " : (high ? "high" : "low") + " in the ";
+                commands.add(
+                        "Cool: cut a vent " + where + wall.words() + " wall of the tray on show",
+                        () -> tray().ifPresent(t -> desk.session().does(CaseEdits.vent(t, wall, high))));
+            }
+            commands.add(
+                    "Cool: put a pad between the selected part and the " + wall.words() + " wall",
+                    () -> putIn.pad(wall).ifPresent(desk.session()::does));
+        }
+    }
+
+    @Override
     public State standing(Evaluation evaluation) {
         boolean stops = evaluation.findings().stream()
                 .anyMatch(f -> f.code().startsWith("heat.") && f.severity() == Severity.STOP);
@@ -167,6 +199,7 @@ public final class CoolStage implements WorkStage {
             return;
         }
         fill(evaluation.build(), heat);
+        putIn.fill();
         showHelp();
         HeatResult.Use use = heat.use(uses.getValue());
         String tray = trays.getValue().id();
@@ -175,7 +208,7 @@ public final class CoolStage implements WorkStage {
         PackDrawings.Look look = new PackDrawings.Look(
                 view.view(),
                 tray,
-                posture(evaluation.build(), use),
+                posture(evaluation.build(), use.when()),
                 view.depth(),
                 desk.session().selection().get(),
                 true);
@@ -195,10 +228,26 @@ public final class CoolStage implements WorkStage {
                 this::show);
     }
 
+    private Optional<Shell> tray() {
+        return Optional.ofNullable(trays.getValue())
+                .flatMap(t -> desk.session().shown().shell(t.id()));
+    }
+
+    /** How the tray on show stands in the picture. */
+    private Pose pose(Shell tray) {
+        Build build = desk.session().shown();
+        return view.view() == PackView.PLAN || uses.getValue() == null
+                ? Pose.NONE
+                : build.casing().pose(tray.id(), posture(build, uses.getValue()));
+    }
+
     /** Worked out only while it is looked at. */
     private void showHelp() {
+        Evaluation now = desk.session().evaluation().get();
         if (lower.getChildren().contains(help)) {
-            help.show(desk.session().evaluation().get());
+            help.show(now);
+        } else if (lower.getChildren().contains(sealing)) {
+            sealing.show(now);
         }
     }
 
@@ -210,14 +259,14 @@ public final class CoolStage implements WorkStage {
         overTime.show(picture.followed());
         facts.setText(picture.followed().sentence());
         shownAt.setText(overTime.moment()
-                .map(m -> "shown as it is " + Units.duration(m.hours()) + " after the start")
-                .orElse("shown at its warmest, gone on for as long as it takes"));
+                .map(m -> "shown " + Units.duration(m.hours()) + " after the start")
+                .orElse("shown at its warmest"));
     }
 
     /** A machine is looked at as it is used: open where it has a lid and that is open. */
-    private static Posture posture(Build build, HeatResult.Use use) {
+    private static Posture posture(Build build, HeatResult.When when) {
         return build.casing().looks().stream()
-                .filter(p -> use.when().closed() == p.equals(Posture.CLOSED))
+                .filter(p -> when.closed() == p.equals(Posture.CLOSED))
                 .findFirst()
                 .orElse(Posture.CLOSED);
     }

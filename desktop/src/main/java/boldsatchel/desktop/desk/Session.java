@@ -155,6 +155,14 @@ public final class Session {
         dragging = false;
     }
 
+    /** Ends a drag as if it had not been. */
+    public void givesUp() {
+        if (dragging) {
+            dragging = false;
+            take(history.get().givenUp());
+        }
+    }
+
     /** Undoes the last step. */
     public void undo() {
         dragging = false;

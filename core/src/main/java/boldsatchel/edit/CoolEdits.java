@@ -1,0 +1,140 @@
+package boldsatchel.edit;
+
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Cooling;
+import boldsatchel.machine.HeatPath;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
+import boldsatchel.quantity.Figure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What is done against heat: vents, fans before vents, and ways to walls. Resistances of pads, sheets and pipes are guesses until a maker's figure is put in. */
+public final class CoolEdits {
+
+    /** Pads bridge no more than this, mm. */
+    public static final double PAD_MOST_MM = 6;
+    /** The thinnest pad. */
+    private static final double PAD_LEAST_MM = 0.5;
+    /** Usual pads of silicone with filler, W/(m·K). */
+    private static final double PAD_WMK = 3;
+    /** Of a pad for its two contacts, m²·K/W. */
+    private static final double CONTACT = 5e-5;
+    /** Thickness of a sheet that spreads heat. */
+    public static final double SHEET_MM = 1;
+    /** Share of a wall that a sheet can well cover. */
+    private static final double SHEET_SHARE = 0.5;
+    /** A flat pipe of copper with its two joints, K/W. */
+    private static final double PIPE_KW = 0.8;
+    /** What its foot meets a wall with, mm². */
+    private static final double PIPE_FOOT_MM2 = 1500;
+
+    private CoolEdits() {}
+
+    /** Cuts one more vent into a tray. */
+    public static Edit vent(Shell tray, Vent vent) {
+        List<Vent> all = new ArrayList<>(tray.vents());
+        all.add(vent);
+        return CaseEdits.vents("cut a vent into " + tray.name(), tray, all);
+    }
+
+    /** Puts a fan of the shelf to a wall, with a vent before it; and one across where the tray has none. */
+    public static Edit fan(Shell tray, Part fan, Face wall, Placement place) {
+        return new Edit("add " + fan.name() + " to " + tray.name(), b -> {
+            Part own = fan.withId(b.freeId(fan.id()));
+            Placement at = new Placement(own.id(), place.shell(), place.at(), place.orientation(), place.touches());
+            Box bounds = Placed.of(own, at, tray).bounds();
+            List<Vent> vents = new ArrayList<>(tray.vents());
+            vents.add(new Vent("before the fan", wall, shadow(bounds, wall, tray.cavity()), Vent.Kind.GRILLE, 0));
+            if (tray.vents().isEmpty()) {
+                vents.add(Vent.usual(
+                        "air in", Face.of(wall.axis(), -wall.sign()), tray.cavity(), false, Vent.Kind.SLOTS));
+            }
+            return CaseEdits.vents("", tray, vents)
+                    .change()
+                    .apply(b.with(b.parts().and(own)).with(at));
+        });
+    }
+
+    /** The shadow of a box on an upright wall. */
+    private static Box shadow(Box b, Face wall, Box inside) {
+        double end = inside.end(wall);
+        return wall.axis() == 0
+                ? new Box(end, b.y(), b.z(), 0, b.dy(), b.dz())
+                : new Box(b.x(), end, b.z(), b.dx(), 0, b.dz());
+    }
+
+    /** Between a part and a wall, mm. */
+    public static double gapMm(Placed part, Face wall) {
+        return Math.abs(part.shell().cavity().end(wall) - part.bounds().end(wall));
+    }
+
+    /** Thickness of the pad that bridges a gap, mm. */
+    public static double padMm(double gapMm) {
+        return Math.max(PAD_LEAST_MM, gapMm);
+    }
+
+    /** A pad to a wall; nothing where that is too far, or has a way already. */
+    public static Optional<Edit> pad(Build build, Placed part, Face wall) {
+        double gap = gapMm(part, wall);
+        return gap <= PAD_MOST_MM && isFree(build, part, wall)
+                ? Optional.of(
+                        leads(part.part(), new HeatPath(part.id(), wall, Figure.guess(padKW(part, wall, gap)), "pad")))
+                : Optional.empty();
+    }
+
+    private static double padKW(Placed part, Face wall, double gapMm) {
+        return (padMm(gapMm) * 1e-3 / PAD_WMK + CONTACT)
+                / (Math.max(1, part.bounds().area(wall)) * 1e-6);
+    }
+
+    /** How large a sheet along a wall is, mm². */
+    public static double sheetMm2(Shell tray, Face wall) {
+        return tray.cavity().area(wall) * SHEET_SHARE;
+    }
+
+    /** A pad, and behind it a sheet of aluminium along a wall; nothing where there is no room for it, or a way already. */
+    public static Optional<Edit> sheet(Build build, Placed part, Face wall) {
+        double gap = gapMm(part, wall);
+        double sheet = sheetMm2(part.shell(), wall);
+        boolean fits =
+                gap <= PAD_MOST_MM && gap >= SHEET_MM && sheet > part.bounds().area(wall);
+        return fits && isFree(build, part, wall)
+                ? Optional.of(leads(
+                        part.part(),
+                        new HeatPath(
+                                part.id(),
+                                wall,
+                                Figure.guess(padKW(part, wall, gap - SHEET_MM)),
+                                "pad and sheet of aluminium",
+                                Optional.of(sheet))))
+                : Optional.empty();
+    }
+
+    /** A heat pipe to a wall, however far; nothing where the part has a way there already. */
+    public static Optional<Edit> pipe(Build build, Placed part, Face wall) {
+        return isFree(build, part, wall)
+                ? Optional.of(leads(
+                        part.part(),
+                        new HeatPath(part.id(), wall, Figure.guess(PIPE_KW), "heat pipe", Optional.of(PIPE_FOOT_MM2))))
+                : Optional.empty();
+    }
+
+    private static boolean isFree(Build build, Placed part, Face wall) {
+        return build.cooling().heatPaths().stream().noneMatch(p -> p.part().equals(part.id()) && p.wall() == wall);
+    }
+
+    private static Edit leads(Part part, HeatPath path) {
+        return new Edit("lead the heat of " + part.name() + " to a wall", b -> {
+            List<HeatPath> paths = new ArrayList<>(b.cooling().heatPaths());
+            paths.add(path);
+            return b.with(new Cooling(paths));
+        });
+    }
+}
