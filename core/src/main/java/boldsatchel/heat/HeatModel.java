@@ -469,8 +469,9 @@ final class HeatModel {
      */
     private boolean givenToAir(Part part, int node, Room room, double wholeM2, double freeM2) {
         Optional<Facet.Thermal> thermal = part.facet(Facet.Thermal.class);
-        boolean moving =
-                room.fanFlowM3s > 0 && thermal.flatMap(Facet.Thermal::fanKW).isPresent();
+        // A fan of its own blows on it even where no air gets out.
+        boolean blown = room.fanFlowM3s > 0 || part.facet(Facet.MovesAir.class).isPresent();
+        boolean moving = blown && thermal.flatMap(Facet.Thermal::fanKW).isPresent();
         Optional<Figure> given =
                 moving ? thermal.flatMap(Facet.Thermal::fanKW) : thermal.flatMap(Facet.Thermal::stillKW);
         given.ifPresent(g -> known(part.input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", g), ohms -> {

@@ -2,7 +2,16 @@ package boldsatchel.report;
 
 import static boldsatchel.report.Report.number;
 
+import boldsatchel.fit.FitResult;
 import boldsatchel.heat.HeatResult;
+import boldsatchel.heat.HeatRun;
+import boldsatchel.heat.Sustained;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.power.Points;
+import boldsatchel.power.Warmth;
+import boldsatchel.verdict.Evaluation;
+import java.util.Locale;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -11,13 +20,83 @@ final class HeatReport {
 
     private HeatReport() {}
 
-    static void write(ObjectNode node, HeatResult heat) {
+    static void write(ObjectNode node, Evaluation evaluation) {
+        HeatResult heat = evaluation.of(HeatResult.class);
         ArrayNode uses = node.putArray("uses");
         heat.uses().forEach(u -> use(uses.addObject(), u));
         heat.gravest().ifPresent(u -> node.put("gravest", heat.uses().indexOf(u)));
         heat.hottest().ifPresent(s -> node.put("hottest", s.name()));
         ArrayNode loose = node.putArray("notPlaced");
         heat.loose().forEach(loose::add);
+        runs(node, evaluation);
+    }
+
+    /** Each profile followed through time, and the warmest of them plugged in where something can be. */
+    private static void runs(ObjectNode node, Evaluation evaluation) {
+        Build build = evaluation.build();
+        FitResult fit = evaluation.of(FitResult.class);
+        Points points = evaluation.of(Points.class);
+        ArrayNode runs = node.putArray("runs");
+        ArrayNode sustained = node.putArray("sustained");
+        for (Warmth warmth : points.warmths()) {
+            UseProfile profile = build.brief().profiles().stream()
+                    .filter(p -> p.name().equals(warmth.profile()))
+                    .findFirst()
+                    .orElse(build.brief().profile());
+            HeatRun.of(build, fit, points, profile, warmth.pluggedIn())
+                    .ifPresent(run -> run(runs.addObject(), run, warmth.pluggedIn()));
+            Sustained.of(build, fit, points, profile, warmth.pluggedIn())
+                    .ifPresent(s -> sustained(sustained.addObject(), s, warmth));
+        }
+    }
+
+    private static void run(ObjectNode node, HeatRun run, boolean pluggedIn) {
+        node.put("profile", run.profile());
+        node.put("pluggedIn", pluggedIn);
+        number(node, "hours", run.hours());
+        node.put("end", run.end().map(e -> e.kind().words()).orElse(null));
+        number(node, "work", run.work());
+        ArrayNode events = node.putArray("events");
+        for (HeatRun.Event event : run.events()) {
+            ObjectNode at = events.addObject();
+            number(at, "hours", event.hours());
+            at.put("kind", event.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+            if (event.spot() >= 0) {
+                at.put("at", run.spots().get(event.spot()).name());
+                number(at, "celsius", event.celsius());
+            }
+        }
+        ObjectNode heat = node.putObject("heatJ");
+        number(heat, "putIn", run.heat().putInJ());
+        number(heat, "stored", run.heat().storedJ());
+        number(heat, "givenOff", run.heat().givenOffJ());
+        ArrayNode spots = node.putArray("spots");
+        for (int i = 0; i < run.spots().size(); i++) {
+            int spot = i;
+            ObjectNode at = spots.addObject();
+            at.put("name", run.spots().get(i).name());
+            number(at, "limitC", run.spots().get(i).limitC());
+            number(
+                    at,
+                    "highestC",
+                    run.moments().stream()
+                            .mapToDouble(m -> m.celsius().get(spot))
+                            .max()
+                            .orElse(Double.NaN));
+            number(at, "lastC", run.moments().getLast().celsius().get(i));
+        }
+    }
+
+    private static void sustained(ObjectNode node, Sustained s, Warmth warmth) {
+        node.put("profile", warmth.profile());
+        node.put("pluggedIn", warmth.pluggedIn());
+        node.put("step", s.step().name());
+        number(node, "watts", s.watts());
+        number(node, "askedW", s.askedW());
+        number(node, "waitingW", s.waitingW());
+        number(node, "work", s.work());
+        node.put("first", s.first().map(HeatRun.Spot::name).orElse(null));
+        number(node, "burstSeconds", s.burstSeconds());
     }
 
     private static void use(ObjectNode node, HeatResult.Use use) {

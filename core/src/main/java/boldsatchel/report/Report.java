@@ -8,7 +8,6 @@ import boldsatchel.cost.CostResult;
 import boldsatchel.fit.FitResult;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.hands.HandsResult;
-import boldsatchel.heat.HeatResult;
 import boldsatchel.hold.HoldResult;
 import boldsatchel.links.LinksResult;
 import boldsatchel.power.Points;
@@ -43,7 +42,7 @@ public final class Report {
                 evaluation.build(),
                 evaluation.of(PowerResult.class),
                 evaluation.of(Points.class));
-        HeatReport.write(root.putObject("heat"), evaluation.of(HeatResult.class));
+        HeatReport.write(root.putObject("heat"), evaluation);
         BalanceReport.write(root.putObject("balance"), evaluation.of(BalanceResult.class));
         HandsReport.write(root.putArray("hands"), evaluation.of(HandsResult.class));
         HandsReport.write(

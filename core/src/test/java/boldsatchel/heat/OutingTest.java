@@ -1,0 +1,232 @@
+package boldsatchel.heat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import boldsatchel.engine.Lazy;
+import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.FitResult;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Brief;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.machine.Material;
+import boldsatchel.machine.Mode;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.UseProfile;
+import boldsatchel.machine.Vent;
+import boldsatchel.power.CellTemperatures;
+import boldsatchel.power.Demand;
+import boldsatchel.power.Points;
+import boldsatchel.power.PointsEngine;
+import boldsatchel.power.PowerEngine;
+import boldsatchel.power.Running;
+import boldsatchel.power.Warmth;
+import boldsatchel.quantity.Figure;
+import boldsatchel.shelf.Library;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.assertj.core.data.Percentage;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Runs of whole machines through time: against the engines that know no time, and against conservation. */
+public class OutingTest {
+
+    @DataProvider
+    Object[][] demos() {
+        return new Object[][] {{"cave-survey"}, {"orchard-ledger"}, {"harbour-watch"}};
+    }
+
+    private static Build demo(String name) {
+        return Library.demo(name).orElseThrow();
+    }
+
+    private static HeatRun run(Build build, UseProfile profile, boolean plugged) {
+        return HeatRun.of(build, FitEngine.evaluate(build), PointsEngine.evaluate(build), profile, plugged)
+                .orElseThrow();
+    }
+
+    private static double highest(HeatRun run, int spot) {
+        return run.moments().stream()
+                .mapToDouble(m -> m.celsius().get(spot))
+                .max()
+                .orElseThrow();
+    }
+
+    @Test(dataProvider = "demos")
+    public void heatIsTakenUpOrGivenOffOverWholeRuns(String name) {
+        Build build = demo(name);
+        for (UseProfile profile : build.brief().profiles()) {
+            for (boolean plugged : new boolean[] {false, true}) {
+                HeatRun.Balance heat = run(build, profile, plugged).heat();
+                assertThat(heat.storedJ() + heat.givenOffJ())
+                        .as("%s, plugged in: %s", profile.name(), plugged)
+                        .isCloseTo(heat.putInJ(), Percentage.withPercentage(0.1));
+            }
+        }
+    }
+
+    /** Where no board slows down it lasts as long as the power chain says, and gets as warm as the swing does. */
+    @Test
+    public void aRunAgreesWithEnginesThatKnowNoTime() {
+        for (String name : new String[] {"orchard-ledger", "harbour-watch"}) {
+            Build build = demo(name);
+            Points points = PointsEngine.evaluate(build);
+            HeatResult steady = HeatEngine.evaluate(build, FitEngine.evaluate(build), points);
+            CellTemperatures cells = CellsEngine.evaluate(build, steady);
+            HeatRun run = run(build, build.brief().profile(), false);
+            assertThat(run.work()).isEqualTo(1);
+            assertThat(run.hours())
+                    .isCloseTo(
+                            PowerEngine.evaluate(build, points, cells)
+                                    .chains()
+                                    .getFirst()
+                                    .run()
+                                    .hours(),
+                            Percentage.withPercentage(1));
+            HeatResult.Use use = steady.uses().getFirst();
+            for (int i = 0; i < use.spots().size(); i++) {
+                assertThat(highest(run, i))
+                        .as(use.spots().get(i).name())
+                        .isCloseTo(use.spots().get(i).celsius(), within(1.5));
+            }
+        }
+    }
+
+    /** A board at its limit stays there, does less, and the charge lasts longer for it. */
+    @Test
+    public void aBoardAtItsLimitDoesLess() {
+        Build build = demo("cave-survey");
+        UseProfile profile = build.brief().profiles().getLast();
+        HeatRun run = run(build, profile, false);
+        int board = run.spots().stream().map(s -> s.place().subject()).toList().indexOf("board");
+        assertThat(highest(run, board)).isCloseTo(run.spots().get(board).limitC(), within(0.1));
+        assertThat(run.work()).isBetween(0.3, 0.7);
+        assertThat(run.moments()).allSatisfy(m -> assertThat(m.work()).isBetween(0.0, 1.0));
+        List<HeatRun.Kind> kinds =
+                run.events().stream().map(HeatRun.Event::kind).toList();
+        assertThat(kinds).contains(HeatRun.Kind.SLOWS).endsWith(HeatRun.Kind.END);
+        Build bears = build.with(build.part("board")
+                .orElseThrow()
+                .withFacet(new Facet.Thermal(
+                        200,
+                        build.part("board")
+                                .orElseThrow()
+                                .facet(Facet.Thermal.class)
+                                .flatMap(Facet.Thermal::stillKW),
+                        java.util.Optional.empty())));
+        HeatRun hot = run(bears, profile, false);
+        assertThat(hot.work()).isEqualTo(1);
+        assertThat(hot.hours()).isLessThan(0.8 * run.hours());
+        assertThat(highest(hot, board)).isGreaterThan(run.spots().get(board).limitC() + 20);
+    }
+
+    /** With the work that can go on for ever, and no more, the first limit is just held in the steady state. */
+    @Test(dataProvider = "demos")
+    public void whatGoesOnForEverJustHoldsTheFirstLimit(String name) {
+        Build build = demo(name);
+        FitResult fit = FitEngine.evaluate(build);
+        Points points = PointsEngine.evaluate(build);
+        for (UseProfile profile : build.brief().profiles()) {
+            Sustained s = Sustained.of(build, fit, points, profile, false).orElseThrow();
+            Running running = Running.full(build);
+            Running.Moment most = running.at(Demand.of(s.step()))
+                    .towards(
+                            running.at(Demand.of(s.step().in(Mode.IDLE).running(java.util.Optional.empty()))),
+                            s.work());
+            assertThat(most.heatW()).isCloseTo(s.watts(), within(1e-6));
+            Warmth.Step step =
+                    new Warmth.Step(s.step(), most.heatW(), 0, most.byPart(), most.wiresW(), Lazy.known(List.of()));
+            HeatResult held = HeatEngine.evaluate(
+                    build, fit, new Points(List.of(), List.of(), List.of(new Warmth("held", false, List.of(step)))));
+            double least = held.uses().getFirst().spots().stream()
+                    .mapToDouble(HeatResult.Spot::marginK)
+                    .min()
+                    .orElseThrow();
+            assertThat(least).isCloseTo(0, within(0.1));
+            assertThat(s.burstSeconds()).isGreaterThan(30);
+            assertThat(Double.isInfinite(s.burstSeconds())).isEqualTo(s.work() >= 1);
+        }
+    }
+
+    /** What comes into a place goes out of it, and all that is set free arrives at the surroundings. */
+    @Test(dataProvider = "demos")
+    public void theWaysOfTheHeatAddUp(String name) {
+        Build build = demo(name);
+        for (HeatResult.Use use : HeatEngine.evaluate(build, FitEngine.evaluate(build), PointsEngine.evaluate(build))
+                .uses()) {
+            HeatWays ways = use.ways().get();
+            Map<HeatPlace, Double> left = new java.util.HashMap<>();
+            ways.sources().forEach(s -> left.merge(s.at(), s.watts(), Double::sum));
+            for (HeatWays.Flow flow : ways.flows()) {
+                assertThat(flow.watts()).isPositive();
+                left.merge(flow.from(), -flow.watts(), Double::sum);
+                left.merge(flow.to(), flow.watts(), Double::sum);
+            }
+            double all =
+                    ways.sources().stream().mapToDouble(HeatWays.Source::watts).sum();
+            assertThat(all).isCloseTo(use.heatW() + use.sunW(), within(1e-6));
+            left.forEach((place, watts) -> assertThat(watts)
+                    .as("%s", place)
+                    .isCloseTo(place.kind() == HeatPlace.Kind.SURROUNDINGS ? all : 0, within(1e-3 * all)));
+        }
+    }
+
+    @DataProvider
+    Object[][] boards() {
+        return new Object[][] {{"x86-thin"}, {"x86-blower"}, {"x86-wide"}};
+    }
+
+    private static double marginK(Part board, boolean vented) {
+        Box b = board.body().bounds();
+        Shell plain = Shell.plain(
+                "slab",
+                "Slab",
+                new Box(0, 0, 0, b.dx() + 60, b.dy() + 60, b.dz() + 20),
+                Figure.planned(2.4),
+                Material.PETG,
+                Shell.Making.PRINTED,
+                false);
+        Shell slab = vented
+                ? plain.withVents(List.of(
+                        Vent.usual("in", Face.BACK, plain.cavity(), false, Vent.Kind.SLOTS),
+                        Vent.usual("out", Face.FRONT, plain.cavity(), true, Vent.Kind.GRILLE)))
+                : plain;
+        Build empty = Build.empty("slab");
+        Build build = empty.with(empty.casing().withShells(List.of(slab)))
+                .with(empty.parts().and(board))
+                .with(new Placement(board.id(), "slab", new Vec(30, 30, 5), Orientation.AS_DRAWN, Set.of()))
+                .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
+        double watts = board.facet(Facet.DrawsPower.class).orElseThrow().busyW().value();
+        Warmth.Step step = new Warmth.Step(
+                UseProfile.always(Mode.BUSY).steps().getFirst(),
+                watts,
+                0,
+                Map.of(board.id(), watts),
+                0,
+                Lazy.known(List.of()));
+        Points points = new Points(List.of(), List.of(), List.of(new Warmth("always", false, List.of(step))));
+        return HeatEngine.evaluate(build, FitEngine.evaluate(build), points)
+                .margin()
+                .orElseThrow()
+                .nominal();
+    }
+
+    /** A stock board with its own blower in an enlarged slab is kept cool by two usual vents, and not in a sealed one. */
+    @Test(dataProvider = "boards")
+    public void twoUsualVentsSaveABoardWithABlower(String id) {
+        Part board = Library.shipped().parts().stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        assertThat(marginK(board, true)).isGreaterThan(5);
+        assertThat(marginK(board, false)).isLessThan(-5);
+    }
+}
