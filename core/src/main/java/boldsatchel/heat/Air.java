@@ -42,6 +42,17 @@ final class Air {
 
     private Air() {}
 
+    /**
+     * Below which temperature water settles from air, °C, by the formula of Magnus with the constants of Alduchov and Eskridge (Journal of Applied
+     * Meteorology 35, 1996, 601).
+     *
+     * @param humidity of the air, 0 to 1, more than 0
+     */
+    static double dewPoint(double celsius, double humidity) {
+        double g = Math.log(humidity) + 17.625 * celsius / (243.04 + celsius);
+        return 243.04 * g / (17.625 - g);
+    }
+
     /** Natural convection, W/(m²·K). */
     static double natural(double c, double differenceK, double lengthM) {
         return natural(c / Math.sqrt(Math.sqrt(lengthM)), differenceK);

@@ -169,7 +169,9 @@ public final class HeatJudge implements Judge<HeatResult> {
                                 Severity.WATCH,
                                 List.of(p.id(), s.id()),
                                 numbers("openings", s.vents().size()))));
-        return sheet.findings();
+        List<Finding> all = new ArrayList<>(sheet.findings());
+        all.addAll(CoolRules.find(build, heat));
+        return all;
     }
 
     /** Of each part, and of each wall with all that warms it, the gravest that is too warm: one cause is one finding. */

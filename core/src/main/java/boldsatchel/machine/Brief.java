@@ -47,7 +47,7 @@ public record Brief(
      * @param gapMm least gap between parts
      * @param tipMarginDeg least angle before it tips
      * @param heatMarginK least distance from any temperature limit
-     * @param noiseDb most noise at half a metre, dB(A); nothing judges it yet
+     * @param noiseDb most noise at half a metre, dB(A)
      * @param wishes which of them are wishes: missing one is worth knowing, and stops nothing
      */
     public record Limits(
@@ -78,7 +78,7 @@ public record Brief(
             @Label(value = "Stays below limits by", in = Quantity.TEMPERATURE_DIFFERENCE, absent = 5)
             double heatMarginK,
 
-            @Label(value = "Noise at half a metre at most (not judged yet)", in = Quantity.SOUND)
+            @Label(value = "Noise at half a metre at most", in = Quantity.SOUND)
             Optional<Double> noiseDb,
 
             @Label("wishes") Set<Limit> wishes) {
@@ -352,6 +352,11 @@ public record Brief(
     /** The same brief for another user. */
     public Brief withUser(User newUser) {
         return new Brief(purpose, currency, limits, surroundings, profiles, workshop, software, Optional.of(newUser));
+    }
+
+    /** The same brief of a machine that was let warm up, or cool down, before it is used. */
+    public Brief warmedUp() {
+        return withSurroundings(Form.of(Surroundings.class).field("packC").with(surroundings, surroundings.ambientC()));
     }
 
     /** The same brief with other profiles. */

@@ -5,6 +5,7 @@ import static boldsatchel.report.Report.number;
 import boldsatchel.fit.FitResult;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.heat.HeatRun;
+import boldsatchel.heat.Noise;
 import boldsatchel.heat.Sustained;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.UseProfile;
@@ -26,6 +27,7 @@ final class HeatReport {
         heat.uses().forEach(u -> use(uses.addObject(), u));
         heat.gravest().ifPresent(u -> node.put("gravest", heat.uses().indexOf(u)));
         heat.hottest().ifPresent(s -> node.put("hottest", s.name()));
+        number(node, "noiseDb", Noise.of(evaluation.build()).decibels().orElse(Double.NaN));
         ArrayNode loose = node.putArray("notPlaced");
         heat.loose().forEach(loose::add);
         runs(node, evaluation);

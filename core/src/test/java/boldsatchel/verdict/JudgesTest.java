@@ -13,6 +13,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.Findings;
 import boldsatchel.cost.CostResult;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
@@ -22,8 +24,11 @@ import boldsatchel.machine.Family;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
+import boldsatchel.machine.Shell;
+import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Basis;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -127,6 +132,68 @@ public class JudgesTest {
         Part fan = part("fan", Family.COOLING, 30, 30, 10, 5, new Facet.MovesAir(exact(1), exact(20)));
         assertThat(codes(packed(box(200, 100, 40, 2, Material.PLASTIC), List.of(fan), List.of(new Vec(5, 5, 5)))))
                 .contains("heat.no-inlet");
+    }
+
+    private static Build loud(double decibels) {
+        Part fan = part(
+                "fan",
+                Family.COOLING,
+                30,
+                30,
+                10,
+                5,
+                new Facet.MovesAir(exact(1), exact(20), Optional.of(exact(decibels))));
+        Build build = packed(box(200, 100, 40, 2, Material.PLASTIC), List.of(fan), List.of(new Vec(5, 5, 5)));
+        Brief.Limits limits =
+                Form.of(Brief.Limits.class).field("noiseDb").with(build.brief().limits(), Optional.of(30.0));
+        return build.with(build.brief().withLimits(limits));
+    }
+
+    /** 30 dB at a metre are 36 at half a metre. */
+    @Test
+    public void fansAreNoLouderThanTheBriefAllows() {
+        Findings.hold("heat.noise", loud(30), Double.NaN, loud(23.9), true);
+    }
+
+    @Test
+    public void waterSettlesOnWhatIsColderThanTheDewPoint() {
+        Build warm = loud(10);
+        Findings.hold(
+                "heat.dew",
+                warm.with(warm.brief().withSurroundings(new Brief.Surroundings(25, 16, false, true))),
+                Double.NaN,
+                warm.with(warm.brief().withSurroundings(new Brief.Surroundings(25, 17, false, true))),
+                true);
+    }
+
+    private static Build board(double z) {
+        return packed(
+                        box(200, 100, 40, 2, Material.PLASTIC),
+                        List.of(bank(5, 6, 0), part("board", Family.X86_BOARD, 80, 60, 10, 90, load(20, 4, 6))),
+                        List.of(new Vec(0, 0, 10), new Vec(90, 10, z)))
+                .withChain(List.of(rung("bank", rung("board"))));
+    }
+
+    @Test
+    public void anAirlessUndersideIsSeen() {
+        Findings.hold("heat.no-gap-under", board(0), Double.NaN, board(5), true);
+    }
+
+    private static Build blowing(double inletX) {
+        Part fan = part("fan", Family.COOLING, 30, 10, 30, 5, new Facet.MovesAir(exact(1), exact(20)));
+        Shell tray = box(200, 100, 40, 2, Material.PLASTIC);
+        Box room = tray.cavity();
+        return packed(
+                tray.withVents(List.of(
+                        new Vent("out", Face.BACK, new Box(10, room.dy(), 5, 30, 0, 30), Vent.Kind.OPEN, 0),
+                        new Vent("in", Face.BACK, new Box(inletX, room.dy(), 5, 30, 0, 30), Vent.Kind.OPEN, 0))),
+                List.of(fan),
+                List.of(new Vec(10, 87, 5)));
+    }
+
+    @Test
+    public void airThatGoesRoundIsSeen() {
+        Findings.hold("heat.air-goes-round", blowing(50), Double.NaN, blowing(140), true);
     }
 
     @Test

@@ -62,9 +62,6 @@ final class Shots {
     private record Shot(String file, String demo, String stage, boolean dark, Consumer<App> prepare) {}
 
     private static final List<Shot> MANUAL = List.of(
-            new Shot("zz.png", "cave-survey", "Cool", false, a -> {}),
-            new Shot("zz3.png", "cave-survey", "Cool", false, a -> press(a, "#tab-what-would-help")),
-            new Shot("zz2.png", "orchard-ledger", "Cool", true, a -> press(a, "#tab-way-of-the-heat")),
             new Shot("start.png", "cave-survey", "Pack", false, Shots::begin),
             new Shot(
                     "brief.png",
@@ -86,10 +83,10 @@ final class Shots {
                     "Power",
                     false,
                     a -> a.desk().session().selection().set("main-wire")),
-            new Shot("power-remedy.png", "cave-survey", "Power", false, a -> press(a, "#try-power-level-unseen-0")),
             new Shot("power-charge.png", "orchard-ledger", "Power", false, a -> press(a, "#tab-charge")),
             new Shot("power-compare.png", "cave-survey", "Power", false, a -> press(a, "#compare-supplies")),
             new Shot("links.png", "cave-survey", "Links", false, a -> {}),
+            new Shot("cool.png", "orchard-ledger", "Cool", false, a -> {}),
             new Shot("bench.png", "cave-survey", "Bench", false, Shots::discharge),
             new Shot("fault.png", "orchard-ledger", "Bench", false, Shots::hunt),
             new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),

@@ -322,7 +322,15 @@ public class WindowTest extends WindowHarness {
     @Test
     public void everyStageCanBeReachedByKey() {
         List<String> probes = List.of(
-                "#limit-hours", "#library", "#ladder", "#harness", "#bench-tests", "#plan", "#arrange-look", "#page");
+                "#limit-hours",
+                "#library",
+                "#ladder",
+                "#harness",
+                "#bench-tests",
+                "#plan",
+                "#arrange-look",
+                "#heat-facts",
+                "#page");
         for (int i = 0; i < probes.size(); i++) {
             KeyCode digit = KeyCode.getKeyCode(String.valueOf(i + 1));
             robot.press(KeyCode.ALT, digit).release(digit, KeyCode.ALT);
@@ -519,7 +527,7 @@ public class WindowTest extends WindowHarness {
         });
         assertThat(least).containsExactly(1180, 720);
         try {
-            for (String stage : List.of("brief", "shelf", "power", "pack", "book")) {
+            for (String stage : List.of("brief", "shelf", "power", "pack", "cool", "book")) {
                 open(stage);
                 for (Node node : robot.lookup(".button").queryAll()) {
                     if (node instanceof Labeled button

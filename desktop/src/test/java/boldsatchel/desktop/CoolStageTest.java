@@ -1,0 +1,132 @@
+package boldsatchel.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
+import boldsatchel.verdict.Verdict;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import org.testng.annotations.Test;
+
+/** Heat is looked at, followed through time and fought, by mouse and keys. */
+public class CoolStageTest extends WindowHarness {
+
+    private double margin() {
+        return evaluation().verdict(Verdict.Kind.KEEPS_COOL).value();
+    }
+
+    private Box slab() {
+        return build().shell("slab").orElseThrow().cavity();
+    }
+
+    private Point2D middle(String of) {
+        Node node = robot.lookup(of).query();
+        Bounds b = onFx(() -> node.localToScreen(node.getBoundsInLocal()));
+        return new Point2D(b.getCenterX(), b.getCenterY());
+    }
+
+    /** Pulls a tool onto a point of the plan. */
+    private void pull(String tool, double x, double y) {
+        drag(middle(tool), onScreen("#plan", x, y));
+    }
+
+    @Test
+    public void ventsAndAFanArePulledInAndVerdictsMoveAndUndoTakesThemOut() throws Exception {
+        show("cave-survey");
+        open("cool");
+        Build before = build();
+        double sealed = margin();
+        pull("#put-vent", slab().dx() / 2, slab().dy() - 2);
+        assertThat(build().shell("slab").orElseThrow().vents()).hasSize(1);
+        assertThat(text("#undo")).startsWith("Undo: cut a vent into Slab");
+        pull("#put-vent", slab().dx() / 2, 2);
+        assertThat(build().shell("slab").orElseThrow().vents()).hasSize(2);
+        double vented = margin();
+        assertThat(vented).isGreaterThan(sealed + 1);
+        pull("#put-fan", slab().dx() * 0.7, slab().dy() - 4);
+        assertThat(build().parts().list())
+                .filteredOn(p -> p.facet(Facet.MovesAir.class).isPresent())
+                .hasSize(1);
+        assertThat(margin()).isGreaterThan(vented + 5);
+        press("#undo");
+        assertThat(margin()).isEqualTo(vented);
+        press("#undo");
+        press("#undo");
+        assertThat(build()).isEqualTo(before);
+    }
+
+    /** What is let go of where nothing can be put leaves no trace. */
+    @Test
+    public void aToolLetGoOfBesideThePictureChangesNothing() throws Exception {
+        show("cave-survey");
+        open("cool");
+        Build before = build();
+        Bounds facts = onFx(() -> {
+            Node node = robot.lookup("#heat-facts").query();
+            return node.localToScreen(node.getBoundsInLocal());
+        });
+        Bounds vent = onFx(() -> {
+            Node node = robot.lookup("#put-vent").query();
+            return node.localToScreen(node.getBoundsInLocal());
+        });
+        drag(new Point2D(vent.getCenterX(), vent.getCenterY()), new Point2D(facts.getCenterX(), facts.getCenterY()));
+        settle();
+        assertThat(build()).isEqualTo(before);
+        assertThat(robot.lookup("#undo").query().isDisabled()).isTrue();
+    }
+
+    @Test
+    public void aMomentIsPickedByKeysAndByWhatHappens() throws Exception {
+        show("cave-survey");
+        open("cool");
+        settle();
+        assertThat(text("#heat-shown-at")).isEqualTo("shown at its warmest");
+        focus("#heat-over-time");
+        for (int i = 0; i < 20; i++) {
+            robot.push(KeyCode.RIGHT);
+        }
+        settle();
+        assertThat(text("#heat-shown-at")).contains("after the start");
+        String picked = text("#heat-shown-at");
+        press("#heat-event-3");
+        settle();
+        assertThat(text("#heat-shown-at")).contains("after the start").isNotEqualTo(picked);
+        focus("#heat-over-time");
+        robot.push(KeyCode.ESCAPE);
+        settle();
+        assertThat(text("#heat-shown-at")).isEqualTo("shown at its warmest");
+        assertThat(text("#heat-facts")).contains("for ever");
+    }
+
+    @Test
+    public void theFirstHelpIsTriedTakenAndUndone() throws Exception {
+        show("cave-survey");
+        open("cool");
+        Build before = build();
+        double least = margin();
+        press("#tab-what-would-help");
+        settle();
+        press("#try-help-0");
+        settle();
+        assertThat(build()).isEqualTo(before);
+        press("#take");
+        settle();
+        assertThat(margin()).isGreaterThan(least + 10);
+        press("#undo");
+        assertThat(build()).isEqualTo(before);
+
+        press("#tab-sealed-or-open");
+        settle();
+        press("#try-open");
+        settle();
+        press("#leave");
+        assertThat(build()).isEqualTo(before);
+        press("#tab-way-of-the-heat");
+        settle();
+        assertThat(robot.lookup("#heat-ways").query().isVisible()).isTrue();
+    }
+}
