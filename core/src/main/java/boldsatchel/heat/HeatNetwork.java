@@ -19,6 +19,9 @@ final class HeatNetwork {
     /** The last step taken: what is left after it goes with its square, some microkelvin about a difference of 10 K. */
     private static final double CLOSE_K = 0.02;
 
+    /** A step this small is rounding: where next to nothing is put in, as little may be piled up. */
+    private static final double NOTHING_K = 1e-7;
+
     /** What may be piled up in all nodes before it, as a share of what is put in. */
     private static final double CLOSE_SHARE = 0.01;
     /** Less than this is rounding, W. */
@@ -292,7 +295,7 @@ final class HeatNetwork {
             }
             double share = Math.min(1, gone / largest);
             move(t, change, step < PATIENCE ? share : downhill(taken, t, change, share));
-            if (largest < closeK && piledUp < CLOSE_SHARE * put) {
+            if (largest < closeK && (piledUp < CLOSE_SHARE * put || largest < NOTHING_K)) {
                 return givenOff + ready().ways().moreGivenOff(slopes, change);
             }
         }

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Runs profiles of a build from full, charge and temperatures together. */
 final class Outing {
@@ -32,7 +33,9 @@ final class Outing {
     /** The same where the end is that near. */
     private static final double LAST_LEVEL_STEP = 0.0005;
     /** Steps of a run at most; what takes more is followed no further. */
-    private static final int MOST_STEPS = 20_000;
+    private static final int MOST_STEPS = 6_000;
+    /** Cycles shorter than this are run with their mean: no temperature that is told follows them, min. */
+    private static final double SHORT_MINUTES = 2;
     /** Moments told of a run, about. */
     private static final int MOMENTS = 500;
     /** A board that slows down is held at its limit to this, K. */
@@ -117,6 +120,46 @@ final class Outing {
         cells.values()
                 .forEach(node -> celsius[node] = build.brief().surroundings().packC());
         return celsius;
+    }
+
+    /**
+     * What goes on for a time before it changes: a step of the profile, or all of them where they follow one another so quickly that only their mean
+     * is felt.
+     */
+    private record Leg(List<UseProfile.Step> steps, double seconds) {
+
+        static List<Leg> of(UseProfile profile) {
+            List<UseProfile.Step> steps = profile.steps();
+            boolean alike =
+                    steps.stream().allMatch(s -> s.closed() == steps.getFirst().closed());
+            return profile.minutes() < SHORT_MINUTES && alike
+                    ? List.of(new Leg(steps, SECONDS_PER_HOUR))
+                    : steps.stream()
+                            .map(s -> new Leg(List.of(s), s.minutes() * SECONDS_PER_MINUTE))
+                            .toList();
+        }
+
+        boolean closed() {
+            return steps.getFirst().closed();
+        }
+
+        /** Whether it can do less than is asked. */
+        boolean canWait() {
+            return steps.stream().anyMatch(s -> waiting(s).mode() != s.mode());
+        }
+
+        /** What goes on at a demand of each step, the mean over their time. */
+        Running.Moment at(Running running, Function<UseProfile.Step, Demand> demand) {
+            double minutes = 0;
+            Optional<Running.Moment> mean = Optional.empty();
+            for (UseProfile.Step step : steps) {
+                Running.Moment here = running.at(demand.apply(step));
+                minutes += step.minutes();
+                double share = step.minutes() / minutes;
+                mean = Optional.of(mean.map(m -> here.towards(m, share)).orElse(here));
+            }
+            return mean.orElseThrow();
+        }
     }
 
     /** From full until something ends it. */
@@ -216,6 +259,7 @@ final class Outing {
     /** One run. */
     private final class Run {
         private final UseProfile profile;
+        private final List<Leg> legs;
         private final Running running = running(build, plugged);
         private final Warming warming;
         private final double[] start;
@@ -238,19 +282,20 @@ final class Outing {
 
         Run(UseProfile profile, double[] start) {
             this.profile = profile;
+            this.legs = Leg.of(profile);
             this.start = start;
             this.warming = new Warming(start, model(false).network.capacities());
-            this.busy = running.at(Demand.of(profile.steps().getFirst()));
+            this.busy = legs.getFirst().at(running, Demand::of);
         }
 
         HeatRun run() {
-            looks(profile.steps().getFirst());
+            looks(legs.getFirst());
             tell(0, busy);
             while (end.isEmpty() && goesOn()) {
                 double[] before = warming.celsius();
                 double level = running.level();
-                for (int k = 0; k < profile.steps().size() && end.isEmpty() && goesOn(); k++) {
-                    step(k, profile.steps().get(k));
+                for (int k = 0; k < legs.size() && end.isEmpty() && goesOn(); k++) {
+                    step(k, legs.get(k));
                 }
                 if (!(running.level() < level) && settled(before)) {
                     break;
@@ -285,12 +330,11 @@ final class Outing {
             return seconds < HeatRun.MOST_HOURS * SECONDS_PER_HOUR && steps < MOST_STEPS;
         }
 
-        private void step(int k, UseProfile.Step step) {
+        private void step(int k, Leg step) {
             HeatModel model = model(step.closed());
             Elimination.Factors room = answers.computeIfAbsent(step.closed(), c -> model.network.factors());
-            double left =
-                    Math.min(step.minutes() * SECONDS_PER_MINUTE, HeatRun.MOST_HOURS * SECONDS_PER_HOUR - seconds);
-            if (profile.steps().size() > 1 || seconds == 0) {
+            double left = Math.min(step.seconds(), HeatRun.MOST_HOURS * SECONDS_PER_HOUR - seconds);
+            if (legs.size() > 1 || seconds == 0) {
                 warming.jolt();
             }
             looks(step);
@@ -318,8 +362,8 @@ final class Outing {
         }
 
         /** Takes what goes on in a step of the profile. */
-        private void looks(UseProfile.Step step) {
-            busy = running.at(Demand.of(step));
+        private void looks(Leg step) {
+            busy = step.at(running, Demand::of);
             idle = Optional.empty();
             levelThen = running.level();
             if (busy.stop().isPresent()) {
@@ -330,12 +374,12 @@ final class Outing {
             double ahead = busy.quickest() > 0 ? 1.5 * LEVEL_STEP / busy.quickest() : 0;
             List<double[]> levels = running.levels();
             running.spend(busy, ahead);
-            nearEnd = running.at(Demand.of(step)).stop().isPresent();
+            nearEnd = step.at(running, Demand::of).stop().isPresent();
             running.back(levels);
         }
 
         /** The same where charge or cells have changed so much that it matters. */
-        private void looksAgain(UseProfile.Step step) {
+        private void looksAgain(Leg step) {
             Map<String, Double> celsius = new HashMap<>();
             cells.forEach((part, node) -> celsius.put(part, Math.min(Usual.CELLS_MOST_C, warming.celsius()[node])));
             boolean warmed = running.warmed(
@@ -346,12 +390,12 @@ final class Outing {
         }
 
         /** What goes on where a share of what is asked for is done. */
-        private Running.Moment done(UseProfile.Step step, double share) {
+        private Running.Moment done(Leg step, double share) {
             if (share >= 1) {
                 return busy;
             }
             if (idle.isEmpty()) {
-                idle = Optional.of(running.at(waiting(step)));
+                idle = Optional.of(step.at(running, Outing::waiting));
             }
             return busy.towards(idle.get(), share);
         }
@@ -361,14 +405,14 @@ final class Outing {
         }
 
         /** A step, with boards that are at their limit doing so much less that they stay there. */
-        private Warming.Step taken(HeatModel model, Elimination.Factors room, UseProfile.Step step, double most) {
-            if (waiting(step).mode() == step.mode()) {
+        private Warming.Step taken(HeatModel model, Elimination.Factors room, Leg step, double most) {
+            if (!step.canWait()) {
                 work = 1;
             }
             Warming.Step now = warming.tried(model.network, room, watts(model, done(step, work)), most);
             int board = hottest(now);
             double beyond = beyond(now.to, board);
-            if (waiting(step).mode() == step.mode() || (work >= 1 ? beyond <= HELD_K : Math.abs(beyond) <= HELD_K)) {
+            if (!step.canWait() || (work >= 1 ? beyond <= HELD_K : Math.abs(beyond) <= HELD_K)) {
                 return now;
             }
             if (work >= 1 && beyond(now.from, board) < -BELOW_K) {
@@ -379,8 +423,7 @@ final class Outing {
         }
 
         /** The same for so long as a step that was tried, with the share of work found that holds a board at its limit. */
-        private Warming.Step slowed(
-                HeatModel model, Elimination.Factors room, UseProfile.Step step, int board, Warming.Step now) {
+        private Warming.Step slowed(HeatModel model, Elimination.Factors room, Leg step, int board, Warming.Step now) {
             boolean slower = now.to[board] > limitOf(board);
             double other = slower ? 0 : 1;
             Warming.Step there = warming.exactly(model.network, room, watts(model, done(step, other)), now.seconds);
@@ -466,7 +509,7 @@ final class Outing {
         private void tell(int k, Running.Moment done) {
             double[] t = warming.celsius();
             List<Double> celsius = new ArrayList<>(spots.size());
-            for (HeatModel.Watched w : model(profile.steps().get(k).closed()).watched) {
+            for (HeatModel.Watched w : model(legs.get(k).closed()).watched) {
                 celsius.add(w.celsius(t));
             }
             airs.forEach(node -> celsius.add(t[node]));

@@ -181,8 +181,9 @@ public final class Reliefs {
         Box b = vent.box();
         int along = vent.wall().axis() == 0 ? 1 : 0;
         double wide = Math.min(b.size(along) * 1.5, inside.size(along) * 0.9);
+        double least = 0.05 * inside.size(along);
         double from = Math.clamp(
-                b.centre().along(along) - wide / 2, 0.05 * inside.size(along), 0.95 * inside.size(along) - wide);
+                b.centre().along(along) - wide / 2, least, Math.max(least, 0.95 * inside.size(along) - wide));
         return along == 0
                 ? new Box(from, b.y(), b.z(), wide, b.dy(), b.dz())
                 : new Box(b.x(), from, b.z(), b.dx(), wide, b.dz());

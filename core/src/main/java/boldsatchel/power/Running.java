@@ -91,7 +91,7 @@ public final class Running {
                 }
                 rates.add(chain);
             }
-            return new Moment(heat, share * wiresW + (1 - share) * other.wiresW, rates, stop);
+            return new Moment(heat, share * wiresW + (1 - share) * other.wiresW, rates, stop.or(other::stop));
         }
     }
 
