@@ -18,6 +18,8 @@ public final class Running {
 
     /** Cells are solved anew when one is as much warmer or colder, K: their resistance changes by some hundredths. */
     private static final double STEP_K = 1;
+    /** Charge of what is plugged in. */
+    private static final double HALF = 0.5;
 
     private final Build build;
     private final boolean plugged;
@@ -30,10 +32,10 @@ public final class Running {
         private Network network;
         private final double[] levels;
 
-        Chain(Rung root, Network network) {
+        Chain(Rung root, Network network, double level) {
             this.root = root;
             this.network = network;
-            this.levels = network.supply().levels(1);
+            this.levels = network.supply().levels(level);
         }
     }
 
@@ -101,7 +103,7 @@ public final class Running {
         this.cells = CellTemperatures.begin(build);
         build.rungs().forEach(r -> rungs.put(r.id(), r));
         for (Rung root : build.wiring().chain()) {
-            network(root).ifPresent(n -> chains.add(new Chain(root, n)));
+            network(root).ifPresent(n -> chains.add(new Chain(root, n, plugged ? HALF : 1)));
         }
     }
 
@@ -110,7 +112,7 @@ public final class Running {
         return new Running(build, false);
     }
 
-    /** The chains of a build with everything plugged in: what charges goes on charging as when half full, for ever. */
+    /** The chains of a build with everything plugged in: all stays half full, and what charges goes on charging. */
     public static Running plugged(Build build) {
         return new Running(build, true);
     }
@@ -158,7 +160,7 @@ public final class Running {
             circuit.solve(chain.levels).rungs().forEach(sum::add);
             List<Double> each = new ArrayList<>(rates.length);
             for (double rate : rates) {
-                each.add(Double.isNaN(rate) ? 0.0 : rate);
+                each.add(plugged || Double.isNaN(rate) ? 0.0 : rate);
             }
             perHour.add(each);
             stop = stop.or(seen::stop);

@@ -29,8 +29,14 @@ import boldsatchel.power.Running;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
@@ -65,7 +71,9 @@ public class OutingTest {
         Build build = demo(name);
         for (UseProfile profile : build.brief().profiles()) {
             for (boolean plugged : new boolean[] {false, true}) {
-                HeatRun.Balance heat = run(build, profile, plugged).heat();
+                HeatRun run = run(build, profile, plugged);
+                HeatRun.Balance heat = run.heat();
+                assertThat(run.end().isEmpty()).isEqualTo(plugged);
                 assertThat(heat.storedJ() + heat.givenOffJ())
                         .as("%s, plugged in: %s", profile.name(), plugged)
                         .isCloseTo(heat.putInJ(), Percentage.withPercentage(0.1));
@@ -184,7 +192,15 @@ public class OutingTest {
         return new Object[][] {{"x86-thin"}, {"x86-blower"}, {"x86-wide"}};
     }
 
-    private static double marginK(Part board, boolean vented) {
+    private static Part board(String id) {
+        return Library.shipped().parts().stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A board on standoffs with 30 mm of room around it, in plastic. */
+    private static Build slab(Part board, boolean vented) {
         Box b = board.body().bounds();
         Shell plain = Shell.plain(
                 "slab",
@@ -200,16 +216,23 @@ public class OutingTest {
                         Vent.usual("out", Face.FRONT, plain.cavity(), true, Vent.Kind.GRILLE)))
                 : plain;
         Build empty = Build.empty("slab");
-        Build build = empty.with(empty.casing().withShells(List.of(slab)))
+        return empty.with(empty.casing().withShells(List.of(slab)))
                 .with(empty.parts().and(board))
                 .with(new Placement(board.id(), "slab", new Vec(30, 30, 5), Orientation.AS_DRAWN, Set.of()))
                 .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
-        double watts = board.facet(Facet.DrawsPower.class).orElseThrow().busyW().value();
+    }
+
+    private static double busyW(Part board) {
+        return board.facet(Facet.DrawsPower.class).orElseThrow().busyW().value();
+    }
+
+    private static double marginK(Part board, boolean vented) {
+        Build build = slab(board, vented);
         Warmth.Step step = new Warmth.Step(
                 UseProfile.always(Mode.BUSY).steps().getFirst(),
-                watts,
+                busyW(board),
                 0,
-                Map.of(board.id(), watts),
+                Map.of(board.id(), busyW(board)),
                 0,
                 Lazy.known(List.of()));
         Points points = new Points(List.of(), List.of(), List.of(new Warmth("always", false, List.of(step))));
@@ -219,14 +242,45 @@ public class OutingTest {
                 .nominal();
     }
 
+    /** The same networks in a circuit simulator, in the steady state and on the way there: slab.csv says how that was made. */
+    @Test
+    public void aCircuitSimulatorFindsTheSameTemperatures() throws IOException {
+        List<String> rows;
+        try (InputStream in = Objects.requireNonNull(OutingTest.class.getResourceAsStream("slab.csv"))) {
+            rows = new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
+        }
+        Part board = board("x86-thin");
+        for (boolean vented : new boolean[] {false, true}) {
+            Build build = slab(board, vented);
+            HeatModel model = new HeatModel(build, FitEngine.evaluate(build).placed(), Set.of(board.id()), false);
+            double[] watts = model.watts(Map.of(board.id(), busyW(board)), 0);
+            List<double[]> found =
+                    new ArrayList<>(List.of(model.network.settle(watts).celsius()));
+            double[] cold = new double[model.network.size()];
+            Arrays.fill(cold, 25);
+            for (double seconds : new double[] {120, 600, 3600}) {
+                found.add(
+                        WarmingTest.gone(model.network, cold, watts, seconds, 0).celsius());
+            }
+            List<String> here = rows.stream()
+                    .filter(r -> r.startsWith(vented ? "vented," : "sealed,"))
+                    .toList();
+            assertThat(here).hasSize(model.network.size() - 1);
+            for (String row : here) {
+                String[] cells = row.split(",", -1);
+                for (int i = 0; i < found.size(); i++) {
+                    assertThat(found.get(i)[Integer.parseInt(cells[1])])
+                            .as(row)
+                            .isCloseTo(Double.parseDouble(cells[2 + i]), within(0.1));
+                }
+            }
+        }
+    }
+
     /** A stock board with its own blower in an enlarged slab is kept cool by two usual vents, and not in a sealed one. */
     @Test(dataProvider = "boards")
     public void twoUsualVentsSaveABoardWithABlower(String id) {
-        Part board = Library.shipped().parts().stream()
-                .filter(p -> p.id().equals(id))
-                .findFirst()
-                .orElseThrow();
-        assertThat(marginK(board, true)).isGreaterThan(5);
-        assertThat(marginK(board, false)).isLessThan(-5);
+        assertThat(marginK(board(id), true)).isGreaterThan(5);
+        assertThat(marginK(board(id), false)).isLessThan(-5);
     }
 }

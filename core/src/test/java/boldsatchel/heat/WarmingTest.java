@@ -16,7 +16,7 @@ public class WarmingTest {
     private static final int CASES = 500;
 
     /** Goes on for a time; steps are halved as often as is said. */
-    private static Warming gone(HeatNetwork network, double[] startC, double[] watts, double seconds, int halved) {
+    static Warming gone(HeatNetwork network, double[] startC, double[] watts, double seconds, int halved) {
         Warming warming = new Warming(startC, network.capacities());
         Elimination.Factors answers = network.factors();
         double left = seconds;
