@@ -9,6 +9,7 @@ import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Usual;
 import boldsatchel.power.Breach;
 import boldsatchel.power.CellTemperatures;
+import boldsatchel.power.Charge;
 import boldsatchel.power.Demand;
 import boldsatchel.power.Points;
 import boldsatchel.power.Running;
@@ -22,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** Runs profiles of a build from full, charge and temperatures together. */
 final class Outing {
@@ -41,7 +43,7 @@ final class Outing {
     /** A board that slows down is held at its limit to this, K. */
     private static final double HELD_K = 0.02;
 
-    /** A cycle without end that changes no more than this has settled, K. */
+    /** Cycles without end that change no more than this in an hour or more have settled, K. */
     private static final double SETTLED_K = 0.05;
 
     private static final int MOST_TRIES = 6;
@@ -51,6 +53,9 @@ final class Outing {
 
     private final Build build;
     private final boolean plugged;
+    /** Ids of what is charged meanwhile. */
+    private final Set<String> charged;
+
     private final Map<Boolean, HeatModel> models = new HashMap<>();
     /** Nodes of the boards that slow down, and the most they may reach. */
     private final Map<Integer, Double> boards = new HashMap<>();
@@ -61,16 +66,21 @@ final class Outing {
     /** The node of each spot that is not watched: the air. */
     private final List<Integer> airs = new ArrayList<>();
 
-    private Outing(Build build, FitResult fit, Set<String> warm, boolean plugged) {
+    private Outing(Build build, FitResult fit, Points points, boolean plugged) {
         this.build = build;
         this.plugged = plugged;
+        this.charged =
+                plugged ? points.charges().stream().map(Charge.Result::store).collect(Collectors.toSet()) : Set.of();
+        Set<String> warm = new HashSet<>();
+        points.warmths()
+                .forEach(w -> w.steps().forEach(s -> warm.addAll(s.byPart().keySet())));
         boolean closes = build.casing().lid().isPresent();
         for (boolean closed : closes ? new boolean[] {false, true} : new boolean[] {false}) {
             models.put(closed, new HeatModel(build, fit.placed(), warm, closed));
         }
         HeatModel model = model(false);
         for (HeatModel.Watched w : model.watched) {
-            spots.add(new HeatRun.Spot(model.places.get(w.node()), w.name(), w.limitC()));
+            spots.add(new HeatRun.Spot(model.places.get(w.node()), w.name(), limit(w)));
             build.part(w.subject())
                     .filter(p -> w.kind() == HeatResult.Kind.PART)
                     .ifPresent(part -> {
@@ -78,7 +88,7 @@ final class Outing {
                             cells.put(part.id(), w.node());
                         }
                         if (slowsDown(part)) {
-                            boards.put(w.node(), w.limitC());
+                            boards.put(w.node(), limit(w));
                         }
                     });
         }
@@ -99,10 +109,12 @@ final class Outing {
         if (build.casing().shells().isEmpty() || !running(build, plugged).hasSource()) {
             return Optional.empty();
         }
-        Set<String> warm = new HashSet<>();
-        points.warmths()
-                .forEach(w -> w.steps().forEach(s -> warm.addAll(s.byPart().keySet())));
-        return Optional.of(new Outing(build, fit, warm, plugged));
+        return Optional.of(new Outing(build, fit, points, plugged));
+    }
+
+    /** What a spot may reach; what is charged may get less warm. */
+    private double limit(HeatModel.Watched spot) {
+        return model(false).limitC(spot, charged);
     }
 
     private static Running running(Build build, boolean plugged) {
@@ -200,7 +212,7 @@ final class Outing {
         double least = Double.POSITIVE_INFINITY;
         for (int i = 0; i < model.watched.size(); i++) {
             HeatModel.Watched w = model.watched.get(i);
-            double margin = w.limitC() - w.celsius(state.celsius());
+            double margin = limit(w) - w.celsius(state.celsius());
             if (margin < least) {
                 least = margin;
                 spot = i;
@@ -243,8 +255,8 @@ final class Outing {
             Warming.Step step = warming.tried(model.network, model.network.factors(), watts, SECONDS_PER_HOUR);
             double first = 2;
             for (HeatModel.Watched w : model.watched) {
-                if (step.to[w.node()] >= w.limitC()) {
-                    first = Math.min(first, step.reaches(w.node(), w.limitC()));
+                if (w.celsius(step.to) >= limit(w)) {
+                    first = Math.min(first, step.reaches(w::celsius, limit(w)));
                 }
             }
             if (first <= 1) {
@@ -291,14 +303,20 @@ final class Outing {
         HeatRun run() {
             looks(legs.getFirst());
             tell(0, busy);
+            double[] before = warming.celsius();
+            double since = 0;
+            double level = running.level();
             while (end.isEmpty() && goesOn()) {
-                double[] before = warming.celsius();
-                double level = running.level();
                 for (int k = 0; k < legs.size() && end.isEmpty() && goesOn(); k++) {
                     step(k, legs.get(k));
                 }
-                if (!(running.level() < level) && settled(before)) {
-                    break;
+                if (seconds - since >= SECONDS_PER_HOUR) {
+                    if (!(running.level() < level) && settled(before)) {
+                        break;
+                    }
+                    before = warming.celsius();
+                    since = seconds;
+                    level = running.level();
                 }
             }
             double storedJ = 0;
@@ -316,7 +334,7 @@ final class Outing {
                     new HeatRun.Balance(warming.putInJ(), storedJ, warming.givenOffJ()));
         }
 
-        /** Whether a cycle ends as it began. */
+        /** Whether some cycles end as they began. */
         private boolean settled(double[] before) {
             for (int i = 1; i < before.length; i++) {
                 if (Math.abs(warming.celsius()[i] - before[i]) > SETTLED_K) {
@@ -416,7 +434,7 @@ final class Outing {
                 return now;
             }
             if (work >= 1 && beyond(now.from, board) < -BELOW_K) {
-                double share = now.reaches(board, limitOf(board));
+                double share = now.reaches(t -> t[board], limitOf(board));
                 return warming.exactly(model.network, room, watts(model, busy), share * now.seconds);
             }
             return slowed(model, room, step, board, now);
@@ -474,19 +492,23 @@ final class Outing {
         private void happens(HeatModel model, Warming.Step step) {
             for (int i = 0; i < model.watched.size(); i++) {
                 HeatModel.Watched w = model.watched.get(i);
-                if (!boards.containsKey(w.node())) {
-                    crosses(HeatRun.Kind.LIMIT, i, w.node(), w.limitC(), step);
+                boolean ofCells = w.kind() == HeatResult.Kind.PART && cells.containsKey(w.subject());
+                boolean told = ofCells && limit(w) <= Usual.CELLS_CHARGED_MOST_C;
+                if (!boards.containsKey(w.node()) && !told) {
+                    crosses(HeatRun.Kind.LIMIT, i, w, limit(w), step);
                 }
-                if (cells.containsKey(w.subject()) && w.kind() == HeatResult.Kind.PART) {
-                    crosses(HeatRun.Kind.CELLS_WARM, i, w.node(), Usual.CELLS_CHARGED_MOST_C, step);
+                if (ofCells) {
+                    crosses(HeatRun.Kind.CELLS_WARM, i, w, Usual.CELLS_CHARGED_MOST_C, step);
                 }
             }
         }
 
-        private void crosses(HeatRun.Kind kind, int spot, int node, double limit, Warming.Step step) {
-            if (step.to[node] >= limit) {
-                double share = step.from[node] >= limit ? 0 : step.reaches(node, limit);
-                once(kind, spot, seconds + share * step.seconds, limit);
+        private void crosses(HeatRun.Kind kind, int spot, HeatModel.Watched w, double limitC, Warming.Step step) {
+            if (!happened.contains(List.of(kind.ordinal(), spot))
+                    && Double.isFinite(limitC)
+                    && w.celsius(step.to) >= limitC) {
+                double share = w.celsius(step.from) >= limitC ? 0 : step.reaches(w::celsius, limitC);
+                once(kind, spot, seconds + share * step.seconds, limitC);
             }
         }
 

@@ -2,6 +2,7 @@ package boldsatchel.heat;
 
 import boldsatchel.engine.CannotAnswer;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /**
  * A network on its way through time. Each step is implicit, of two stages and second order, and damps at once what is faster than it
@@ -25,7 +26,7 @@ final class Warming {
     private static final double MOST_GROWTH = 3;
     private static final double CAREFUL = 0.9;
     /** Halvings until a place within a step is known. */
-    private static final int HALVINGS = 40;
+    private static final int HALVINGS = 30;
 
     private final double[] joulesPerK;
     private final double[] held;
@@ -99,17 +100,27 @@ final class Warming {
             return straight + share * rest * bend;
         }
 
+        /** All temperatures within the step, °C. */
+        private double[] at(double share) {
+            double[] t = new double[to.length];
+            for (int i = 0; i < t.length; i++) {
+                t[i] = at(i, share);
+            }
+            return t;
+        }
+
         /**
-         * When a node reaches a temperature that it is below at the beginning and not at the end.
+         * When something reaches a temperature that it is below at the beginning and not at the end.
          *
+         * @param of the temperatures of all nodes
          * @return share of the step, 0 to 1
          */
-        double reaches(int node, double limitC) {
+        double reaches(ToDoubleFunction<double[]> of, double limitC) {
             double low = 0;
             double high = 1;
             for (int i = 0; i < HALVINGS; i++) {
                 double middle = (low + high) / 2;
-                if (at(node, middle) < limitC) {
+                if (of.applyAsDouble(at(middle)) < limitC) {
                     low = middle;
                 } else {
                     high = middle;
