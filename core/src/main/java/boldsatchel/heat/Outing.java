@@ -35,7 +35,7 @@ final class Outing {
     /** The same where the end is that near. */
     private static final double LAST_LEVEL_STEP = 0.0005;
     /** Steps of a run at most; what takes more is followed no further. */
-    private static final int MOST_STEPS = 6_000;
+    private static final int MOST_STEPS = 4_000;
     /** Cycles shorter than this are run with their mean: no temperature that is told follows them, min. */
     private static final double SHORT_MINUTES = 2;
     /** Moments told of a run, about. */

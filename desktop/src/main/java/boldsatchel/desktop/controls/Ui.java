@@ -1,6 +1,7 @@
 package boldsatchel.desktop.controls;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.Node;
@@ -10,8 +11,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 
@@ -60,6 +64,29 @@ public final class Ui {
         button.setOnAction(e -> action.run());
         button.setMinWidth(Region.USE_PREF_SIZE);
         return button;
+    }
+
+    /** A tab of a row, told by its name. */
+    public static ToggleButton tab(String name, Node pane, ToggleGroup tabs) {
+        ToggleButton button = new ToggleButton(name);
+        button.setId("tab-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
+        button.setToggleGroup(tabs);
+        button.setUserData(pane);
+        button.getStyleClass().add("side-tab");
+        return button;
+    }
+
+    /** Keeps one of some tabs chosen, the first to begin with, and what it stands for in sight. */
+    public static void keepShowing(ToggleGroup tabs, Pane where, Runnable then) {
+        tabs.selectedToggleProperty().addListener((o, was, is) -> {
+            if (is == null) {
+                tabs.selectToggle(was);
+            } else {
+                where.getChildren().setAll((Node) is.getUserData());
+                then.run();
+            }
+        });
+        tabs.selectToggle(tabs.getToggles().getFirst());
     }
 
     /** Empty space that takes what is left. */

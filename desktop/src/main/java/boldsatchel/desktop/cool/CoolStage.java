@@ -27,14 +27,12 @@ import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
@@ -113,36 +111,19 @@ public final class CoolStage implements WorkStage {
         lower.setMinHeight(LOWER_HEIGHT);
         lower.setMaxHeight(LOWER_HEIGHT);
         HBox bar = new HBox(
-                tab("Over time", overTime),
-                tab("Way of the heat", ways),
-                tab("What would help", help),
-                tab("Sealed or open", sealing),
+                Ui.tab("Over time", overTime, tabs),
+                Ui.tab("Way of the heat", ways, tabs),
+                Ui.tab("What would help", help, tabs),
+                Ui.tab("Sealed or open", sealing, tabs),
                 Ui.spring(),
                 shownAt);
         bar.getStyleClass().add("side-tabs");
         bar.setAlignment(Pos.CENTER_LEFT);
-        tabs.selectedToggleProperty().addListener((o, was, is) -> {
-            if (is == null) {
-                tabs.selectToggle(was);
-            } else {
-                lower.getChildren().setAll((Node) is.getUserData());
-                showHelp();
-            }
-        });
-        tabs.selectToggle(tabs.getToggles().getFirst());
+        Ui.keepShowing(tabs, lower, this::showHelp);
         shown.getChildren().setAll(top, view, facts, bar, lower);
         VBox.setVgrow(shown, Priority.ALWAYS);
         content.getChildren().setAll(empty, shown);
         desk.keepShowing(content, this::show);
-    }
-
-    private ToggleButton tab(String name, Node pane) {
-        ToggleButton button = new ToggleButton(name);
-        button.setId("tab-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
-        button.setToggleGroup(tabs);
-        button.setUserData(pane);
-        button.getStyleClass().add("side-tab");
-        return button;
     }
 
     @Override

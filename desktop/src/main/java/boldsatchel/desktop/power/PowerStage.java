@@ -36,7 +36,6 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -116,36 +115,19 @@ public final class PowerStage implements WorkStage {
         lower.setMinHeight(LOWER_HEIGHT);
         lower.setMaxHeight(LOWER_HEIGHT);
         HBox bar = new HBox(
-                tab("Discharge", run),
-                tab("Charge", charge),
-                tab("Use", use),
-                tab("Voltmeter", card),
-                tab("Another hour", more),
+                Ui.tab("Discharge", run, tabs),
+                Ui.tab("Charge", charge, tabs),
+                Ui.tab("Use", use, tabs),
+                Ui.tab("Voltmeter", card, tabs),
+                Ui.tab("Another hour", more, tabs),
                 Ui.spring(),
                 facts);
         bar.getStyleClass().add("side-tabs");
         bar.setAlignment(Pos.CENTER_LEFT);
-        tabs.selectedToggleProperty().addListener((o, was, is) -> {
-            if (is == null) {
-                tabs.selectToggle(was);
-            } else {
-                lower.getChildren().setAll((Node) is.getUserData());
-                showLower();
-            }
-        });
-        tabs.selectToggle(tabs.getToggles().getFirst());
+        Ui.keepShowing(tabs, lower, this::showLower);
         bench.getChildren().addAll(tools, ladder, bar, lower);
         content.getChildren().setAll(bench);
         desk.keepShowing(bench, this::show);
-    }
-
-    private ToggleButton tab(String name, Node pane) {
-        ToggleButton button = new ToggleButton(name);
-        button.setId("tab-" + name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
-        button.setToggleGroup(tabs);
-        button.setUserData(pane);
-        button.getStyleClass().add("side-tab");
-        return button;
     }
 
     @Override
