@@ -75,8 +75,8 @@ public final class HeatDrawings {
             all.add(i);
         }
         all.sort(Comparator.comparing((Integer i) -> !isOf(run.spots().get(i), selected))
-                .thenComparingDouble(i -> run.spots().get(i).limitC() - highest(run, i))
-                .thenComparingDouble(i -> -highest(run, i)));
+                .thenComparingDouble(i -> run.spots().get(i).limitC() - run.highestC(i))
+                .thenComparingDouble(i -> -run.highestC(i)));
         List<Integer> curves = new ArrayList<>();
         for (int i : all) {
             HeatPlace place = run.spots().get(i).place();
@@ -91,14 +91,6 @@ public final class HeatDrawings {
     private static boolean isOf(Spot spot, String part) {
         return spot.place().kind() == HeatPlace.Kind.PART
                 && spot.place().subject().equals(part);
-    }
-
-    private static double highest(HeatRun run, int spot) {
-        double highest = Double.NEGATIVE_INFINITY;
-        for (Moment moment : run.moments()) {
-            highest = Math.max(highest, moment.celsius().get(spot));
-        }
-        return highest;
     }
 
     private record Plot(Sketch s, HeatRun run, List<Integer> curves, Scale scale) {
@@ -162,7 +154,7 @@ public final class HeatDrawings {
             double last = run.moments().getLast().celsius().get(c);
             double y = Math.min(highest, scale.y(last) - TEXT * 0.35);
             s.line(WIDTH, scale.y(last), WIDTH + 3, y + TEXT * 0.35, 0.2, false, ink(k), subject);
-            String most = highest(run, c) > last + 0.5 ? ", at most " + Units.format(highest(run, c), 0, "°C") : "";
+            String most = run.highestC(c) > last + 0.5 ? ", at most " + Units.format(run.highestC(c), 0, "°C") : "";
             s.fitted(
                     WIDTH + 3.5,
                     y,

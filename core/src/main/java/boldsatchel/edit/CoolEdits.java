@@ -3,6 +3,8 @@ package boldsatchel.edit;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Cooling;
 import boldsatchel.machine.HeatPath;
@@ -14,6 +16,7 @@ import boldsatchel.quantity.Figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** What is done against heat: vents, fans before vents, and ways to walls. Resistances of pads, sheets and pipes are guesses until a maker's figure is put in. */
 public final class CoolEdits {
@@ -35,7 +38,69 @@ public final class CoolEdits {
     /** What its foot meets a wall with, mm². */
     private static final double PIPE_FOOT_MM2 = 1500;
 
+    /** Of a wall's length, how much a vent takes that is put in by hand. */
+    private static final double VENT_SHARE = 0.45;
+
+    private static final double VENT_HIGH_MM = 8;
+    /** A fan stands off wall and floor by that. */
+    private static final double FAN_OFF_MM = 1;
+
     private CoolEdits() {}
+
+    /**
+     * Slots in a wall about a point, as far as the wall goes.
+     *
+     * @param at in the tray's frame
+     */
+    public static Vent slotsAt(Shell tray, Face wall, Vec at) {
+        Box inside = tray.cavity();
+        double[] size = new double[3];
+        double[] low = new double[3];
+        for (int axis = 0; axis < 3; axis++) {
+            double room = inside.size(axis);
+            boolean through = axis == wall.axis();
+            size[axis] = through ? 0 : axis == 2 ? Math.min(VENT_HIGH_MM, room / 4) : VENT_SHARE * room;
+            low[axis] = through
+                    ? inside.end(wall)
+                    : Math.clamp(at.along(axis) - size[axis] / 2, 0, Math.max(0, room - size[axis]));
+        }
+        return new Vent(
+                "vent " + (tray.vents().size() + 1),
+                wall,
+                new Box(low[0], low[1], low[2], size[0], size[1], size[2]),
+                Vent.Kind.SLOTS,
+                0);
+    }
+
+    /** Height of a vent's middle where nobody said: the first low, the next high, so that warmth drives air through both. */
+    public static double nextHeightMm(Shell tray) {
+        double high = tray.cavity().dz();
+        double off = Math.min(VENT_HIGH_MM, high / 4);
+        return tray.vents().size() % 2 == 0 ? off : high - off;
+    }
+
+    /**
+     * A fan on the floor before an upright wall; nothing where the tray is too low or too short for it.
+     *
+     * @param way it is turned
+     * @param middle of it along the wall, as far as the wall goes, mm
+     */
+    public static Optional<Placement> fanAt(Shell tray, Part fan, Face wall, Orientation way, double middle) {
+        Box inside = tray.cavity();
+        Box size = way.turn(fan.body().bounds());
+        int along = 1 - wall.axis();
+        double deep = size.size(wall.axis());
+        double room = inside.size(along) - size.size(along) - FAN_OFF_MM;
+        if (size.dz() + 2 * FAN_OFF_MM > inside.dz()
+                || deep + 2 * FAN_OFF_MM > inside.size(wall.axis())
+                || room < FAN_OFF_MM) {
+            return Optional.empty();
+        }
+        double off = wall.sign() > 0 ? inside.size(wall.axis()) - deep - FAN_OFF_MM : FAN_OFF_MM;
+        double from = Math.clamp(middle - size.size(along) / 2, FAN_OFF_MM, room);
+        Vec corner = along == 0 ? new Vec(from, off, FAN_OFF_MM) : new Vec(off, from, FAN_OFF_MM);
+        return Optional.of(new Placement(fan.id(), tray.id(), corner, way, Set.of()));
+    }
 
     /** Cuts one more vent into a tray. */
     public static Edit vent(Shell tray, Vent vent) {

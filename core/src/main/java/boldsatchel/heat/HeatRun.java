@@ -125,6 +125,15 @@ public record HeatRun(
         return moments.getLast().hours();
     }
 
+    /** The highest temperature of a spot on the way, °C. */
+    public double highestC(int spot) {
+        double highest = Double.NEGATIVE_INFINITY;
+        for (Moment moment : moments) {
+            highest = Math.max(highest, moment.celsius().get(spot));
+        }
+        return highest;
+    }
+
     /** The moment next to a time. */
     public Moment at(double hours) {
         return moments.stream()

@@ -65,9 +65,8 @@ final class Openings {
                 Input shutOff = part.input(Facet.MovesAir.class, "shutOffPa", m.shutOffPa());
                 fans.add(new Fan(
                         free, shutOff, m.freeLs().value() * 1e-3, m.shutOffPa().value()));
-                vents.stream()
-                        .min(java.util.Comparator.comparingDouble(
-                                v -> distance(v.vent().box(), placed.bounds())))
+                Vent.nearest(shell.vents(), placed.bounds())
+                        .map(v -> vents.get(shell.vents().indexOf(v)))
                         .filter(v -> !own.contains(v))
                         .ifPresent(own::add);
             });
@@ -108,15 +107,6 @@ final class Openings {
         return vent.wall() == Face.BOTTOM
                 ? 2 * (vent.box().dx() + vent.box().dy()) * undersideMm
                 : Double.POSITIVE_INFINITY;
-    }
-
-    private static double distance(Box a, Box b) {
-        double square = 0;
-        for (int axis = 0; axis < 3; axis++) {
-            double gap = Math.max(0, a.gapAlong(axis, b));
-            square += gap * gap;
-        }
-        return square;
     }
 
     private static double area(List<Open> vents) {

@@ -3,7 +3,6 @@ package boldsatchel.judge;
 import static boldsatchel.judge.Words.numbers;
 
 import boldsatchel.fit.Placed;
-import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.heat.Dew;
 import boldsatchel.heat.HeatResult;
@@ -13,11 +12,9 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -91,37 +88,31 @@ final class CoolRules {
     private static void goesRound(Sheet sheet, Build build, Part part) {
         if (part.facet(Facet.MovesAir.class).isPresent()) {
             placed(build, part)
-                    .ifPresent(fan -> outlet(fan).ifPresent(out -> {
-                        double wide = Math.sqrt(out.areaMm2());
-                        List<Vent> others = fan.shell().vents().stream()
-                                .filter(v -> !v.equals(out))
-                                .toList();
-                        double near = others.stream()
-                                .mapToDouble(v -> Math.max(0, v.box().signedDistance(out.box())))
-                                .min()
-                                .orElse(Double.POSITIVE_INFINITY);
-                        boolean all = others.stream()
-                                .allMatch(v -> v.wall() == out.wall()
-                                        && v.box().signedDistance(out.box()) < NEAR_WIDTHS * wide);
-                        if (!others.isEmpty() && all) {
-                            sheet.add(
-                                    "heat.air-goes-round",
-                                    Severity.WATCH,
-                                    List.of(part.id(), fan.shell().id()),
-                                    numbers("apartMm", near, "wantedMm", NEAR_WIDTHS * wide));
-                        }
-                    }));
+                    .ifPresent(fan -> Vent.nearest(fan.shell().vents(), fan.bounds())
+                            .ifPresent(out -> {
+                                double wide = Math.sqrt(out.areaMm2());
+                                List<Vent> others = fan.shell().vents().stream()
+                                        .filter(v -> !v.equals(out))
+                                        .toList();
+                                double near = others.stream()
+                                        .mapToDouble(v -> Math.max(0, v.box().signedDistance(out.box())))
+                                        .min()
+                                        .orElse(Double.POSITIVE_INFINITY);
+                                boolean all = others.stream()
+                                        .allMatch(v -> v.wall() == out.wall()
+                                                && v.box().signedDistance(out.box()) < NEAR_WIDTHS * wide);
+                                if (!others.isEmpty() && all) {
+                                    sheet.add(
+                                            "heat.air-goes-round",
+                                            Severity.WATCH,
+                                            List.of(part.id(), fan.shell().id()),
+                                            numbers("apartMm", near, "wantedMm", NEAR_WIDTHS * wide));
+                                }
+                            }));
         }
     }
 
     private static Optional<Placed> placed(Build build, Part part) {
         return build.placement(part.id()).flatMap(at -> build.shell(at.shell()).map(tray -> Placed.of(part, at, tray)));
-    }
-
-    /** The vent that a fan is taken to drive: the nearest. */
-    static Optional<Vent> outlet(Placed fan) {
-        Box at = fan.bounds();
-        Shell tray = fan.shell();
-        return tray.vents().stream().min(Comparator.comparingDouble(v -> v.box().signedDistance(at)));
     }
 }

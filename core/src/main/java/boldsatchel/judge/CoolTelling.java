@@ -100,8 +100,9 @@ record CoolTelling(Build build) implements Telling {
     private List<Remedy> across(Noted f) {
         Part fan = build.part(f.first()).orElseThrow();
         Shell tray = build.shell(f.subjects().get(1)).orElseThrow();
-        Optional<Vent> outlet =
-                build.placement(fan.id()).map(at -> Placed.of(fan, at, tray)).flatMap(CoolRules::outlet);
+        Optional<Vent> outlet = build.placement(fan.id())
+                .flatMap(at ->
+                        Vent.nearest(tray.vents(), Placed.of(fan, at, tray).bounds()));
         return outlet.map(out -> {
                     Face opposite = Face.of(out.wall().axis(), -out.wall().sign());
                     List<Vent> vents = new ArrayList<>(List.of(out));

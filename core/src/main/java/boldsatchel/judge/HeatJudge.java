@@ -54,7 +54,8 @@ public final class HeatJudge implements Judge<HeatResult> {
 
     @Override
     public Set<Section> reads() {
-        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING);
+        return EnumSet.of(
+                Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING, Section.COOLING);
     }
 
     @Override

@@ -4,6 +4,9 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * An opening in a wall for air.
@@ -56,6 +59,18 @@ public record Vent(
         double wide = inside.size(along) * USUAL_SHARE;
         Box extent = along == 0 ? new Box(from, end, z, wide, 0, high) : new Box(end, from, z, 0, wide, high);
         return new Vent(name, wall, extent, kind, 0);
+    }
+
+    /** The vent next to something, the first of several as near: the one that a fan there is taken to drive. */
+    public static Optional<Vent> nearest(List<Vent> vents, Box to) {
+        return vents.stream().min(Comparator.comparingDouble(v -> {
+            double square = 0;
+            for (int axis = 0; axis < 3; axis++) {
+                double gap = Math.max(0, v.box.gapAlong(axis, to));
+                square += gap * gap;
+            }
+            return square;
+        }));
     }
 
     /** The same of another extent. */

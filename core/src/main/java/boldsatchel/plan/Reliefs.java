@@ -10,7 +10,6 @@ import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
-import boldsatchel.geometry.Vec;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
@@ -41,14 +40,10 @@ public final class Reliefs {
     private static final double LEAST_K = 0.3;
     /** Density of aluminium, g/mm³. */
     private static final double ALUMINIUM_GMM3 = 2.7e-3;
-    /** A fan stands off wall and floor by that, mm. */
-    private static final double FAN_OFF_MM = 1;
 
     private static final double FAN_STEP_MM = 8;
     /** Spots that are nearest to their limits are helped. */
     private static final int MOST_SPOTS = 3;
-
-    private static final List<Face> UPRIGHT = List.of(Face.BACK, Face.FRONT, Face.LEFT, Face.RIGHT);
 
     private final Build build;
     private final Evaluation now;
@@ -144,25 +139,11 @@ public final class Reliefs {
 
     private Optional<Relief> bestVents(Shell tray) {
         Optional<Relief> best = Optional.empty();
-        for (Face low : UPRIGHT) {
-            for (Face high : UPRIGHT) {
-                if (low != high) {
-                    best = better(best, vents(tray, low, high));
-                }
-            }
+        for (Airing.Vents vents : Airing.pairs(tray)) {
+            String words = "Cut two vents into " + tray.name() + ": " + vents.words();
+            best = better(best, tried(words, vents.edit(), opened(tray)));
         }
         return best;
-    }
-
-    private Optional<Relief> vents(Shell tray, Face low, Face high) {
-        List<Vent> both = new ArrayList<>(tray.vents());
-        both.add(Vent.usual("air in", low, tray.cavity(), false, Vent.Kind.SLOTS));
-        both.add(Vent.usual("air out", high, tray.cavity(), true, Vent.Kind.GRILLE));
-        return tried(
-                "Cut two vents into " + tray.name() + ": low in the " + low.words() + " wall, high in the "
-                        + high.words() + " wall",
-                CaseEdits.vents("cut two vents into " + tray.name(), tray, both),
-                opened(tray));
     }
 
     /** All its vents half as long again, as far as the wall goes. */
@@ -200,7 +181,7 @@ public final class Reliefs {
         for (Part fan : shelf) {
             if (isFan(fan)) {
                 Optional<Relief> best = Optional.empty();
-                for (Face wall : UPRIGHT) {
+                for (Face wall : Airing.UPRIGHT) {
                     best = better(best, fan(tray, fan, wall));
                 }
                 keep(best);
@@ -235,23 +216,18 @@ public final class Reliefs {
 
     /** The first place along a wall where a fan is in nothing's way. */
     private Optional<Placement> before(Shell tray, Part fan, Face wall, Orientation way) {
-        Box inside = tray.cavity();
-        Box size = way.turn(fan.body().bounds());
-        int along = 1 - wall.axis();
-        double gap = Math.max(FAN_OFF_MM, build.brief().limits().gapMm());
-        if (size.dz() + 2 * gap > inside.dz() || size.size(wall.axis()) + gap > inside.size(wall.axis())) {
-            return Optional.empty();
-        }
-        double at = wall.sign() > 0 ? inside.size(wall.axis()) - size.size(wall.axis()) - FAN_OFF_MM : FAN_OFF_MM;
-        for (double u = gap; u + size.size(along) + gap <= inside.size(along); u += FAN_STEP_MM) {
-            Vec corner = along == 0 ? new Vec(u, at, gap) : new Vec(at, u, gap);
-            Placement place = new Placement(fan.id(), tray.id(), corner, way, Set.of());
-            Box bounds = Placed.of(fan, place, tray).bounds();
-            boolean free = fit.placed().stream()
+        double gap = build.brief().limits().gapMm();
+        double length = tray.cavity().size(1 - wall.axis());
+        for (double middle = 0; middle <= length; middle += FAN_STEP_MM) {
+            Optional<Placement> place = CoolEdits.fanAt(tray, fan, wall, way, middle);
+            if (place.isEmpty()) {
+                return place;
+            }
+            Box bounds = Placed.of(fan, place.get(), tray).bounds();
+            if (fit.placed().stream()
                     .filter(p -> p.shell().id().equals(tray.id()))
-                    .noneMatch(p -> p.bounds().signedDistance(bounds) < gap);
-            if (free) {
-                return Optional.of(place);
+                    .noneMatch(p -> p.bounds().signedDistance(bounds) < gap)) {
+                return place;
             }
         }
         return Optional.empty();
@@ -301,7 +277,7 @@ public final class Reliefs {
     /** A heat pipe to the upright wall where it does most. */
     private void pipes(Placed hot) {
         Optional<Relief> best = Optional.empty();
-        for (Face wall : UPRIGHT) {
+        for (Face wall : Airing.UPRIGHT) {
             Optional<Edit> edit = CoolEdits.pipe(build, hot, wall);
             if (edit.isPresent()) {
                 best = better(

@@ -74,17 +74,10 @@ final class HeatReport {
         number(heat, "givenOff", run.heat().givenOffJ());
         ArrayNode spots = node.putArray("spots");
         for (int i = 0; i < run.spots().size(); i++) {
-            int spot = i;
             ObjectNode at = spots.addObject();
             at.put("name", run.spots().get(i).name());
             number(at, "limitC", run.spots().get(i).limitC());
-            number(
-                    at,
-                    "highestC",
-                    run.moments().stream()
-                            .mapToDouble(m -> m.celsius().get(spot))
-                            .max()
-                            .orElse(Double.NaN));
+            number(at, "highestC", run.highestC(i));
             number(at, "lastC", run.moments().getLast().celsius().get(i));
         }
     }

@@ -59,13 +59,6 @@ public class OutingTest {
                 .orElseThrow();
     }
 
-    private static double highest(HeatRun run, int spot) {
-        return run.moments().stream()
-                .mapToDouble(m -> m.celsius().get(spot))
-                .max()
-                .orElseThrow();
-    }
-
     @Test(dataProvider = "demos")
     public void heatIsTakenUpOrGivenOffOverWholeRuns(String name) {
         Build build = demo(name);
@@ -101,7 +94,7 @@ public class OutingTest {
                             Percentage.withPercentage(1));
             HeatResult.Use use = steady.uses().getFirst();
             for (int i = 0; i < use.spots().size(); i++) {
-                assertThat(highest(run, i))
+                assertThat(run.highestC(i))
                         .as(use.spots().get(i).name())
                         .isCloseTo(use.spots().get(i).celsius(), within(1.5));
             }
@@ -115,7 +108,7 @@ public class OutingTest {
         UseProfile profile = build.brief().profiles().getLast();
         HeatRun run = run(build, profile, false);
         int board = run.spots().stream().map(s -> s.place().subject()).toList().indexOf("board");
-        assertThat(highest(run, board)).isCloseTo(run.spots().get(board).limitC(), within(0.1));
+        assertThat(run.highestC(board)).isCloseTo(run.spots().get(board).limitC(), within(0.1));
         assertThat(run.work()).isBetween(0.3, 0.7);
         assertThat(run.moments()).allSatisfy(m -> assertThat(m.work()).isBetween(0.0, 1.0));
         List<HeatRun.Kind> kinds =
@@ -133,7 +126,7 @@ public class OutingTest {
         HeatRun hot = run(bears, profile, false);
         assertThat(hot.work()).isEqualTo(1);
         assertThat(hot.hours()).isLessThan(0.8 * run.hours());
-        assertThat(highest(hot, board)).isGreaterThan(run.spots().get(board).limitC() + 20);
+        assertThat(hot.highestC(board)).isGreaterThan(run.spots().get(board).limitC() + 20);
     }
 
     /** With the work that can go on for ever, and no more, the first limit is just held in the steady state. */

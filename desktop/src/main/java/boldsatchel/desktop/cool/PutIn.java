@@ -17,15 +17,11 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
-import boldsatchel.machine.Vent;
 import boldsatchel.plan.Reliefs;
 import boldsatchel.verdict.Evaluation;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.geometry.Point2D;
@@ -39,10 +35,6 @@ import javafx.scene.layout.HBox;
 
 /** What can be put in against heat: pulled from here onto the picture, where all verdicts show what it does before it is let go of. */
 final class PutIn extends HBox {
-
-    private static final double VENT_SHARE = 0.45;
-    private static final double VENT_HIGH_MM = 8;
-    private static final double OFF_MM = 1;
 
     private final Desk desk;
     private final ViewPane view;
@@ -170,54 +162,21 @@ final class PutIn extends HBox {
     }
 
     private Optional<Edit> vent(Evaluation base, Shell shell, Vec at, Optional<String> subject) {
-        Face wall = wall(shell, at);
-        Box inside = shell.cavity();
-        boolean high = view.view() == PackView.PLAN && shell.vents().size() % 2 == 1;
-        double[] size = new double[3];
-        double[] low = new double[3];
-        for (int axis = 0; axis < 3; axis++) {
-            double room = inside.size(axis);
-            boolean upright = axis == 2;
-            size[axis] = axis == wall.axis() ? 0 : upright ? Math.min(VENT_HIGH_MM, room / 4) : VENT_SHARE * room;
-            double middle =
-                    upright && view.view() == PackView.PLAN ? high ? room - size[axis] : size[axis] : at.along(axis);
-            low[axis] = axis == wall.axis()
-                    ? inside.end(wall)
-                    : Math.clamp(middle - size[axis] / 2, 0, Math.max(0, room - size[axis]));
-        }
-        return Optional.of(CoolEdits.vent(
-                shell,
-                new Vent(
-                        "vent " + (shell.vents().size() + 1),
-                        wall,
-                        new Box(low[0], low[1], low[2], size[0], size[1], size[2]),
-                        Vent.Kind.SLOTS,
-                        0)));
+        Vec there = view.view() == PackView.PLAN ? new Vec(at.x(), at.y(), CoolEdits.nextHeightMm(shell)) : at;
+        return Optional.of(CoolEdits.vent(shell, CoolEdits.slotsAt(shell, wall(shell, at), there)));
     }
 
+    /** Standing before its wall, or where the tray is too low for that, lying. */
     private Optional<Edit> fan(Evaluation base, Shell shell, Vec at, Optional<String> subject) {
         Face wall = wall(shell, at);
         Part fan = fans.getValue();
         if (fan == null || wall.axis() == Face.TOP.axis()) {
             return Optional.empty();
         }
-        Box inside = shell.cavity();
-        for (Orientation way : List.of(new Orientation(wall, 0), Orientation.AS_DRAWN)) {
-            Box size = way.turn(fan.body().bounds());
-            if (size.dz() + 2 * OFF_MM <= inside.dz()) {
-                int along = 1 - wall.axis();
-                double deep = size.size(wall.axis());
-                double off = wall.sign() > 0 ? inside.size(wall.axis()) - deep - OFF_MM : OFF_MM;
-                double u = Math.clamp(
-                        at.along(along) - size.size(along) / 2,
-                        OFF_MM,
-                        Math.max(OFF_MM, inside.size(along) - size.size(along) - OFF_MM));
-                Vec corner = along == 0 ? new Vec(u, off, OFF_MM) : new Vec(off, u, OFF_MM);
-                return Optional.of(
-                        CoolEdits.fan(shell, fan, wall, new Placement(fan.id(), shell.id(), corner, way, Set.of())));
-            }
-        }
-        return Optional.empty();
+        double middle = at.along(1 - wall.axis());
+        return CoolEdits.fanAt(shell, fan, wall, new Orientation(wall, 0), middle)
+                .or(() -> CoolEdits.fanAt(shell, fan, wall, Orientation.AS_DRAWN, middle))
+                .map(place -> CoolEdits.fan(shell, fan, wall, place));
     }
 
     private Optional<Placed> placed(Evaluation base, Optional<String> id) {
