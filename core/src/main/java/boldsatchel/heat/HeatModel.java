@@ -107,9 +107,10 @@ final class HeatModel {
         /** By which its air leaves. */
         Optional<Link> vented = Optional.empty();
 
-        double fanFlowM3s;
-        /** The flow with each of the fans' figures moved by a standard deviation. */
-        private Map<Input, Double> flowMovedM3s = Map.of();
+        /** What fans drive through it. */
+        private Optional<Openings.Driven> driven = Optional.empty();
+        /** The same with each of the fans' figures moved by a standard deviation. */
+        private final Map<Input, Lazy<Openings.Driven>> drivenMoved = new LinkedHashMap<>();
 
         Room(Shell shell, Box out, int air, List<Placed> parts, List<Placed> standing, double undersideMm) {
             this.shell = shell;
@@ -129,6 +130,27 @@ final class HeatModel {
 
         private Wall wall(Face face) {
             return java.util.Objects.requireNonNull(walls.get(face));
+        }
+
+        /** Air that fans drive through it, m³/s. */
+        double fanFlowM3s() {
+            return driven.map(Openings.Driven::throughM3s).orElse(0.0);
+        }
+
+        /**
+         * What leaves by each vent, m³/s; negative where air comes in.
+         *
+         * @param carriedW heat that leaves with it
+         * @param riseK of its air over the surroundings
+         */
+        List<Double> outM3s(double carriedW, double riseK) {
+            return driven.map(Openings.Driven::outM3s)
+                    .orElseGet(() -> openings.risen(riseK > 1e-9 ? carriedW / Air.carried(1) / riseK : 0));
+        }
+
+        /** Share of what comes in that has just gone out. */
+        double again() {
+            return driven.map(Openings.Driven::again).orElse(0.0);
         }
 
         /** Node of a wall's outside. */
@@ -230,18 +252,24 @@ final class HeatModel {
 
     /** Air that fans or warmth drive through the vents. */
     private void air(Room room) {
-        if (!room.openings.hasFans()) {
+        room.driven = room.openings.driven();
+        if (room.driven.isEmpty()) {
             room.vented = room.openings.chimney(room.air);
             room.vented.ifPresent(network::link);
             return;
         }
-        room.fanFlowM3s = room.openings.fanFlowM3s();
-        room.flowMovedM3s = room.openings.fanFlowMovedM3s();
-        Link out = new Link.Fixed(room.air, 0, Air.carried(room.fanFlowM3s));
+        Link out = carried(room, room.driven.get());
         network.link(out);
         room.vented = Optional.of(out);
-        room.flowMovedM3s.forEach((input, moved) ->
-                network.moves(input, out, Lazy.known(new Link.Fixed(room.air, 0, Air.carried(moved)))));
+        for (Input input : room.openings.inputs()) {
+            Lazy<Openings.Driven> moved = Lazy.of(() -> room.openings.moved(input));
+            room.drivenMoved.put(input, moved);
+            network.moves(input, out, Lazy.of(() -> carried(room, moved.get())));
+        }
+    }
+
+    private static Link carried(Room room, Openings.Driven driven) {
+        return new Link.Fixed(room.air, 0, Air.carried(driven.freshM3s()));
     }
 
     private void wall(Room room, Face face, Box out, double spotsM2) {
@@ -271,7 +299,7 @@ final class HeatModel {
                         inner,
                         rest,
                         plate.stillWm2K(),
-                        forcedInside(room.fanFlowM3s, out),
+                        forcedInside(room.fanFlowM3s(), out),
                         Air.INSIDE_RADIATION),
                 room,
                 out);
@@ -417,8 +445,8 @@ final class HeatModel {
     /** Convection inside a shell, which a fan may force. */
     private void convection(Link.Convection link, Room room, Box out) {
         network.link(link);
-        room.flowMovedM3s.forEach((input, flow) ->
-                network.moves(input, link, Lazy.of(() -> link.forced(forcedInside(flow, out)))));
+        room.drivenMoved.forEach((input, moved) -> network.moves(
+                input, link, Lazy.of(() -> link.forced(forcedInside(moved.get().throughM3s(), out)))));
     }
 
     private double touchLimit(Shell shell) {
@@ -437,7 +465,7 @@ final class HeatModel {
         double whole = room.faces.wholeM2(place);
         double free = room.faces.freeM2(place);
         if (!givenToAir(part, node, room, whole, free)) {
-            double forced = forcedInside(room.fanFlowM3s, out);
+            double forced = forcedInside(room.fanFlowM3s(), out);
             double sees = room.faces.seesWalls(place);
             convection(plainSurface(node, room, placed.bounds(), free, forced, sees), room, out);
         }
@@ -470,7 +498,8 @@ final class HeatModel {
     private boolean givenToAir(Part part, int node, Room room, double wholeM2, double freeM2) {
         Optional<Facet.Thermal> thermal = part.facet(Facet.Thermal.class);
         // A fan of its own blows on it even where no air gets out.
-        boolean blown = room.fanFlowM3s > 0 || part.facet(Facet.MovesAir.class).isPresent();
+        boolean blown =
+                room.fanFlowM3s() > 0 || part.facet(Facet.MovesAir.class).isPresent();
         boolean moving = blown && thermal.flatMap(Facet.Thermal::fanKW).isPresent();
         Optional<Figure> given =
                 moving ? thermal.flatMap(Facet.Thermal::fanKW) : thermal.flatMap(Facet.Thermal::stillKW);

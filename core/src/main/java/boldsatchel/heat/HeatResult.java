@@ -139,13 +139,23 @@ public record HeatResult(
      * @param shell its id
      * @param airC mean temperature of the air
      * @param flowLs through vents, driven by warmth or a fan
+     * @param outLs by vent of the shell, what goes out; negative where air comes in
+     * @param again share of what comes in that has just gone out, an estimate
      * @param ventW heat that leaves with it
      * @param wallMeanC outside walls, mean by area
      * @param fan whether a fan drives it
      * @param sealed whether it has no vents
      */
     public record ShellAir(
-            String shell, double airC, double flowLs, double ventW, double wallMeanC, boolean fan, boolean sealed) {}
+            String shell,
+            double airC,
+            double flowLs,
+            List<Double> outLs,
+            double again,
+            double ventW,
+            double wallMeanC,
+            boolean fan,
+            boolean sealed) {}
 
     /** The use with the least margin; absent without a case. */
     public Optional<Use> gravest() {

@@ -114,14 +114,24 @@ sealed interface Link {
         }
     }
 
-    /** Warm air leaving by the upper vents while cool air enters by the lower. */
-    record Chimney(int from, int to, double areaM2, double riseM) implements Link {
-        /** The flow goes with the root of the difference, the heat with its power of 3/2. */
+    /**
+     * Warm air leaving by the upper vents while cool air enters by the lower.
+     *
+     * @param filter what filters take of the pressure, Pa·s/m³
+     */
+    record Chimney(int from, int to, double areaM2, double riseM, double filter) implements Link {
+        /** Without filters the flow goes with the root of the difference, the heat with its power of 3/2. */
         @Override
         public void cross(double fromC, double toC, Flow flow) {
-            double carried = Air.carried(Air.chimney(areaM2, riseM, fromC - toC, toC));
+            double free = Air.chimney(areaM2, riseM, fromC - toC, toC);
+            double edge = Air.DISCHARGE * areaM2;
+            // Of the orifices alone the pressure is ρ/2·(free/edge)².
+            double half = filter * edge * edge / Air.DENSITY;
+            double through =
+                    half == 0 || free == 0 ? free : free * free / (half + Math.sqrt(half * half + free * free));
+            double carried = Air.carried(through);
             flow.watts = carried * (fromC - toC);
-            flow.slope = 1.5 * carried;
+            flow.slope = carried * (1.5 + 0.5 * half / Math.max(Double.MIN_NORMAL, half + through));
         }
     }
 

@@ -5,47 +5,81 @@ import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Solid;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Input;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
- * How air gets in and out of a shell: by its vents, as far as nothing lies before them, driven by warmth or by all of its fans together.
+ * How air gets in and out of a shell: by its vents, as far as nothing lies before them, driven by warmth or by its fans.
  */
 final class Openings {
 
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
+    /** So many widths a free jet goes on before it has mixed to its middle (Rajaratnam, Turbulent Jets, 1976). */
+    private static final double CORE_WIDTHS = 5;
+    /** No more of what comes in is taken to have just gone out. */
+    private static final double MOST_AGAIN = 0.5;
 
     /** A vent and its free area. */
     private record Open(Vent vent, double areaM2) {
         double heightMm() {
             return vent.box().centre().z();
         }
+
+        /** What its filter takes, Pa·s/m³. */
+        double filter() {
+            return vent.filterPa() / Math.max(1e-9, vent.extentMm2() * MM2);
+        }
+
+        AirNetwork.Orifice orifice() {
+            return new AirNetwork.Orifice(areaM2, filter());
+        }
     }
 
-    /** A fan's line from free flow to shut-off. */
-    private record Fan(Input free, Input shutOff, double freeM3s, double shutOffPa) {
-        Fan with(Input input, double more) {
-            return new Fan(
-                    free,
-                    shutOff,
-                    freeM3s + (input.equals(free) ? more * 1e-3 : 0),
-                    shutOffPa + (input.equals(shutOff) ? more : 0));
+    /** A fan that drives a vent. */
+    private record Fan(Part part, Facet.MovesAir moves, Way way) {
+        List<Input> inputs() {
+            return List.of(
+                    part.input(Facet.MovesAir.class, "freeLs", moves.freeLs()),
+                    part.input(Facet.MovesAir.class, "shutOffPa", moves.shutOffPa()));
+        }
+    }
+
+    /**
+     * How a fan stands to a vent.
+     *
+     * @param vent its place
+     * @param out whether it blows out of it
+     * @param leakM2 free area about the way between them
+     */
+    private record Way(int vent, boolean out, double leakM2) {}
+
+    /**
+     * What fans drive.
+     *
+     * @param outM3s by vent, out of the room; negative where air comes in
+     * @param throughM3s what comes in, and goes out
+     * @param again share of what comes in that has just gone out, an estimate
+     * @param insideM3s what the fans move that goes round inside
+     */
+    record Driven(List<Double> outM3s, double throughM3s, double again, double insideM3s) {
+        /** Fresh air. */
+        double freshM3s() {
+            return throughM3s * (1 - again);
         }
     }
 
     private final List<Open> vents;
     private final List<Fan> fans = new ArrayList<>();
-    private final double ownM2;
-    private final double othersM2;
 
     /**
      * Of a shell.
@@ -57,22 +91,46 @@ final class Openings {
         vents = shell.vents().stream()
                 .map(v -> new Open(v, Math.min(openMm2(shell, v, inside), below(v, undersideMm)) * MM2))
                 .toList();
-        List<Open> own = new ArrayList<>();
         for (Placed placed : inside) {
-            Part part = placed.part();
-            part.facet(Facet.MovesAir.class).ifPresent(m -> {
-                Input free = part.input(Facet.MovesAir.class, "freeLs", m.freeLs());
-                Input shutOff = part.input(Facet.MovesAir.class, "shutOffPa", m.shutOffPa());
-                fans.add(new Fan(
-                        free, shutOff, m.freeLs().value() * 1e-3, m.shutOffPa().value()));
-                Vent.nearest(shell.vents(), placed.bounds())
-                        .map(v -> vents.get(shell.vents().indexOf(v)))
-                        .filter(v -> !own.contains(v))
-                        .ifPresent(own::add);
-            });
+            placed.part()
+                    .facet(Facet.MovesAir.class)
+                    .ifPresent(moves ->
+                            way(shell, placed, moves).ifPresent(way -> fans.add(new Fan(placed.part(), moves, way))));
         }
-        ownM2 = area(own);
-        othersM2 = area(vents) - ownM2;
+    }
+
+    /** Of which nobody knows how it blows, it is taken to sit tight at the vent next to it, and to blow out. */
+    private Optional<Way> way(Shell shell, Placed fan, Facet.MovesAir moves) {
+        if (!moves.isDirected()) {
+            return Vent.nearest(shell.vents(), fan.bounds())
+                    .map(v -> new Way(shell.vents().indexOf(v), true, 0));
+        }
+        List<Way> ways = new ArrayList<>();
+        moves.blows().ifPresent(face -> ways.addAll(ways(shell, fan, face, true)));
+        moves.draws().ifPresent(face -> ways.addAll(ways(shell, fan, face, false)));
+        return ways.stream().min(Comparator.comparingDouble(Way::leakM2));
+    }
+
+    /** To the vents that one of its sides looks at. */
+    private List<Way> ways(Shell shell, Placed fan, Face ofPart, boolean out) {
+        Face face = fan.placement().orientation().turn(ofPart);
+        int u = (face.axis() + 1) % 3;
+        int v = (face.axis() + 2) % 3;
+        Box box = fan.bounds();
+        double gap = Math.max(0, (shell.cavity().end(face) - box.end(face)) * face.sign());
+        List<Way> ways = new ArrayList<>();
+        for (int i = 0; i < vents.size(); i++) {
+            Vent vent = vents.get(i).vent();
+            double across = -vent.box().gapAlong(u, box);
+            double along = -vent.box().gapAlong(v, box);
+            if (vent.wall() == face && across > 0 && along > 0) {
+                double met = across * along / Math.min(vent.extentMm2(), box.area(face));
+                double jet = gap <= 0 ? 1 : Math.min(1, CORE_WIDTHS * Math.min(across, along) / gap);
+                double around = 2 * (box.size(u) + box.size(v)) * gap;
+                ways.add(new Way(i, out, around * (1 - Math.min(1, met) * jet) * MM2));
+            }
+        }
+        return ways;
     }
 
     /** Free area of a vent, mm²: before a part that is close there is only the slit about it. */
@@ -113,75 +171,122 @@ final class Openings {
         return vents.stream().mapToDouble(Open::areaM2).sum();
     }
 
-    boolean hasFans() {
-        return !fans.isEmpty();
+    /** Figures of the fans that drive vents. */
+    List<Input> inputs() {
+        return fans.stream().flatMap(f -> f.inputs().stream()).toList();
     }
 
-    /** Flow that the fans drive together, m³/s. */
-    double fanFlowM3s() {
-        return flow(fans);
+    /** What the fans drive; nothing where none stands before a vent. */
+    Optional<Driven> driven() {
+        return fans.isEmpty() ? Optional.empty() : Optional.of(driven(f -> curve(f)));
     }
 
-    /** The flow with each of the fans' figures moved by a standard deviation. */
-    Map<Input, Double> fanFlowMovedM3s() {
-        Map<Input, Double> moved = new LinkedHashMap<>();
-        for (Fan fan : fans) {
-            for (Input input : List.of(fan.free(), fan.shutOff())) {
-                double more = input.figure().sigma();
-                moved.put(
-                        input,
-                        flow(fans.stream()
-                                .map(f -> f.equals(fan) ? f.with(input, more) : f)
-                                .toList()));
+    /** The same with one of the fans' figures moved by a standard deviation. */
+    Driven moved(Input input) {
+        return driven(f -> f.inputs().contains(input)
+                ? FanCurve.of(f.moves(), input, input.figure().sigma())
+                : curve(f));
+    }
+
+    private static FanCurve curve(Fan fan) {
+        return FanCurve.of(
+                fan.moves(),
+                fan.moves().freeLs().value(),
+                fan.moves().shutOffPa().value());
+    }
+
+    private Driven driven(Function<Fan, FanCurve> curve) {
+        List<AirNetwork.Duct> ducts = new ArrayList<>();
+        for (int i = 0; i < vents.size(); i++) {
+            int vent = i;
+            List<Fan> here = fans.stream().filter(f -> f.way().vent() == vent).toList();
+            // What blows out of a vent while another draws in by it drives nothing.
+            if (here.stream().map(f -> f.way().out()).distinct().count() == 1) {
+                ducts.add(new AirNetwork.Duct(
+                        vent,
+                        here.getFirst().way().out(),
+                        here.stream().map(curve).toList(),
+                        here.stream().mapToDouble(f -> f.way().leakM2()).sum()));
             }
         }
-        return moved;
+        AirNetwork.Flows flows =
+                new AirNetwork(vents.stream().map(Open::orifice).toList(), ducts).solve();
+        double through = flows.throughM3s();
+        return new Driven(flows.outM3s(), through, again(flows), Math.max(0, flows.fansM3s() - through));
     }
 
-    /** Fans beside one another give their flows at one pressure; a fan that is weaker than it gives none. */
-    private double flow(List<Fan> together) {
-        double areaM2 = Air.inRow(ownM2, othersM2);
-        double low = 0;
-        double high = together.stream().mapToDouble(Fan::shutOffPa).max().orElse(0);
-        if (areaM2 <= 0 || high <= 0) {
-            return 0;
-        }
-        if (together.size() == 1) {
-            return Air.fanFlow(together.getFirst().freeM3s(), high, areaM2);
-        }
-        for (int i = 0; i < 50; i++) {
-            double pa = (low + high) / 2;
-            double wanted = Air.DISCHARGE * areaM2 * Math.sqrt(2 * pa / Air.DENSITY);
-            if (given(together, pa) > wanted) {
-                low = pa;
-            } else {
-                high = pa;
-            }
-        }
-        return given(together, (low + high) / 2);
-    }
-
-    private static double given(List<Fan> together, double pa) {
+    /**
+     * How much of what comes in has just gone out: an inlet draws from all sides, and of the half sphere about it an outlet so far away takes its
+     * share; half of that round a corner, nothing across. An estimate.
+     */
+    private double again(AirNetwork.Flows flows) {
         double sum = 0;
-        for (Fan fan : together) {
-            sum += fan.freeM3s() * Math.max(0, 1 - pa / Math.max(1e-9, fan.shutOffPa()));
+        double through = Math.max(1e-12, flows.throughM3s());
+        for (int in = 0; in < vents.size(); in++) {
+            for (int out = 0; out < vents.size(); out++) {
+                double comes = -flows.outM3s().get(in);
+                double goes = flows.outM3s().get(out);
+                if (comes > 0 && goes > 0) {
+                    sum += comes
+                            / through
+                            * goes
+                            / through
+                            * share(vents.get(in).vent(), vents.get(out).vent());
+                }
+            }
         }
-        return sum;
+        return Math.min(MOST_AGAIN, sum);
+    }
+
+    private static double share(Vent in, Vent out) {
+        Vec apart = in.box().centre().minus(out.box().centre());
+        double sphere = 2 * Math.PI * apart.dot(apart);
+        double share = out.extentMm2() / (out.extentMm2() + sphere);
+        return in.wall() == out.wall() ? share : in.wall().axis() == out.wall().axis() ? 0 : share / 2;
     }
 
     /** Warm air leaving by the upper vents while cool air enters by the lower; nothing where all are at one height or a fan drives. */
     Optional<Link> chimney(int air) {
-        if (vents.isEmpty() || hasFans()) {
+        if (vents.isEmpty() || !fans.isEmpty()) {
             return Optional.empty();
         }
-        double middle = vents.stream().mapToDouble(Open::heightMm).average().orElseThrow();
-        List<Open> lower = vents.stream().filter(v -> v.heightMm() < middle).toList();
-        List<Open> upper = vents.stream().filter(v -> v.heightMm() >= middle).toList();
+        List<Open> lower = clear(half(false));
+        List<Open> upper = clear(half(true));
         double rise = meanHeight(upper) - meanHeight(lower);
         double areaM2 = Air.inRow(area(lower), area(upper));
-        return !lower.isEmpty() && rise > 0 && areaM2 > 0
-                ? Optional.of(new Link.Chimney(air, 0, areaM2, rise * MM))
+        return rise > 0 && areaM2 > 0
+                ? Optional.of(new Link.Chimney(air, 0, areaM2, rise * MM, filter(lower) + filter(upper)))
                 : Optional.empty();
+    }
+
+    /** What warmth drives through each vent, out of the room; negative where air comes in, m³/s. */
+    List<Double> risen(double throughM3s) {
+        return vents.stream()
+                .map(v -> {
+                    boolean above = half(true).contains(v);
+                    List<Open> beside = clear(half(above));
+                    double share = beside.contains(v) ? v.areaM2() / Math.max(1e-12, area(beside)) : 0;
+                    return (above ? 1 : -1) * share * throughM3s;
+                })
+                .toList();
+    }
+
+    /** The vents above the mean height of all, or those below. */
+    private List<Open> half(boolean above) {
+        double middle = vents.stream().mapToDouble(Open::heightMm).average().orElse(0);
+        return vents.stream().filter(v -> v.heightMm() >= middle == above).toList();
+    }
+
+    /** Where some have no filter, warmth drives next to nothing through the others. */
+    private static List<Open> clear(List<Open> vents) {
+        List<Open> clear = vents.stream().filter(v -> v.filter() == 0).toList();
+        return clear.isEmpty() ? vents : clear;
+    }
+
+    /** What the filters of vents beside one another take together, Pa·s/m³. */
+    private static double filter(List<Open> vents) {
+        double less = vents.stream().mapToDouble(v -> 1 / v.filter()).sum();
+        return 1 / less;
     }
 
     private static double meanHeight(List<Open> vents) {

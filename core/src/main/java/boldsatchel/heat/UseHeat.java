@@ -14,6 +14,9 @@ import java.util.Set;
 /** One use in its network, worked out as far as somebody looks: solved for the mean, the swing added, read off. */
 final class UseHeat {
 
+    /** m³. */
+    private static final double LITRE = 1e-3;
+
     private static final double SECONDS_PER_MINUTE = 60;
     /** Rises smaller than this have no ratio. */
     private static final double LEAST_RISE_K = 1e-6;
@@ -229,13 +232,17 @@ final class UseHeat {
                     .map(l -> l.watts(meanC[l.from()], meanC[l.to()]))
                     .orElse(0.0);
             double rise = meanC[room.air] - ambient;
+            List<Double> outLs =
+                    room.outM3s(vent, rise).stream().map(q -> q / LITRE).toList();
             airs.add(new HeatResult.ShellAir(
                     room.shell.id(),
                     meanC[room.air],
-                    rise > 1e-9 ? vent / Air.carried(1) / rise * 1e3 : 0,
+                    outLs.stream().mapToDouble(q -> Math.max(0, q)).sum(),
+                    outLs,
+                    room.again(),
                     vent,
                     wallMean(room, meanC),
-                    room.fanFlowM3s > 0,
+                    room.fanFlowM3s() > 0,
                     room.shell.vents().isEmpty()));
         }
         return List.copyOf(airs);

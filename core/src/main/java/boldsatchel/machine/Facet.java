@@ -1,6 +1,7 @@
 package boldsatchel.machine;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
@@ -618,6 +619,9 @@ public sealed interface Facet {
      * @param freeLs flow against no resistance, L/s
      * @param shutOffPa pressure at no flow
      * @param noiseDb sound pressure level at full speed, 1 m away, dB(A)
+     * @param draws its side as it is drawn at which it takes air in, if known
+     * @param blows its side at which it lets air out, if known
+     * @param between points of its curve between free flow and shut-off; a straight line without any
      */
     @Label("Moves air")
     record MovesAir(
@@ -628,11 +632,44 @@ public sealed interface Facet {
             Figure shutOffPa,
 
             @Label(value = "noise at 1 m", in = Quantity.SOUND)
-            Optional<Figure> noiseDb)
+            Optional<Figure> noiseDb,
+
+            @Label("draws in at") Optional<Face> draws,
+            @Label("blows out at") Optional<Face> blows,
+            @Label("curve between") List<Point> between)
             implements Facet {
+
+        /**
+         * A point of a fan's curve.
+         *
+         * @param ls flow, L/s
+         * @param pa pressure, Pa
+         */
+        public record Point(
+                @Label(value = "flow", in = Quantity.AIR_FLOW, absent = 1)
+                double ls,
+
+                @Label(value = "pressure", in = Quantity.PRESSURE, absent = 10)
+                double pa) {}
+
+        /** Copies the list. */
+        public MovesAir {
+            between = List.copyOf(between);
+        }
+
         /** Of which nobody knows how loud it is. */
         public MovesAir(Figure freeLs, Figure shutOffPa) {
             this(freeLs, shutOffPa, Optional.empty());
+        }
+
+        /** Of which nobody knows which way it blows. */
+        public MovesAir(Figure freeLs, Figure shutOffPa, Optional<Figure> noiseDb) {
+            this(freeLs, shutOffPa, noiseDb, Optional.empty(), Optional.empty(), List.of());
+        }
+
+        /** Whether it is known where air comes in or goes out. */
+        public boolean isDirected() {
+            return draws.isPresent() || blows.isPresent();
         }
     }
 

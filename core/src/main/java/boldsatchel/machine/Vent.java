@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param box its extent in the shell's frame; flat along the wall's axis
  * @param kind how it is made
  * @param openShare of that extent, 0 to 1; 0 for what its kind usually leaves open
+ * @param filterPa what a filter over its extent takes of the pressure where air comes through at 1 m/s; 0 without one
  */
 public record Vent(
         @Label("name") String name,
@@ -24,11 +25,19 @@ public record Vent(
         @Label(value = "made as", absent = 1) Kind kind,
 
         @Label(value = "open share, if known", in = Quantity.SHARE)
-        double openShare) {
+        double openShare,
+
+        @Label(value = "filter, at 1 m/s", in = Quantity.PRESSURE)
+        double filterPa) {
 
     /** One opening of which so much is free. */
     public Vent(String name, Face wall, Box box, double openShare) {
         this(name, wall, box, Kind.OPEN, openShare);
+    }
+
+    /** Without a filter. */
+    public Vent(String name, Face wall, Box box, Kind kind, double openShare) {
+        this(name, wall, box, kind, openShare, 0);
     }
 
     private static final double USUAL_MM = 8;
@@ -75,7 +84,7 @@ public record Vent(
 
     /** The same of another extent. */
     public Vent with(Box newBox) {
-        return new Vent(name, wall, newBox, kind, openShare);
+        return new Vent(name, wall, newBox, kind, openShare, filterPa);
     }
 
     /** How a vent is made. */
@@ -113,12 +122,17 @@ public record Vent(
         return openShare > 0 ? openShare : kind.usualShare;
     }
 
-    /** Free area, mm². */
-    public double areaMm2() {
+    /** Its extent, mm². */
+    public double extentMm2() {
         double area = 1;
         for (int axis = 0; axis < 3; axis++) {
             area *= axis == wall.axis() ? 1 : box.size(axis);
         }
-        return area * share();
+        return area;
+    }
+
+    /** Free area, mm². */
+    public double areaMm2() {
+        return extentMm2() * share();
     }
 }

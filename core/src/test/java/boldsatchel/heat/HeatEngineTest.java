@@ -201,7 +201,8 @@ public class HeatEngineTest {
             {Link.Convection.of(1, 0, 0.02, Air.FACING_UP, 0.1, 0, 5)},
             {Link.Convection.of(1, 0, 0.02, Air.FACING_UP, 0.1, 30, 5)},
             {Link.Outside.of(1, 0.02, Air.FACING_UP, 0.1, 0.9)},
-            {new Link.Chimney(1, 0, 4e-4, 0.03)}
+            {new Link.Chimney(1, 0, 4e-4, 0.03, 0)},
+            {new Link.Chimney(1, 0, 4e-4, 0.03, 2000)}
         };
     }
 
@@ -231,7 +232,8 @@ public class HeatEngineTest {
         for (int k = 0; k < 500; k++) {
             HeatNetwork network = new HeatNetwork(random.nextInt(-40, 60));
             int air = network.node(0);
-            network.link(new Link.Chimney(air, 0, Math.pow(10, random.nextDouble(-7, -2)), 0.03));
+            network.link(
+                    new Link.Chimney(air, 0, Math.pow(10, random.nextDouble(-7, -2)), 0.03, random.nextDouble(1e4)));
             network.link(Link.Convection.of(air, 0, Math.pow(10, random.nextDouble(-3, 0)), Air.VERTICAL, 0.1, 0, 0));
             for (int i = 0; i < 6; i++) {
                 int part = network.node(Math.pow(10, random.nextDouble(-4, 6)));

@@ -406,7 +406,10 @@ public class HeatTruthTest {
                 false,
                 vent("out", Face.LEFT, new Box(0, 10, 5, 0, 70, 10)),
                 vent("in", Face.RIGHT, new Box(194, 10, 5, 0, 70, 10)));
-        return new Openings(open, fans, Double.POSITIVE_INFINITY).fanFlowM3s();
+        return new Openings(open, fans, Double.POSITIVE_INFINITY)
+                .driven()
+                .orElseThrow()
+                .throughM3s();
     }
 
     private static Build laptop(boolean closed) {

@@ -114,7 +114,13 @@ public class WarmingTest {
             case 1 -> Link.Convection.of(from, to, area, Air.VERTICAL, 0.1, random.nextBoolean() ? 9 : 0, 5);
             case 2 -> Link.Outside.of(from, area, Air.FACING_UP, 0.1, 0.9);
             case 3 -> new Link.Facing(from, to, area, 0.8);
-            default -> new Link.Chimney(from, to, random.nextDouble(1e-5, 3e-4), random.nextDouble(0.005, 0.05));
+            default ->
+                new Link.Chimney(
+                        from,
+                        to,
+                        random.nextDouble(1e-5, 3e-4),
+                        random.nextDouble(0.005, 0.05),
+                        random.nextDouble(1e4));
         };
     }
 

@@ -1,0 +1,61 @@
+package boldsatchel.heat;
+
+import boldsatchel.machine.Facet;
+import boldsatchel.quantity.Input;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * What a fan moves against a pressure: straight lines between the points of its curve, from free flow to shut-off.
+ *
+ * @param points by rising pressure, the flow falling or staying; first free flow, last shut-off
+ */
+record FanCurve(List<Point> points) {
+
+    /** A point, m³/s and Pa. */
+    private record Point(double flowM3s, double pa) {}
+
+    private static final double LITRE = 1e-3;
+
+    /** Points outside of free flow and shut-off, or at which it would move more against more, count as little as they can. */
+    static FanCurve of(Facet.MovesAir fan, double freeLs, double shutOffPa) {
+        double stretchedLs = fan.freeLs().value() > 0 ? freeLs / fan.freeLs().value() : 1;
+        double stretchedPa =
+                fan.shutOffPa().value() > 0 ? shutOffPa / fan.shutOffPa().value() : 1;
+        List<Facet.MovesAir.Point> given = new ArrayList<>(fan.between());
+        given.sort(Comparator.comparingDouble(Facet.MovesAir.Point::pa));
+        List<Point> points = new ArrayList<>(List.of(new Point(Math.max(0, freeLs) * LITRE, 0)));
+        for (Facet.MovesAir.Point p : given) {
+            double pa = p.pa() * stretchedPa;
+            if (pa > points.getLast().pa && pa < shutOffPa) {
+                points.add(new Point(Math.clamp(p.ls() * stretchedLs * LITRE, 0, points.getLast().flowM3s), pa));
+            }
+        }
+        points.add(new Point(0, Math.max(0, shutOffPa)));
+        return new FanCurve(List.copyOf(points));
+    }
+
+    /** The same with one of its two figures moved. */
+    static FanCurve of(Facet.MovesAir fan, Input moved, double by) {
+        double freeLs = fan.freeLs().value() + (moved.field().equals("freeLs") ? by : 0);
+        double shutOffPa = fan.shutOffPa().value() + (moved.field().equals("shutOffPa") ? by : 0);
+        return of(fan, freeLs, shutOffPa);
+    }
+
+    double shutOffPa() {
+        return points.getLast().pa;
+    }
+
+    /** Flow against a pressure, m³/s; helped by one it goes on as straight as it begins, and beyond shut-off it lets nothing back. */
+    double flowM3s(double pa) {
+        for (int i = 1; i < points.size(); i++) {
+            Point high = points.get(i);
+            if (pa < high.pa) {
+                Point low = points.get(i - 1);
+                return low.flowM3s + (high.flowM3s - low.flowM3s) * (pa - low.pa) / (high.pa - low.pa);
+            }
+        }
+        return 0;
+    }
+}
