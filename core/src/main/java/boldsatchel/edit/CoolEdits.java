@@ -7,12 +7,14 @@ import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Cooling;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -35,6 +37,8 @@ public final class CoolEdits {
     private static final double SHEET_SHARE = 0.5;
     /** A flat pipe of copper with its two joints, K/W. */
     private static final double PIPE_KW = 0.8;
+    /** A flat pipe of 6 mm carries about that lying, W. */
+    private static final double PIPE_MOST_W = 25;
     /** What its foot meets a wall with, mm². */
     private static final double PIPE_FOOT_MM2 = 1500;
 
@@ -42,6 +46,8 @@ public final class CoolEdits {
     private static final double VENT_SHARE = 0.45;
 
     private static final double VENT_HIGH_MM = 8;
+    /** How far something goes away from what warms it, the furthest first, mm. */
+    private static final double[] AWAY_MM = {20, 15, 10, 7};
     /** A fan stands off wall and floor by that. */
     private static final double FAN_OFF_MM = 1;
 
@@ -112,14 +118,14 @@ public final class CoolEdits {
     /** Puts a fan of the shelf to a wall, with a vent before it; and one across where the tray has none. */
     public static Edit fan(Shell tray, Part fan, Face wall, Placement place) {
         return new Edit("add " + fan.name() + " to " + tray.name(), b -> {
-            Part own = fan.withId(b.freeId(fan.id()));
+            Part named = fan.withId(b.freeId(fan.id()));
+            Part own = named.withFacet(blowing(named, place.orientation(), wall));
             Placement at = new Placement(own.id(), place.shell(), place.at(), place.orientation(), place.touches());
             Box bounds = Placed.of(own, at, tray).bounds();
             List<Vent> vents = new ArrayList<>(tray.vents());
             vents.add(new Vent("before the fan", wall, shadow(bounds, wall, tray.cavity()), Vent.Kind.GRILLE, 0));
             if (tray.vents().isEmpty()) {
-                vents.add(Vent.usual(
-                        "air in", Face.of(wall.axis(), -wall.sign()), tray.cavity(), false, Vent.Kind.SLOTS));
+                vents.add(across(tray, wall));
             }
             return CaseEdits.vents("", tray, vents)
                     .change()
@@ -127,12 +133,95 @@ public final class CoolEdits {
         });
     }
 
-    /** The shadow of a box on an upright wall. */
+    /** The shadow of a box on a wall. */
     private static Box shadow(Box b, Face wall, Box inside) {
         double end = inside.end(wall);
-        return wall.axis() == 0
-                ? new Box(end, b.y(), b.z(), 0, b.dy(), b.dz())
-                : new Box(b.x(), end, b.z(), b.dx(), 0, b.dz());
+        return switch (wall.axis()) {
+            case 0 -> new Box(end, b.y(), b.z(), 0, b.dy(), b.dz());
+            case 1 -> new Box(b.x(), end, b.z(), b.dx(), 0, b.dz());
+            default -> new Box(b.x(), b.y(), end, b.dx(), b.dy(), 0);
+        };
+    }
+
+    /**
+     * Cuts a vent before a side of a part.
+     *
+     * @param moved whether the part goes close to that wall
+     */
+    public static Edit ventBefore(Placed part, Face wall, boolean moved) {
+        Shell tray = part.shell();
+        Box b = part.bounds();
+        double by = Math.max(0, Math.abs(tray.cavity().end(wall) - b.end(wall)) - FAN_OFF_MM) * wall.sign();
+        return new Edit("cut a vent before " + part.part().name(), build -> {
+            List<Vent> vents = new ArrayList<>(tray.vents());
+            vents.add(new Vent(
+                    "before " + part.part().name(), wall, shadow(b, wall, tray.cavity()), Vent.Kind.GRILLE, 0));
+            if (tray.vents().isEmpty()) {
+                vents.add(across(tray, wall));
+            }
+            Build cut = CaseEdits.vents("", tray, vents).change().apply(build);
+            return moved
+                    ? Edits.move(part.part(), at -> at.with(wall.axis(), at.along(wall.axis()) + by))
+                            .change()
+                            .apply(cut)
+                    : cut;
+        });
+    }
+
+    private static Vent across(Shell tray, Face wall) {
+        return Vent.usual("air in", Face.of(wall.axis(), -wall.sign()), tray.cavity(), false, Vent.Kind.SLOTS);
+    }
+
+    /** Says that a part blows at a wall. */
+    public static Edit blowsTo(Placed part, Face wall) {
+        return Edits.changePart(
+                "say which way it blows",
+                part.part(),
+                p -> p.withFacet(blowing(p, part.placement().orientation(), wall)));
+    }
+
+    private static Facet.MovesAir blowing(Part part, Orientation way, Face wall) {
+        Face side =
+                Face.ALL.stream().filter(f -> way.turn(f) == wall).findFirst().orElseThrow();
+        Facet.MovesAir moves = part.facet(Facet.MovesAir.class).orElseThrow();
+        return Form.of(Facet.MovesAir.class).field("blows").with(moves, Optional.of(side));
+    }
+
+    /** Moves a part away from another, as far as its tray has room that way and at most 20 mm; nothing where it cannot go anywhere. */
+    public static Optional<Edit> awayFrom(Build build, Placed part, Placed other) {
+        List<Placed> others = Placed.in(part.shell(), Placed.all(build)).stream()
+                .filter(p -> !p.id().equals(part.id()))
+                .toList();
+        Box inside = part.shell().cavity();
+        for (double far : AWAY_MM) {
+            for (Face side : Face.ALL) {
+                double gap = part.bounds().gapAlong(side.axis(), other.bounds());
+                boolean away = (part.bounds().centre().along(side.axis())
+                                        - other.bounds().centre().along(side.axis()))
+                                * side.sign()
+                        > 0;
+                Vec by = Vec.ZERO.with(side.axis(), far * side.sign());
+                Box there = part.bounds().moved(by);
+                if (side.axis() != 2
+                        && gap > -FAN_OFF_MM
+                        && away
+                        && there.low(side.axis()) >= 0
+                        && there.high(side.axis()) <= inside.size(side.axis())
+                        && others.stream().noneMatch(o -> o.bounds().signedDistance(there) < FAN_OFF_MM)) {
+                    return Optional.of(Edits.move(part.part(), at -> at.plus(by)));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Lays a second heat pipe beside one. */
+    public static Edit twice(Part part, Face wall) {
+        return new Edit("lay a second pipe beside that of " + part.name(), b -> {
+            List<HeatPath> paths = new ArrayList<>(b.cooling().heatPaths());
+            paths.replaceAll(p -> p.part().equals(part.id()) && p.wall() == wall ? p.twice() : p);
+            return b.with(new Cooling(paths));
+        });
     }
 
     /** Between a part and a wall, mm. */
@@ -187,7 +276,13 @@ public final class CoolEdits {
         return isFree(build, part, wall)
                 ? Optional.of(leads(
                         part.part(),
-                        new HeatPath(part.id(), wall, Figure.guess(PIPE_KW), "heat pipe", Optional.of(PIPE_FOOT_MM2))))
+                        new HeatPath(
+                                part.id(),
+                                wall,
+                                Figure.guess(PIPE_KW),
+                                "heat pipe",
+                                Optional.of(PIPE_FOOT_MM2),
+                                Optional.of(PIPE_MOST_W))))
                 : Optional.empty();
     }
 

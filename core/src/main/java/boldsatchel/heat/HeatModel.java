@@ -4,6 +4,7 @@ import boldsatchel.engine.Lazy;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
@@ -45,6 +46,9 @@ final class HeatModel {
                 new Input("the model", "the model", Doubt.class, "convection", new Figure(1, 0.2, Basis.GUESS));
     }
 
+    /** Most that skin bears for so long (ISO 13732-1): eight hours or more, ten minutes, a minute. */
+    private static final double TOUCH_WORN_C = 43;
+
     private static final double TOUCH_HELD_C = 48;
     private static final double TOUCH_PLASTIC_C = 60;
     private static final double TOUCH_METAL_C = 51;
@@ -60,6 +64,8 @@ final class HeatModel {
     private static final double FINGER_MM2 = 200;
     /** About what a plain face gives off in still air, by convection and radiation. */
     private static final double FACE_WM2K = 9;
+    /** Of a wall's length, what is between its mean and an edge. */
+    private static final double EDGE_SHARE = 3;
     /** Least share of a wall that is left beside the places where parts warm it. */
     private static final double LEAST_REST = 0.05;
 
@@ -146,6 +152,11 @@ final class HeatModel {
         List<Double> outM3s(double carriedW, double riseK) {
             return driven.map(Openings.Driven::outM3s)
                     .orElseGet(() -> openings.risen(riseK > 1e-9 ? carriedW / Air.carried(1) / riseK : 0));
+        }
+
+        /** Air that fans move and that goes round inside, m³/s. */
+        double insideM3s() {
+            return openings.insideM3s(driven);
         }
 
         /** Share of what comes in that has just gone out. */
@@ -239,6 +250,7 @@ final class HeatModel {
             wall(room, face, out, warmedM2);
             spots.addAll(here);
         }
+        edges(room, out);
         for (int i = 0; i < room.parts.size(); i++) {
             part(room, i, out);
         }
@@ -313,6 +325,37 @@ final class HeatModel {
                 Optional.of(face),
                 free ? touchLimit(shell) : Double.POSITIVE_INFINITY,
                 Optional.empty()));
+    }
+
+    /**
+     * Walls of metal warm one another around their edges. From the mean of a plate that gives off alike all over to an edge of it is a sixth of its length
+     * where the other edge takes as much, and half of it where that gives as much; a third is taken.
+     */
+    private void edges(Room room, Box out) {
+        if (!room.shell.substance().metal()) {
+            return;
+        }
+        double k = room.shell.substance().conductivityWmK();
+        for (Face a : Face.ALL) {
+            for (Face b : Face.ALL) {
+                if (a.axis() < b.axis() && !isOpen(room.shell, a) && !isOpen(room.shell, b)) {
+                    double edge = out.size(3 - a.axis() - b.axis()) * MM;
+                    double alongA = out.size(b.axis())
+                            * MM
+                            / EDGE_SHARE
+                            / Math.max(THINNEST_MM, room.shell.wall(a).value());
+                    double alongB = out.size(a.axis())
+                            * MM
+                            / EDGE_SHARE
+                            / Math.max(THINNEST_MM, room.shell.wall(b).value());
+                    network.link(new Link.Fixed(room.outside(a), room.outside(b), k * edge * MM / (alongA + alongB)));
+                }
+            }
+        }
+    }
+
+    private static boolean isOpen(Shell shell, Face face) {
+        return face == Face.TOP && shell.openTop();
     }
 
     private void through(Input thickness, int inner, int outer, double areaM2, Shell shell) {
@@ -450,8 +493,9 @@ final class HeatModel {
     }
 
     private double touchLimit(Shell shell) {
-        if (build.brief().surroundings().touchesSkin()) {
-            return TOUCH_HELD_C;
+        Brief.Surroundings around = build.brief().surroundings();
+        if (around.touchesSkin()) {
+            return around.worn() ? TOUCH_WORN_C : TOUCH_HELD_C;
         }
         return shell.substance().metal() ? TOUCH_METAL_C : TOUCH_PLASTIC_C;
     }
@@ -627,7 +671,8 @@ final class HeatModel {
     private double feed(Room room, Spot spot, int node, int inner) {
         if (spot.path().isPresent()) {
             HeatPath path = spot.path().get();
-            known(path.input(), ohms -> new Link.Fixed(node, inner, 1 / Math.max(1e-3, ohms)));
+            double most = HeatPipes.mostW(path, spot.part(), build.brief().surroundings());
+            known(path.input(), ohms -> Link.Pipe.of(node, inner, 1 / Math.max(1e-3, ohms), most));
             return 1 / Math.max(1e-3, path.ohmsKW().value());
         }
         double watts = acrossGap(room, spot.place(), spot.face());

@@ -141,6 +141,7 @@ public record HeatResult(
      * @param flowLs through vents, driven by warmth or a fan
      * @param outLs by vent of the shell, what goes out; negative where air comes in
      * @param again share of what comes in that has just gone out, an estimate
+     * @param insideLs what fans move that goes round inside
      * @param ventW heat that leaves with it
      * @param wallMeanC outside walls, mean by area
      * @param fan whether a fan drives it
@@ -152,6 +153,7 @@ public record HeatResult(
             double flowLs,
             List<Double> outLs,
             double again,
+            double insideLs,
             double ventW,
             double wallMeanC,
             boolean fan,

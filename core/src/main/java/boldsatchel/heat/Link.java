@@ -51,6 +51,32 @@ sealed interface Link {
     }
 
     /**
+     * A heat pipe: a fixed conductance until it carries as much as it can, and next to nothing more beyond, as it is dry then.
+     *
+     * @param mostW what it carries at most
+     */
+    record Pipe(int from, int to, double wattsPerK, double mostW) implements Link {
+
+        /** Of what it would carry more, a dry pipe of copper still does; about the share of its walls. */
+        private static final double DRY = 0.02;
+
+        /** A pipe, or what carries any heat. */
+        static Link of(int from, int to, double wattsPerK, double mostW) {
+            return mostW < Double.POSITIVE_INFINITY
+                    ? new Pipe(from, to, wattsPerK, mostW)
+                    : new Fixed(from, to, wattsPerK);
+        }
+
+        @Override
+        public void cross(double fromC, double toC, Flow flow) {
+            double wet = wattsPerK * (fromC - toC);
+            double beyond = Math.max(0, Math.abs(wet) - mostW);
+            flow.watts = wet - Math.copySign((1 - DRY) * beyond, wet);
+            flow.slope = beyond > 0 ? DRY * wattsPerK : wattsPerK;
+        }
+    }
+
+    /**
      * A surface in air: natural convection, or forced where that is more, and linear radiation.
      *
      * @param stillWm2K what natural convection gives off at a difference of 1 K

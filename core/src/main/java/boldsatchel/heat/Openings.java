@@ -24,6 +24,7 @@ final class Openings {
 
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
+    private static final double LITRE = 1e-3;
     /** So many widths a free jet goes on before it has mixed to its middle (Rajaratnam, Turbulent Jets, 1976). */
     private static final double CORE_WIDTHS = 5;
     /** No more of what comes in is taken to have just gone out. */
@@ -69,7 +70,7 @@ final class Openings {
      * @param outM3s by vent, out of the room; negative where air comes in
      * @param throughM3s what comes in, and goes out
      * @param again share of what comes in that has just gone out, an estimate
-     * @param insideM3s what the fans move that goes round inside
+     * @param insideM3s what these fans move that goes round inside
      */
     record Driven(List<Double> outM3s, double throughM3s, double again, double insideM3s) {
         /** Fresh air. */
@@ -80,6 +81,8 @@ final class Openings {
 
     private final List<Open> vents;
     private final List<Fan> fans = new ArrayList<>();
+    /** Flow of fans that look at no vent. */
+    private double looseM3s;
 
     /**
      * Of a shell.
@@ -94,8 +97,10 @@ final class Openings {
         for (Placed placed : inside) {
             placed.part()
                     .facet(Facet.MovesAir.class)
-                    .ifPresent(moves ->
-                            way(shell, placed, moves).ifPresent(way -> fans.add(new Fan(placed.part(), moves, way))));
+                    .ifPresent(moves -> way(shell, placed, moves)
+                            .ifPresentOrElse(
+                                    way -> fans.add(new Fan(placed.part(), moves, way)),
+                                    () -> looseM3s += moves.freeLs().value() * LITRE));
         }
     }
 
@@ -169,6 +174,11 @@ final class Openings {
 
     private static double area(List<Open> vents) {
         return vents.stream().mapToDouble(Open::areaM2).sum();
+    }
+
+    /** What fans move that goes round inside, m³/s. */
+    double insideM3s(Optional<Driven> driven) {
+        return looseM3s + driven.map(Driven::insideM3s).orElse(0.0);
     }
 
     /** Figures of the fans that drive vents. */

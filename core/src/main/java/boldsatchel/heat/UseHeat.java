@@ -240,6 +240,7 @@ final class UseHeat {
                     outLs.stream().mapToDouble(q -> Math.max(0, q)).sum(),
                     outLs,
                     room.again(),
+                    room.insideM3s() / LITRE,
                     vent,
                     wallMean(room, meanC),
                     room.fanFlowM3s() > 0,

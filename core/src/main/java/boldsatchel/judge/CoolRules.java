@@ -5,12 +5,16 @@ import static boldsatchel.judge.Words.numbers;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.heat.Dew;
+import boldsatchel.heat.HeatPipes;
+import boldsatchel.heat.HeatPlace;
 import boldsatchel.heat.HeatResult;
+import boldsatchel.heat.HeatWays;
 import boldsatchel.heat.Noise;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Vent;
 import boldsatchel.verdict.Finding;
@@ -18,15 +22,23 @@ import boldsatchel.verdict.Severity;
 import java.util.List;
 import java.util.Optional;
 
-/** Finds what is wrong with how a machine is cooled, beside what gets too warm: noise, dew, boards on the floor, air that goes round. */
+/** Finds what is wrong with how a machine is cooled, beside what gets too warm: noise, dew, boards on the floor, air that
+ * goes round, cells that are warmed by what is beside them, pipes that run dry. */
 final class CoolRules {
 
     /** A board warmer than this has an underside that counts, W. */
     private static final double WARM_W = 3;
     /** Less room than this under it holds no air that moves, mm. */
     private static final double UNDER_MM = 1;
-    /** Outlet and inlet nearer than so many times the outlet's width: warm air is drawn in again; a guess. */
-    private static final double NEAR_WIDTHS = 1.5;
+    /** Share of what comes in that has just gone out from which on it is told. */
+    private static final double AGAIN = 0.05;
+    /** A fan no further from a vent than this is taken to blow out of it, mm. */
+    private static final double FAN_AT_MM = 10;
+    /** Cells age twice as fast for every ten kelvin or so above 25 °C; from here on it is told what warms them. */
+    private static final double CELLS_WARMED_C = 35;
+
+    /** Share of the heat of cells that comes from one part beside them, from which on it is told. */
+    private static final double CELLS_SHARE = 0.25;
 
     private CoolRules() {}
 
@@ -36,8 +48,11 @@ final class CoolRules {
         dew(sheet, build);
         for (Part part : build.parts().list()) {
             onTheFloor(sheet, build, heat, part);
-            goesRound(sheet, build, part);
+            whichWay(sheet, build, part);
         }
+        heat.shells().forEach(air -> air(sheet, build, air));
+        besideCells(sheet, build, heat);
+        pipes(sheet, build, heat);
         return sheet.findings();
     }
 
@@ -85,30 +100,125 @@ final class CoolRules {
         }
     }
 
-    private static void goesRound(Sheet sheet, Build build, Part part) {
-        if (part.facet(Facet.MovesAir.class).isPresent()) {
+    /** What fans blow out and draw in again, or move about inside. */
+    private static void air(Sheet sheet, Build build, HeatResult.ShellAir air) {
+        List<Part> fans = build.layout().placements().stream()
+                .filter(at -> at.shell().equals(air.shell()))
+                .flatMap(at -> build.part(at.part()).stream())
+                .filter(p -> p.facet(Facet.MovesAir.class).isPresent())
+                .toList();
+        if (fans.isEmpty() || air.sealed()) {
+            return;
+        }
+        if (air.again() >= AGAIN) {
+            sheet.add(
+                    "heat.air-goes-round",
+                    Severity.WATCH,
+                    List.of(fans.getFirst().id(), air.shell()),
+                    numbers("share", air.again(), "flowLs", air.flowLs(), "outlet", outlet(air)));
+        }
+        if (air.insideLs() > air.flowLs()) {
+            fans.stream()
+                    .filter(CoolRules::isDirected)
+                    .findFirst()
+                    .ifPresent(fan -> sheet.add(
+                            "heat.fan-inside",
+                            Severity.WATCH,
+                            List.of(fan.id(), air.shell()),
+                            numbers("insideLs", air.insideLs(), "flowLs", air.flowLs())));
+        }
+    }
+
+    /** By which vent most air leaves. */
+    private static int outlet(HeatResult.ShellAir air) {
+        int most = 0;
+        for (int i = 0; i < air.outLs().size(); i++) {
+            most = air.outLs().get(i) > air.outLs().get(most) ? i : most;
+        }
+        return most;
+    }
+
+    private static boolean isDirected(Part fan) {
+        return fan.facet(Facet.MovesAir.class)
+                .filter(Facet.MovesAir::isDirected)
+                .isPresent();
+    }
+
+    /** Of a fan that stands away from all vents it matters which way it blows. */
+    private static void whichWay(Sheet sheet, Build build, Part part) {
+        if (part.facet(Facet.MovesAir.class).isPresent() && !isDirected(part)) {
             placed(build, part)
                     .ifPresent(fan -> Vent.nearest(fan.shell().vents(), fan.bounds())
-                            .ifPresent(out -> {
-                                double wide = Math.sqrt(out.areaMm2());
-                                List<Vent> others = fan.shell().vents().stream()
-                                        .filter(v -> !v.equals(out))
-                                        .toList();
-                                double near = others.stream()
-                                        .mapToDouble(v -> Math.max(0, v.box().signedDistance(out.box())))
-                                        .min()
-                                        .orElse(Double.POSITIVE_INFINITY);
-                                boolean all = others.stream()
-                                        .allMatch(v -> v.wall() == out.wall()
-                                                && v.box().signedDistance(out.box()) < NEAR_WIDTHS * wide);
-                                if (!others.isEmpty() && all) {
-                                    sheet.add(
-                                            "heat.air-goes-round",
-                                            Severity.WATCH,
-                                            List.of(part.id(), fan.shell().id()),
-                                            numbers("apartMm", near, "wantedMm", NEAR_WIDTHS * wide));
-                                }
-                            }));
+                            .map(v -> Math.max(0, v.box().signedDistance(fan.bounds())))
+                            .filter(apart -> apart > FAN_AT_MM)
+                            .ifPresent(apart -> sheet.add(
+                                    "heat.fan-way",
+                                    Severity.WATCH,
+                                    List.of(part.id(), fan.shell().id()),
+                                    numbers("apartMm", apart))));
+        }
+    }
+
+    /** Cells that get much of their heat from one thing beside them. */
+    private static void besideCells(Sheet sheet, Build build, HeatResult heat) {
+        for (HeatResult.At at : heat.worst()) {
+            HeatResult.Spot spot = at.spot();
+            boolean cells = spot.kind() == HeatResult.Kind.PART
+                    && build.part(spot.subject()).filter(Part::isSource).isPresent();
+            if (!cells || spot.meanC() < CELLS_WARMED_C) {
+                continue;
+            }
+            HeatWays ways = heat.use(at.when()).ways().get();
+            HeatPlace here = HeatPlace.part(spot.subject());
+            double all = ways.sources().stream()
+                    .filter(s -> s.at().equals(here))
+                    .mapToDouble(HeatWays.Source::watts)
+                    .sum();
+            Optional<HeatWays.Flow> most = Optional.empty();
+            for (HeatWays.Flow flow : ways.flows()) {
+                if (flow.to().equals(here)) {
+                    all += flow.watts();
+                    boolean more = most.filter(m -> m.watts() >= flow.watts()).isEmpty();
+                    most = more && flow.from().kind() == HeatPlace.Kind.PART ? Optional.of(flow) : most;
+                }
+            }
+            double whole = all;
+            most.filter(m -> m.watts() > CELLS_SHARE * whole)
+                    .ifPresent(m -> sheet.add(
+                            "heat.cells-beside",
+                            Severity.WATCH,
+                            List.of(spot.subject(), m.from().subject()),
+                            numbers("celsius", spot.meanC(), "watts", m.watts(), "allW", whole)));
+        }
+    }
+
+    /** A heat pipe that carries as much as it can is dry. */
+    private static void pipes(Sheet sheet, Build build, HeatResult heat) {
+        if (build.cooling().heatPaths().stream().allMatch(p -> p.mostW().isEmpty())) {
+            return;
+        }
+        List<HeatWays.Flow> flows =
+                heat.gravest().map(u -> u.ways().get().flows()).orElse(List.of());
+        for (HeatPath path : build.cooling().heatPaths()) {
+            double most = build.part(path.part())
+                    .flatMap(p -> placed(build, p))
+                    .map(p -> HeatPipes.mostW(path, p, build.brief().surroundings()))
+                    .orElse(Double.POSITIVE_INFINITY);
+            flows.stream()
+                    .filter(f -> f.from().equals(HeatPlace.part(path.part()))
+                            && f.to().wall().equals(Optional.of(path.wall()))
+                            && f.watts() > most)
+                    .forEach(f -> sheet.add(
+                            "heat.pipe-dry",
+                            Severity.WATCH,
+                            List.of(path.part()),
+                            numbers(
+                                    "watts",
+                                    f.watts(),
+                                    "mostW",
+                                    most,
+                                    "wall",
+                                    path.wall().ordinal())));
         }
     }
 

@@ -3,6 +3,7 @@ package boldsatchel.judge;
 import static boldsatchel.judge.Words.name;
 
 import boldsatchel.edit.CaseEdits;
+import boldsatchel.edit.CoolEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.Placed;
@@ -10,8 +11,10 @@ import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Units;
@@ -19,7 +22,6 @@ import boldsatchel.stow.FreePlace;
 import boldsatchel.verdict.Remedy;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** Tells of how a machine is cooled. */
 record CoolTelling(Build build) implements Telling {
@@ -41,15 +43,35 @@ record CoolTelling(Build build) implements Telling {
                 name(build, f.first()) + " lies on the floor and gives off " + Units.format(f.number("watts"), 1, "W")
                         + ": its underside gets no air, and often bears half of its parts.";
             case "heat.air-goes-round" ->
-                name(build, f.first()) + " blows out beside where the air comes in, "
-                        + Units.format(f.number("apartMm"), 0, "mm") + " apart in one wall: warm air is drawn in again."
-                        + " Estimates of heat do not count it.";
+                "About " + Units.format(100 * f.number("share"), 0, "%") + " of the air that " + name(build, f.first())
+                        + " draws in has just gone out: outlet and inlet are close together. Temperatures count it as an estimate.";
+            case "heat.fan-inside" ->
+                name(build, f.first()) + " moves " + litres(f.number("insideLs")) + " about inside and "
+                        + litres(f.number("flowLs")) + " through the case: the side at which it "
+                        + (drawsOnly(f) ? "draws in" : "blows out") + " is not close before a vent.";
+            case "heat.fan-way" ->
+                "Nobody said which way " + name(build, f.first())
+                        + " blows. Temperatures count on its air leaving by the vent next to it, "
+                        + Units.format(f.number("apartMm"), 0, "mm") + " away: if it blows elsewhere, it gets warmer.";
+            case "heat.cells-beside" ->
+                name(build, f.first()) + " runs at " + celsius(f.number("celsius")) + " and gets "
+                        + Units.format(f.number("watts"), 1, "W") + " of its " + Units.format(f.number("allW"), 1, "W")
+                        + " from " + name(build, f.subjects().get(1)) + " beside it: warm cells age fast.";
+            case "heat.pipe-dry" ->
+                "The heat pipe of " + name(build, f.first()) + " has to carry "
+                        + Units.format(f.number("watts"), 0, "W")
+                        + ", and carries " + Units.format(f.number("mostW"), 0, "W")
+                        + " lying, less where it lifts water: it runs dry.";
             default -> throw Telling.unknown(f);
         };
     }
 
     private static String decibels(double value) {
         return Units.format(value, 0, "dB");
+    }
+
+    private static String litres(double ls) {
+        return Units.format(ls, 1, "L/s");
     }
 
     private static String celsius(double value) {
@@ -71,6 +93,16 @@ record CoolTelling(Build build) implements Telling {
                                 "Carry it in a bag that stays shut until then, with something that takes up water"));
             case "heat.no-gap-under" -> raised(f);
             case "heat.air-goes-round" -> across(f);
+            case "heat.fan-inside" -> atItsVent(f);
+            case "heat.fan-way" -> said(f);
+            case "heat.cells-beside" -> apart(f);
+            case "heat.pipe-dry" ->
+                List.of(
+                        Remedy.by(
+                                "Lay a second pipe beside it",
+                                CoolEdits.twice(
+                                        build.part(f.first()).orElseThrow(), Face.ALL.get((int) f.number("wall")))),
+                        Remedy.advice("Take a thicker pipe, and put in what its maker says that it carries"));
             default -> throw Telling.unknown(f);
         };
     }
@@ -98,19 +130,63 @@ record CoolTelling(Build build) implements Telling {
 
     /** What lets air in goes to the wall across. */
     private List<Remedy> across(Noted f) {
-        Part fan = build.part(f.first()).orElseThrow();
         Shell tray = build.shell(f.subjects().get(1)).orElseThrow();
-        Optional<Vent> outlet = build.placement(fan.id())
-                .flatMap(at ->
-                        Vent.nearest(tray.vents(), Placed.of(fan, at, tray).bounds()));
-        return outlet.map(out -> {
-                    Face opposite = Face.of(out.wall().axis(), -out.wall().sign());
-                    List<Vent> vents = new ArrayList<>(List.of(out));
-                    vents.add(Vent.usual("air in", opposite, tray.cavity(), false, Vent.Kind.SLOTS));
-                    return List.of(Remedy.by(
-                            "Let the air in at the " + opposite.words() + " wall instead",
-                            CaseEdits.vents("let the air in at the wall across", tray, vents)));
-                })
+        Vent out = tray.vents().get((int) f.number("outlet"));
+        Face opposite = Face.of(out.wall().axis(), -out.wall().sign());
+        List<Vent> vents = new ArrayList<>(List.of(out));
+        vents.add(Vent.usual("air in", opposite, tray.cavity(), false, Vent.Kind.SLOTS));
+        return List.of(Remedy.by(
+                "Let the air in at the " + opposite.words() + " wall instead",
+                CaseEdits.vents("let the air in at the wall across", tray, vents)));
+    }
+
+    private Facet.MovesAir moves(Noted f) {
+        return build.part(f.first()).flatMap(p -> p.facet(Facet.MovesAir.class)).orElseThrow();
+    }
+
+    private boolean drawsOnly(Noted f) {
+        return moves(f).blows().isEmpty();
+    }
+
+    private Placed placed(String part) {
+        Part what = build.part(part).orElseThrow();
+        Placement at = build.placement(part).orElseThrow();
+        return Placed.of(what, at, build.shell(at.shell()).orElseThrow());
+    }
+
+    /** A vent before it, and the fan before that. */
+    private List<Remedy> atItsVent(Noted f) {
+        Placed fan = placed(f.first());
+        Face ofPart = moves(f).blows().or(moves(f)::draws).orElseThrow();
+        Face wall = fan.placement().orientation().turn(ofPart);
+        boolean loose = fan.part().family() == Family.COOLING;
+        return List.of(Remedy.by(
+                (loose
+                        ? "Put it to the " + wall.words() + " wall, with a vent before it"
+                        : "Cut a vent before it into the " + wall.words() + " wall"),
+                CoolEdits.ventBefore(fan, wall, loose)));
+    }
+
+    /** It blows at the wall of the vent next to it, as far as anybody knows. */
+    private List<Remedy> said(Noted f) {
+        Placed fan = placed(f.first());
+        return Vent.nearest(fan.shell().vents(), fan.bounds())
+                .map(out -> List.of(
+                        Remedy.by(
+                                "It blows to the " + out.wall().words() + ", out of “" + out.name() + "”",
+                                CoolEdits.blowsTo(fan, out.wall())),
+                        Remedy.advice("Say at which of its sides it draws in and blows out, in its details")))
                 .orElse(List.of());
+    }
+
+    /** Further away, where there is room. */
+    private List<Remedy> apart(Noted f) {
+        Placed cells = placed(f.first());
+        List<Remedy> remedies = new ArrayList<>();
+        CoolEdits.awayFrom(build, cells, placed(f.subjects().get(1)))
+                .ifPresent(edit -> remedies.add(Remedy.by(
+                        "Move it away from " + name(build, f.subjects().get(1)), edit)));
+        remedies.add(Remedy.advice("Put a sheet of aluminium between them and lead it to a wall"));
+        return remedies;
     }
 }

@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param ohmsKW thermal resistance, K/W
  * @param note what it is
  * @param areaMm2 over which it meets the wall: of a spreader more than the part, of a heat pipe's foot less; as the part where nothing is said
+ * @param mostW of a heat pipe what it carries at most, lying; without a bound where nothing is said
  */
 public record HeatPath(
         @Label(value = "part", needed = true) String part,
@@ -25,7 +26,15 @@ public record HeatPath(
 
         @Label("note") String note,
 
-        @Label(value = "spreads over", in = Quantity.AREA) Optional<Double> areaMm2) {
+        @Label(value = "spreads over", in = Quantity.AREA) Optional<Double> areaMm2,
+
+        @Label(value = "carries at most, if a pipe", in = Quantity.POWER)
+        Optional<Double> mostW) {
+
+    /** A way that carries whatever comes. */
+    public HeatPath(String part, Face wall, Figure ohmsKW, String note, Optional<Double> areaMm2) {
+        this(part, wall, ohmsKW, note, areaMm2, Optional.empty());
+    }
 
     /** A way that meets the wall over as much as the part faces it with. */
     public HeatPath(String part, Face wall, Figure ohmsKW, String note) {
@@ -35,5 +44,16 @@ public record HeatPath(
     /** Its resistance as an input of a result. */
     public Input input() {
         return new Input(part, note, HeatPath.class, "ohmsKW", ohmsKW);
+    }
+
+    /** Two of it beside one another. */
+    public HeatPath twice() {
+        return new HeatPath(
+                part,
+                wall,
+                new Figure(ohmsKW.value() / 2, ohmsKW.plusMinus() / 2, ohmsKW.basis()),
+                note,
+                areaMm2.map(a -> 2 * a),
+                mostW.map(w -> 2 * w));
     }
 }

@@ -18,9 +18,11 @@ import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Cooling;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Facet.Chemistry;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
@@ -194,6 +196,84 @@ public class JudgesTest {
     @Test
     public void airThatGoesRoundIsSeen() {
         Findings.hold("heat.air-goes-round", blowing(50), Double.NaN, blowing(140), true);
+    }
+
+    private static Build directed(Optional<Face> blows, double z, double y) {
+        Facet.MovesAir moves =
+                new Facet.MovesAir(exact(1), exact(20), Optional.empty(), Optional.empty(), blows, List.of());
+        Shell tray = box(200, 100, 40, 2, Material.PLASTIC);
+        return packed(
+                        tray.withVents(List.of(
+                                new Vent("out", Face.BACK, new Box(10, 100, 5, 30, 0, 30), Vent.Kind.OPEN, 0),
+                                new Vent("in", Face.FRONT, new Box(10, 0, 5, 30, 0, 30), Vent.Kind.OPEN, 0))),
+                        List.of(
+                                part("fan", Family.COOLING, 30, 10, 30, 5, moves),
+                                bank(5, 6, 0),
+                                part("board", Family.X86_BOARD, 40, 40, 10, 90, load(5, 4, 6))),
+                        List.of(new Vec(10, y, z), new Vec(50, 0, 10), new Vec(130, 10, 10)))
+                .withChain(List.of(rung("bank", rung("board"))));
+    }
+
+    @Test
+    public void aFanThatLooksAtNoVentStirsTheAirInside() {
+        Findings.hold(
+                "heat.fan-inside",
+                directed(Optional.of(Face.LEFT), 5, 87),
+                Double.NaN,
+                directed(Optional.of(Face.BACK), 5, 87),
+                true);
+        assertThat(Findings.of(directed(Optional.of(Face.BACK), 5, 87), "heat.fan-way"))
+                .isEmpty();
+    }
+
+    @Test
+    public void ofAFanAwayFromAllVentsItIsAskedWhichWayItBlows() {
+        Findings.hold(
+                "heat.fan-way", directed(Optional.empty(), 5, 60), Double.NaN, directed(Optional.empty(), 5, 85), true);
+    }
+
+    /** Cells of 100 mm² a face beside a hot board, and the same across the tray. */
+    private static Build cellsBeside(double gapMm) {
+        Part hot = part(
+                "board",
+                Family.X86_BOARD,
+                80,
+                60,
+                20,
+                90,
+                load(12, 12, 12),
+                new Facet.Thermal(110, Optional.of(exact(5)), Optional.empty()));
+        return packed(
+                        box(260, 100, 40, 2, Material.PLASTIC),
+                        List.of(bank(5, 10, 0), hot),
+                        List.of(new Vec(82 + gapMm, 20, 5), new Vec(2, 20, 5)))
+                .withChain(List.of(rung("bank", rung("board"))));
+    }
+
+    @Test
+    public void cellsThatAreWarmedByWhatIsBesideThemAreSeen() {
+        Findings.hold("heat.cells-beside", cellsBeside(1), Double.NaN, cellsBeside(60), true);
+    }
+
+    private static Build piped(double mostW) {
+        Build build = cellsBeside(60);
+        return build.with(new Cooling(List.of(
+                new HeatPath("board", Face.LEFT, exact(0.5), "pipe", Optional.of(1500.0), Optional.of(mostW)))));
+    }
+
+    /** Beyond what it carries a pipe is dry, and what it leads away gets hotter. */
+    @Test
+    public void aPipeThatCarriesTooMuchIsSeen() {
+        Findings.hold("heat.pipe-dry", piped(2.7), Double.NaN, piped(20), true);
+        assertThat(boardC(piped(1))).isGreaterThan(boardC(piped(20)) + 5);
+    }
+
+    private static double boardC(Build build) {
+        return Evaluator.evaluate(build)
+                .of(boldsatchel.heat.HeatResult.class)
+                .part("board")
+                .orElseThrow()
+                .celsius();
     }
 
     @Test
