@@ -17,8 +17,8 @@ public final class HeatDrawings {
 
     private static final double TEXT = 3.4;
     private static final double LEFT = 14;
-    private static final double WIDTH = 118;
-    private static final double RIGHT = 62;
+    private static final double WIDTH = 104;
+    private static final double RIGHT = 76;
     private static final double HEIGHT = 58;
     private static final double STRIP = 10;
     private static final double GAP = 5;
@@ -172,7 +172,19 @@ public final class HeatDrawings {
         void strip() {
             s.frame(0, 0, WIDTH, STRIP, Sketch.NARROW, false, Ink.SOFT, "");
             boolean slows = run.moments().stream().anyMatch(m -> m.work() < 1);
-            if (run.moments().stream().anyMatch(m -> !Double.isNaN(m.level()))) {
+            boolean runsDown = run.moments().stream().anyMatch(m -> !Double.isNaN(m.level()));
+            if (!slows && !runsDown) {
+                s.text(
+                        WIDTH + 3.5,
+                        STRIP / 2 - 1.2,
+                        TEXT,
+                        Align.LEFT,
+                        false,
+                        Ink.SOFT,
+                        "nothing runs down or slows down",
+                        "");
+            }
+            if (runsDown) {
                 s.curve(
                         run.moments().stream()
                                 .map(m -> s.point(x(m.hours()), m.level() * STRIP))

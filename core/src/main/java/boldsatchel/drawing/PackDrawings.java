@@ -39,6 +39,8 @@ import java.util.TreeSet;
 /** Plan, sections and exploded view of a packed case, to scale: each made for the room it has. */
 public final class PackDrawings {
 
+    /** Half of an arrow that shows how air goes, in letters. */
+    private static final double FLOW_ARROW = 1.3;
     /** Bars of a vent; on a very large one they move apart. */
     private static final int MOST_BARS = 200;
 
@@ -578,12 +580,14 @@ public final class PackDrawings {
             for (Shell tray : shown(casing, look)) {
                 Pose pose = pose(casing, look, tray);
                 if (pose.isSquare()) {
-                    tray.vents().forEach(v -> vent(v, tray, pose));
+                    for (int i = 0; i < tray.vents().size(); i++) {
+                        vent(tray.vents().get(i), i, tray, pose);
+                    }
                 }
             }
         }
 
-        private void vent(Vent vent, Shell tray, Pose pose) {
+        private void vent(Vent vent, int place, Shell tray, Pose pose) {
             double wall = tray.wall(vent.wall()).value();
             Box flat = vent.box();
             Vec out = Vec.on(vent.wall().axis(), vent.wall().sign() * wall);
@@ -591,7 +595,29 @@ public final class PackDrawings {
             int through = pose.turned(Axis.ALL.get(vent.wall().axis())).ordinal();
             if (through == across() || through == up()) {
                 slots(b.low(across()), b.low(up()), b.size(across()), b.size(up()));
+                look.heat()
+                        .ifPresent(h ->
+                                h.outLs(tray, place).ifPresent(ls -> flow(b, through, pose.around(tray.cavity()), ls)));
             }
+        }
+
+        /** An arrow through a vent, and how much air goes its way. */
+        private void flow(Box vent, int through, Box room, double outLs) {
+            Vec at = vent.centre();
+            double out = Math.signum(at.along(through) - room.centre().along(through));
+            double half = letter * FLOW_ARROW;
+            double ux = through == across() ? out * Math.signum(outLs) : 0;
+            double uy = through == across() ? 0 : out * Math.signum(outLs);
+            double x = at.along(across());
+            double y = at.along(up());
+            s.arrow(x - ux * half, y - uy * half, x + ux * half, y + uy * half, letter, Ink.ACCENT);
+            String words = Units.format(Math.abs(outLs), outLs < 1 ? 2 : 1, "L/s");
+            double inside = -out * (half + letter * 0.5);
+            double wide = letter * 0.55 * words.length();
+            double left = through == across() ? x + inside - (out > 0 ? wide : 0) : x - wide / 2;
+            double low = through == across() ? y - letter * 2.2 : y + inside - (out > 0 ? letter : 0);
+            s.fill(left - letter * 0.2, low - letter * 0.2, wide + letter * 0.4, letter * 1.3, Ink.PAPER, 1, "");
+            s.text(left + wide / 2, low, letter * 0.9, Align.CENTRE, false, Ink.INK, words, "");
         }
 
         private void slots(double x, double y, double w, double h) {

@@ -200,6 +200,16 @@ final class Sketch {
                 : text((x1 + x2) / 2, Math.max(y1, y2) + size * 0.4, size, Align.CENTRE, false, ink, text, "");
     }
 
+    /** A thick arrow from one point to another. */
+    Sketch arrow(double x1, double y1, double x2, double y2, double head, Ink ink) {
+        double length = Math.max(1e-9, Math.hypot(x2 - x1, y2 - y1));
+        double ux = (x1 - x2) / length * head;
+        double uy = (y1 - y2) / length * head;
+        line(x1, y1, x2 + ux, y2 + uy, head * 0.25, false, ink, "");
+        arrow(x2, y2, ux, uy, ink);
+        return this;
+    }
+
     private void arrow(double x, double y, double ux, double uy, Ink ink) {
         marks.add(new Mark.Fill(
                 List.of(

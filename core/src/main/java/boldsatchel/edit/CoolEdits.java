@@ -187,6 +187,30 @@ public final class CoolEdits {
         return Form.of(Facet.MovesAir.class).field("blows").with(moves, Optional.of(side));
     }
 
+    /**
+     * Turns round which way a fan drives its air: what draws blows. One of which nobody said it is taken to blow out of the vent next to it, and draws in
+     * there then; nothing for what moves no air, or lies in a tray without a vent.
+     */
+    public static Optional<Edit> otherWay(Placed fan) {
+        return fan.part().facet(Facet.MovesAir.class).flatMap(moves -> {
+            Optional<Face> there = Vent.nearest(fan.shell().vents(), fan.bounds())
+                    .map(v -> sideAt(fan.placement().orientation(), v.wall()));
+            Optional<Face> blows = moves.isDirected() ? moves.blows() : there;
+            Form form = Form.of(Facet.MovesAir.class);
+            Object turned = form.field("blows").with(form.field("draws").with(moves, blows), moves.draws());
+            return blows.or(moves::draws)
+                    .map(side -> Edits.changePart(
+                            "which way " + fan.part().name() + " blows",
+                            fan.part(),
+                            p -> p.withFacet((Facet.MovesAir) turned)));
+        });
+    }
+
+    /** Which side of a part looks at a wall. */
+    private static Face sideAt(Orientation way, Face wall) {
+        return Face.ALL.stream().filter(f -> way.turn(f) == wall).findFirst().orElseThrow();
+    }
+
     /** Moves a part away from another, as far as its tray has room that way and at most 20 mm; nothing where it cannot go anywhere. */
     public static Optional<Edit> awayFrom(Build build, Placed part, Placed other) {
         List<Placed> others = Placed.in(part.shell(), Placed.all(build)).stream()

@@ -282,7 +282,10 @@ public final class HeatJudge implements Judge<HeatResult> {
                     yield spot.name() + " gets" + (spot.marginK() < 0 ? " too warm" : " near its limit")
                             + (f.code().equals("heat.cells-charging") ? " to be charged" : "") + ": "
                             + celsius(spot.celsius()) + ", limit " + celsius(spot.limitC()) + ", " + use(at.when())
-                            + (closedUp() ? "; the case is sealed." : ".");
+                            + (closedUp() ? "; the case is sealed." : ".")
+                            + (spot.marginK() < 0 && slowsDown(spot)
+                                    ? " A board slows down before it gets there: Cool says how much is left."
+                                    : "");
                 }
                 case "heat.battery-warm" ->
                     name(build, f.first()) + " runs at " + celsius(f.number("celsius"))
@@ -305,6 +308,13 @@ public final class HeatJudge implements Judge<HeatResult> {
                             + " in " + name(build, f.subjects().get(1)) + ": air needs a way in and a way out.";
                 default -> throw Telling.unknown(f);
             };
+        }
+
+        private boolean slowsDown(HeatResult.Spot spot) {
+            return spot.kind() == HeatResult.Kind.PART
+                    && build.part(spot.subject())
+                            .filter(p -> p.family().computes())
+                            .isPresent();
         }
 
         private static final String TWO_VENTS = "Open it with two vents, low and high, if the brief allows";

@@ -14,6 +14,8 @@ import boldsatchel.drawing.PackView;
 import boldsatchel.drawing.Room;
 import boldsatchel.drawing.WaysDrawing;
 import boldsatchel.edit.CaseEdits;
+import boldsatchel.edit.CoolEdits;
+import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Pose;
 import boldsatchel.heat.HeatResult;
@@ -143,6 +145,9 @@ public final class CoolStage implements WorkStage {
 
     @Override
     public void addCommands(Commands commands) {
+        commands.add(
+                "Cool: let the selected fan blow the other way",
+                () -> selected().flatMap(CoolEdits::otherWay).ifPresent(desk.session()::does));
         for (Face wall : Face.ALL) {
             for (boolean high : wall.axis() == Face.TOP.axis() ? new boolean[] {false} : new boolean[] {false, true}) {
                 String where = wall.axis() == Face.TOP.axis() ? "into the " : (high ? "high" : "low") + " in the ";
@@ -154,6 +159,15 @@ public final class CoolStage implements WorkStage {
                     "Cool: put a pad between the selected part and the " + wall.words() + " wall",
                     () -> putIn.pad(wall).ifPresent(desk.session()::does));
         }
+    }
+
+    /** The selected part where it lies. */
+    private Optional<Placed> selected() {
+        Build build = desk.session().build();
+        String id = desk.session().selection().get();
+        return build.part(id)
+                .flatMap(part -> build.placement(id)
+                        .flatMap(at -> build.shell(at.shell()).map(tray -> Placed.of(part, at, tray))));
     }
 
     @Override
