@@ -16,6 +16,7 @@ import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -83,6 +84,26 @@ public final class CoolEdits {
         double high = tray.cavity().dz();
         double off = Math.min(VENT_HIGH_MM, high / 4);
         return tray.vents().size() % 2 == 0 ? off : high - off;
+    }
+
+    /** How a fan can stand before a wall, the lowest first: with the side at which it blows towards it, where that is known. */
+    public static List<Orientation> ways(Part fan, Face wall) {
+        Optional<Face> blows = fan.facet(Facet.MovesAir.class).flatMap(Facet.MovesAir::blows);
+        if (blows.isEmpty()) {
+            return List.of(Orientation.AS_DRAWN, new Orientation(wall, 0));
+        }
+        List<Orientation> ways = new ArrayList<>();
+        for (Face up : Face.ALL) {
+            for (int turns = 0; turns < 4; turns++) {
+                Orientation way = new Orientation(up, turns);
+                if (way.turn(blows.get()) == wall) {
+                    ways.add(way);
+                }
+            }
+        }
+        ways.sort(
+                Comparator.comparingDouble(way -> way.turn(fan.body().bounds()).dz()));
+        return ways;
     }
 
     /**

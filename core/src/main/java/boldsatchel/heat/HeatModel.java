@@ -4,7 +4,7 @@ import boldsatchel.engine.Lazy;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
-import boldsatchel.machine.Brief;
+import boldsatchel.machine.Brief.Surroundings.About;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
@@ -46,10 +46,9 @@ final class HeatModel {
                 new Input("the model", "the model", Doubt.class, "convection", new Figure(1, 0.2, Basis.GUESS));
     }
 
-    /** Most that skin bears for so long (ISO 13732-1): eight hours or more, ten minutes, a minute. */
-    private static final double TOUCH_WORN_C = 43;
-
+    /** Most that skin bears for so long (ISO 13732-1): ten minutes, a minute. */
     private static final double TOUCH_HELD_C = 48;
+
     private static final double TOUCH_PLASTIC_C = 60;
     private static final double TOUCH_METAL_C = 51;
     /** No wall is taken for thinner than this. */
@@ -64,8 +63,8 @@ final class HeatModel {
     private static final double FINGER_MM2 = 200;
     /** About what a plain face gives off in still air, by convection and radiation. */
     private static final double FACE_WM2K = 9;
-    /** Of a wall's length, what is between its mean and an edge. */
-    private static final double EDGE_SHARE = 3;
+    /** Of a few millimetres of cloth or foam, m²·K/W; a guess. */
+    private static final double BAG_M2KW = 0.1;
     /** Least share of a wall that is left beside the places where parts warm it. */
     private static final double LEAST_REST = 0.05;
 
@@ -118,14 +117,21 @@ final class HeatModel {
         /** The same with each of the fans' figures moved by a standard deviation. */
         private final Map<Input, Lazy<Openings.Driven>> drivenMoved = new LinkedHashMap<>();
 
-        Room(Shell shell, Box out, int air, List<Placed> parts, List<Placed> standing, double undersideMm) {
+        Room(
+                Shell shell,
+                Box out,
+                int air,
+                List<Placed> parts,
+                List<Placed> standing,
+                double undersideMm,
+                boolean shut) {
             this.shell = shell;
             this.air = air;
             weighed = weighed(shell, out);
             this.parts = parts;
             this.partNodes = new int[parts.size()];
             this.faces = new Faces(parts, standing);
-            this.openings = new Openings(shell, standing, undersideMm);
+            this.openings = new Openings(shut ? shell.withVents(List.of()) : shell, standing, undersideMm);
         }
 
         /** Heat capacity of a wall, J/(m²·K). */
@@ -237,7 +243,14 @@ final class HeatModel {
         double underside = undersideMm(shell);
         Box out = closedOutside(shell);
         double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.cavity().volume() * 1e-9;
-        Room room = new Room(shell, out, node(HeatPlace.air(shell.id()), 0, airJK), parts, standing, underside);
+        Room room = new Room(
+                shell,
+                out,
+                node(HeatPlace.air(shell.id()), 0, airJK),
+                parts,
+                standing,
+                underside,
+                about() == About.BAG);
         rooms.put(shell.id(), room);
         air(room);
         List<Spot> spots = new ArrayList<>();
@@ -289,7 +302,7 @@ final class HeatModel {
         double area = out.area(face) * MM2;
         double rest = Math.max(LEAST_REST * area, area - spotsM2);
         double length = face.axis() == 2 ? (out.dx() + out.dy()) / 2 * MM : out.dz() * MM;
-        boolean free = !(face == Face.BOTTOM && standsOnTable(shell)) && !hidden(shell, face);
+        boolean free = isFree(shell, face);
         double c = coefficient(shell, face);
         double thick = Math.max(THINNEST_MM, shell.wall(face).value()) * MM;
         double half = room.wallJKm2(face) / 2 * rest;
@@ -316,7 +329,7 @@ final class HeatModel {
                 room,
                 out);
         through(thickness, inner, outer, rest, shell);
-        outside(outer, rest, plate);
+        outside(shell, face, outer, rest, plate);
         watched.add(new Watched(
                 outer,
                 HeatResult.Kind.WALL,
@@ -327,28 +340,25 @@ final class HeatModel {
                 Optional.empty()));
     }
 
-    /**
-     * Walls of metal warm one another around their edges. From the mean of a plate that gives off alike all over to an edge of it is a sixth of its length
-     * where the other edge takes as much, and half of it where that gives as much; a third is taken.
-     */
+    /** Walls of metal warm one another around their edges. */
     private void edges(Room room, Box out) {
-        if (!room.shell.substance().metal()) {
+        Shell shell = room.shell;
+        if (!shell.substance().metal()) {
             return;
         }
-        double k = room.shell.substance().conductivityWmK();
         for (Face a : Face.ALL) {
             for (Face b : Face.ALL) {
-                if (a.axis() < b.axis() && !isOpen(room.shell, a) && !isOpen(room.shell, b)) {
-                    double edge = out.size(3 - a.axis() - b.axis()) * MM;
-                    double alongA = out.size(b.axis())
-                            * MM
-                            / EDGE_SHARE
-                            / Math.max(THINNEST_MM, room.shell.wall(a).value());
-                    double alongB = out.size(a.axis())
-                            * MM
-                            / EDGE_SHARE
-                            / Math.max(THINNEST_MM, room.shell.wall(b).value());
-                    network.link(new Link.Fixed(room.outside(a), room.outside(b), k * edge * MM / (alongA + alongB)));
+                if (a.axis() < b.axis() && !isOpen(shell, a) && !isOpen(shell, b)) {
+                    network.link(new Link.Fixed(
+                            room.outside(a),
+                            room.outside(b),
+                            Spreading.aroundEdge(
+                                    shell.substance().conductivityWmK(),
+                                    out.size(3 - a.axis() - b.axis()) * MM,
+                                    out.size(b.axis()) * MM,
+                                    Math.max(THINNEST_MM, shell.wall(a).value()) * MM,
+                                    out.size(a.axis()) * MM,
+                                    Math.max(THINNEST_MM, shell.wall(b).value()) * MM)));
                 }
             }
         }
@@ -365,10 +375,22 @@ final class HeatModel {
                         inner, outer, shell.substance().conductivityWmK() * areaM2 / (Math.max(THINNEST_MM, t) * MM)));
     }
 
-    private void outside(int outer, double areaM2, Link.Along.Wall plate) {
+    private void outside(Shell shell, Face face, int outer, double areaM2, Link.Along.Wall plate) {
         if (plate.free()) {
             network.link(new Link.Outside(outer, areaM2, plate.stillWm2K(), plate.emissivity()));
+        } else if (about() == About.BAG && !hidden(shell, face)) {
+            network.link(new Link.Fixed(outer, 0, areaM2 / (BAG_M2KW + 1 / FACE_WM2K)));
         }
+    }
+
+    private About about() {
+        return build.brief().surroundings().about();
+    }
+
+    /** Whether a face is in the open. */
+    private boolean isFree(Shell shell, Face face) {
+        boolean covered = about() == About.BAG || (about() == About.STACK && face.axis() == Face.TOP.axis());
+        return !covered && !(face == Face.BOTTOM && standsOnTable(shell)) && !hidden(shell, face);
     }
 
     /** How much heavier the walls are than computed; 1 where nobody weighed them. */
@@ -493,9 +515,8 @@ final class HeatModel {
     }
 
     private double touchLimit(Shell shell) {
-        Brief.Surroundings around = build.brief().surroundings();
-        if (around.touchesSkin()) {
-            return around.worn() ? TOUCH_WORN_C : TOUCH_HELD_C;
+        if (build.brief().surroundings().touchesSkin()) {
+            return TOUCH_HELD_C;
         }
         return shell.substance().metal() ? TOUCH_METAL_C : TOUCH_PLASTIC_C;
     }
@@ -655,7 +676,7 @@ final class HeatModel {
                         / Math.max(THINNEST_MM, wall.thick().figure().value());
         network.moves(wall.thick(), along, Lazy.of(() -> along.thicker(times)));
         network.moves(wall.thick(), within, Lazy.of(() -> within.thicker(times)));
-        outside(outer, area, wall.plate());
+        outside(shell, spot.face(), outer, area, wall.plate());
         watched.add(new Watched(
                 outer,
                 HeatResult.Kind.WALL,

@@ -47,6 +47,21 @@ final class Spreading {
     private Spreading() {}
 
     /**
+     * Between the means of two plates that meet along an edge, W/K: a third of the length of both, the limit of the fin equation (Incropera and DeWitt, 3.6) for
+     * plates that conduct well, of which one is warmed all over.
+     *
+     * @param k conductivity of both, W/(m·K)
+     * @param edgeM length of the edge
+     * @param aM length of the first away from it
+     * @param aThickM its thickness
+     * @param bM length of the second
+     * @param bThickM its thickness
+     */
+    static double aroundEdge(double k, double edgeM, double aM, double aThickM, double bM, double bThickM) {
+        return k * edgeM / (aM / aThickM / 3 + bM / bThickM / 3);
+    }
+
+    /**
      * A rectangle on a rectangular plate, m.
      *
      * @param width of the footprint

@@ -269,7 +269,8 @@ public record Brief(
      * @param inHands whether it is held for minutes, so that 48 °C is the most a wall may reach
      * @param onTable whether the underside gives off no heat
      * @param sunWm2 sunshine on what faces up, W/m²; about 1000 at noon in summer
-     * @param worn whether it hangs on a body, so that nobody asks whether it stands, and it may get no warmer than what is held
+     * @param worn whether it hangs on a body, over clothes, so that nobody asks whether it stands, and it may get no warmer than what is held
+     * @param about what is around it
      */
     public record Surroundings(
             @Label(value = "Air around it", in = Quantity.TEMPERATURE, absent = 25, usualLeast = -30, usualMost = 50)
@@ -284,7 +285,30 @@ public record Brief(
             @Label(value = "Sun on it", in = Quantity.IRRADIANCE)
             double sunWm2,
 
-            @Label("worn on the body") boolean worn) {
+            @Label("worn on the body") boolean worn,
+            @Label("around it") About about) {
+
+        /** What is about a machine that works. */
+        public enum About {
+            /** Nothing. */
+            FREE("nothing"),
+            /** Others like it below and above, or padding. */
+            STACK("a stack: covered above and below"),
+            /** Cloth or foam on all sides, over vents too. */
+            BAG("a bag or sleeve");
+
+            private final String words;
+
+            About(String words) {
+                this.words = words;
+            }
+
+            /** As shown in a choice. */
+            public String words() {
+                return words;
+            }
+        }
+
         /** Whether skin stays on it for minutes. */
         public boolean touchesSkin() {
             return inHands || worn;
@@ -293,6 +317,12 @@ public record Brief(
         /** Out of the sun, and not worn. */
         public Surroundings(double ambientC, double packC, boolean inHands, boolean onTable) {
             this(ambientC, packC, inHands, onTable, 0, false);
+        }
+
+        /** With nothing around it. */
+        public Surroundings(
+                double ambientC, double packC, boolean inHands, boolean onTable, double sunWm2, boolean worn) {
+            this(ambientC, packC, inHands, onTable, sunWm2, worn, About.FREE);
         }
     }
 

@@ -196,7 +196,7 @@ public final class Reliefs {
     }
 
     private Optional<Relief> fan(Shell tray, Part fan, Face wall) {
-        for (Orientation way : List.of(Orientation.AS_DRAWN, new Orientation(wall, 0))) {
+        for (Orientation way : CoolEdits.ways(fan, wall)) {
             Optional<Placement> place = before(tray, fan, wall, way);
             if (place.isPresent()) {
                 Edit edit = CoolEdits.fan(tray, fan, wall, place.get());

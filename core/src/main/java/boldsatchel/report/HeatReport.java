@@ -123,6 +123,10 @@ final class HeatReport {
             number(at, "meanC", air.airC());
             number(at, "wallsMeanC", air.wallMeanC());
             number(at, "flowLs", air.flowLs());
+            ArrayNode out = at.putArray("outLs");
+            air.outLs().forEach(out::add);
+            number(at, "drawnAgain", air.again());
+            number(at, "insideLs", air.insideLs());
             number(at, "carriedW", air.ventW());
         }
     }

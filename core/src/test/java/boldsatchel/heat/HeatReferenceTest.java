@@ -11,6 +11,7 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
+import boldsatchel.machine.Brief.Surroundings.About;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
@@ -34,9 +35,13 @@ public class HeatReferenceTest {
     private static final Percentage TWO_PERCENT = Percentage.withPercentage(2);
 
     private static HeatResult heat(Shell shell, double watts, Part... parts) {
+        return heat(About.FREE, shell, watts, parts);
+    }
+
+    private static HeatResult heat(About about, Shell shell, double watts, Part... parts) {
         Build build = boldsatchel.Samples.packed(
                         shell, List.of(parts), java.util.Collections.nCopies(parts.length, new Vec(20, 20, 10)))
-                .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false)));
+                .with(Brief.empty().withSurroundings(new Brief.Surroundings(25, 25, false, false, 0, false, about)));
         // All heat goes straight into the air, as wire heat does.
         Warmth.Step step = new Warmth.Step(
                 UseProfile.always(Mode.BUSY).steps().getFirst(), watts, 0, Map.of(), watts, Lazy.known(List.of()));
@@ -66,6 +71,19 @@ public class HeatReferenceTest {
         if (!Double.isNaN(wallC)) {
             assertThat(air.wallMeanC()).isCloseTo(wallC, TWO_PERCENT);
         }
+    }
+
+    /** In a bag all faces are behind 0.1 m²K/W and 9 W/m²K, vents or none; in a stack those above and below give off nothing. */
+    @Test
+    public void aBagKeepsWarmAndAStackAlmost() {
+        double area = 2 * (0.2 * 0.12 + 0.2 * 0.035 + 0.12 * 0.035);
+        Shell sealed = outside(2, Material.ALUMINIUM_PAINTED);
+        HeatResult.ShellAir bag = heat(About.BAG, sealed, 8).shells().getFirst();
+        assertThat(bag.wallMeanC()).isCloseTo(25 + 8 / area * (0.1 + 1 / 9.0), TWO_PERCENT);
+        Shell vented = outside(2, Material.ALUMINIUM_PAINTED, vent("low", -1, 400), vent("high", 29, 400));
+        assertThat(heat(About.BAG, vented, 8).shells().getFirst().airC()).isEqualTo(bag.airC());
+        double stack = heat(About.STACK, sealed, 8).shells().getFirst().airC();
+        assertThat(stack).isGreaterThan(heat(sealed, 8).shells().getFirst().airC() + 10);
     }
 
     private static Vent vent(String name, double z, double areaMm2) {

@@ -3,6 +3,7 @@ package boldsatchel.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.RandomBuilds;
 import boldsatchel.engine.Lazy;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
@@ -37,7 +38,9 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -70,6 +73,62 @@ public class OutingTest {
                 assertThat(heat.storedJ() + heat.givenOffJ())
                         .as("%s, plugged in: %s", profile.name(), plugged)
                         .isCloseTo(heat.putInJ(), Percentage.withPercentage(0.1));
+            }
+        }
+    }
+
+    /** Machines by chance, on their cells or plugged in: all that is put in is taken up or given off over whole runs. */
+    @Test
+    public void heatOfAnyMachineIsTakenUpOrGivenOff() {
+        long followed = IntStream.range(0, 500)
+                .parallel()
+                .filter(seed -> {
+                    Build build = RandomBuilds.of(seed);
+                    Optional<HeatRun> run = HeatRun.of(
+                            build,
+                            FitEngine.evaluate(build),
+                            PointsEngine.evaluate(build),
+                            build.brief().profile(),
+                            seed % 2 == 0);
+                    run.map(HeatRun::heat)
+                            .ifPresent(heat -> assertThat(heat.storedJ() + heat.givenOffJ())
+                                    .as("seed " + seed)
+                                    .isCloseTo(
+                                            heat.putInJ(),
+                                            within(1e-3 * (Math.abs(heat.putInJ()) + Math.abs(heat.givenOffJ())))));
+                    return run.filter(r -> r.hours() > 0).isPresent();
+                })
+                .count();
+        assertThat(followed).isEqualTo(500);
+    }
+
+    /** What goes on for ever in a machine ends where the steady state says. */
+    @Test
+    public void whatGoesOnForLongSettlesWhereTheSteadyStateIs() {
+        List<Build> builds =
+                new ArrayList<>(Library.DEMOS.stream().map(OutingTest::demo).toList());
+        IntStream.range(0, 60).mapToObj(RandomBuilds::of).forEach(builds::add);
+        for (Build build : builds) {
+            for (Warmth warmth : PointsEngine.evaluate(build).warmths()) {
+                for (Warmth.Step step : warmth.steps()) {
+                    HeatModel model = new HeatModel(
+                            build,
+                            FitEngine.evaluate(build).placed(),
+                            step.byPart().keySet(),
+                            step.use().closed());
+                    double[] watts = model.watts(step);
+                    double[] start = new double[watts.length];
+                    Arrays.fill(start, build.brief().surroundings().packC());
+                    start[0] = build.brief().surroundings().ambientC();
+                    double[] last = WarmingTest.gone(model.network, start, watts, 3e6, 0)
+                            .celsius();
+                    double[] steady = model.network.settle(watts).celsius();
+                    for (int node = 1; node < last.length; node++) {
+                        assertThat(last[node])
+                                .as(build.name() + ", node " + node)
+                                .isCloseTo(steady[node], within(0.1));
+                    }
+                }
             }
         }
     }

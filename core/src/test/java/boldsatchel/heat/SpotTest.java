@@ -3,6 +3,7 @@ package boldsatchel.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.geometry.Face;
 import org.assertj.core.data.Percentage;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -136,5 +137,57 @@ public class SpotTest {
         assertThat(Faces.viewFactor(1, 1)).isCloseTo(0.1998, within(1e-4));
         assertThat(Faces.viewFactor(2, 2)).isCloseTo(0.4153, within(1e-4));
         assertThat(Faces.viewFactor(1e-2, 1e-2)).isCloseTo(1e-4 / Math.PI, Percentage.withPercentage(0.1));
+    }
+
+    /** Two plates of aluminium, one warmed all over, both giving off 10 W/m²K: the fins' own equation, with their far ends closed. */
+    @Test
+    public void platesWarmOneAnotherAroundAnEdge() {
+        double k = 160;
+        double thick = 1.5e-3;
+        double a = 0.1;
+        double ma = Math.sqrt(10 / (k * thick)) * a;
+        double apart = 1 - Math.tanh(ma) / ma;
+        double crosses = k * thick * ma / a * Math.tanh(ma) / 2;
+        assertThat(Spreading.aroundEdge(k, 1, a, thick, a, thick))
+                .isCloseTo(crosses / apart, Percentage.withPercentage(4));
+    }
+
+    /** Conductivity, thickness in mm, and what the field says of the walls below and above, °C. */
+    @DataProvider
+    Object[][] folded() {
+        return new Object[][] {{160, 3, 43.12, 41.14}, {160, 1, 45.30, 39.76}, {50, 1, 50.65, 36.20}};
+    }
+
+    /**
+     * A box of sheet, 200 × 120 × 35 mm, free all around at 25 °C, 12 W put into 80 × 60 mm of its floor, nothing inside. The field was found once by finite
+     * volumes of 5 mm on the unfolded sheet, joined along its twelve edges, each cell giving off by its own temperature.
+     */
+    @Test(dataProvider = "folded")
+    public void wallsOfASheetOfMetalAreAsWarmAsItsFieldSays(double k, double thickMm, double belowC, double aboveC) {
+        double[] size = {0.2, 0.12, 0.035};
+        HeatNetwork network = new HeatNetwork(25);
+        int[] nodes = new int[Face.ALL.size()];
+        for (Face face : Face.ALL) {
+            double area = size[(face.axis() + 1) % 3] * size[(face.axis() + 2) % 3];
+            int node = network.node(face == Face.BOTTOM ? 12 : 0);
+            nodes[face.ordinal()] = node;
+            double c = face.axis() < 2 ? Air.VERTICAL : face == Face.TOP ? Air.FACING_UP : Air.FACING_DOWN;
+            network.link(Link.Outside.of(node, area, c, face.axis() < 2 ? 0.035 : 0.16, 0.9));
+        }
+        double thick = thickMm * 1e-3;
+        for (Face a : Face.ALL) {
+            for (Face b : Face.ALL) {
+                if (a.axis() < b.axis()) {
+                    double edge = size[3 - a.axis() - b.axis()];
+                    network.link(new Link.Fixed(
+                            nodes[a.ordinal()],
+                            nodes[b.ordinal()],
+                            Spreading.aroundEdge(k, edge, size[b.axis()], thick, size[a.axis()], thick)));
+                }
+            }
+        }
+        double[] t = network.solve();
+        assertThat(t[nodes[Face.BOTTOM.ordinal()]]).isBetween(belowC, belowC + 0.07 * (belowC - 25));
+        assertThat(t[nodes[Face.TOP.ordinal()]]).isCloseTo(aboveC, within(0.06 * (aboveC - 25)));
     }
 }

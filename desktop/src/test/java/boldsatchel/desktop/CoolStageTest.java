@@ -3,9 +3,11 @@ package boldsatchel.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.geometry.Box;
+import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.verdict.Verdict;
+import java.util.Comparator;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -57,6 +59,27 @@ public class CoolStageTest extends WindowHarness {
         press("#undo");
         press("#undo");
         assertThat(build()).isEqualTo(before);
+    }
+
+    private double mostOutLs() {
+        return evaluation().of(HeatResult.class).shell("base").orElseThrow().outLs().stream()
+                .max(Comparator.comparing(Math::abs))
+                .orElseThrow();
+    }
+
+    /** The laptop's blower draws in where it blew out, and other openings let the air out. */
+    @Test
+    public void aFanIsLetBlowTheOtherWay() throws Exception {
+        show("orchard-ledger");
+        open("cool");
+        double out = mostOutLs();
+        assertThat(out).isPositive();
+        select("blower");
+        command("fan blow the other way");
+        assertThat(text("#undo")).startsWith("Undo: which way Blower");
+        assertThat(mostOutLs()).isNegative();
+        press("#undo");
+        assertThat(mostOutLs()).isEqualTo(out);
     }
 
     /** What is let go of where nothing can be put leaves no trace. */

@@ -44,13 +44,6 @@ public class PowerStageTest extends WindowHarness {
     }
 
     /** Runs a command by typing its name. */
-    private void command(String words) {
-        keys(KeyCode.CONTROL, KeyCode.K);
-        robot.write(words);
-        robot.type(KeyCode.ENTER);
-        settle();
-    }
-
     /** Middle of a rung's name on the ladder. */
     private Point2D rung(String id) {
         DrawingView ladder = robot.lookup("#ladder").query();

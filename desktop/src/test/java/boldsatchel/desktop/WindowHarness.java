@@ -198,6 +198,15 @@ abstract class WindowHarness {
         return robot.lookup(query).<Labeled>query().getText();
     }
 
+    /** Finds a command by words of its name, and does it. */
+    void command(String words) {
+        keys(KeyCode.CONTROL, KeyCode.K);
+        robot.write(words);
+        settle();
+        robot.type(KeyCode.ENTER);
+        settle();
+    }
+
     void keys(KeyCode modifier, KeyCode key) {
         robot.press(modifier, key).release(key, modifier);
         settle();

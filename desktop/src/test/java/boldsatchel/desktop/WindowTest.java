@@ -48,14 +48,6 @@ import org.testng.annotations.Test;
 /** The real window, driven with mouse and keys. */
 public class WindowTest extends WindowHarness {
 
-    private void command(String name) {
-        keys(KeyCode.CONTROL, KeyCode.K);
-        robot.write(name);
-        settle();
-        robot.type(KeyCode.ENTER);
-        settle();
-    }
-
     @Test
     public void replacingTheBatteryChangesLastsByWhatTheEngineSays() {
         open("shelf");

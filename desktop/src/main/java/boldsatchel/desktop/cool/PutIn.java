@@ -11,7 +11,6 @@ import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
-import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.heat.HeatResult;
@@ -174,8 +173,9 @@ final class PutIn extends HBox {
             return Optional.empty();
         }
         double middle = at.along(1 - wall.axis());
-        return CoolEdits.fanAt(shell, fan, wall, new Orientation(wall, 0), middle)
-                .or(() -> CoolEdits.fanAt(shell, fan, wall, Orientation.AS_DRAWN, middle))
+        return CoolEdits.ways(fan, wall).stream()
+                .flatMap(way -> CoolEdits.fanAt(shell, fan, wall, way, middle).stream())
+                .findFirst()
                 .map(place -> CoolEdits.fan(shell, fan, wall, place));
     }
 
