@@ -43,7 +43,6 @@ public class PowerStageTest extends WindowHarness {
         return text("#ladder-hint");
     }
 
-    /** Runs a command by typing its name. */
     /** Middle of a rung's name on the ladder. */
     private Point2D rung(String id) {
         DrawingView ladder = robot.lookup("#ladder").query();
