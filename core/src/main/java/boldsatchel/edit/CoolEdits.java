@@ -196,7 +196,7 @@ public final class CoolEdits {
     /** Says that a part blows at a wall. */
     public static Edit blowsTo(Placed part, Face wall) {
         return Edits.changePart(
-                "say which way it blows",
+                "the way it blows",
                 part.part(),
                 p -> p.withFacet(blowing(p, part.placement().orientation(), wall)));
     }
@@ -221,9 +221,7 @@ public final class CoolEdits {
             Object turned = form.field("blows").with(form.field("draws").with(moves, blows), moves.draws());
             return blows.or(moves::draws)
                     .map(side -> Edits.changePart(
-                            "which way " + fan.part().name() + " blows",
-                            fan.part(),
-                            p -> p.withFacet((Facet.MovesAir) turned)));
+                            "the way it blows", fan.part(), p -> p.withFacet((Facet.MovesAir) turned)));
         });
     }
 

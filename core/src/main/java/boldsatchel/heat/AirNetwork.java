@@ -1,7 +1,6 @@
 package boldsatchel.heat;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.math3.analysis.solvers.BrentSolver;
@@ -15,7 +14,7 @@ import org.apache.commons.math3.analysis.solvers.BrentSolver;
  */
 record AirNetwork(List<Orifice> orifices, List<Duct> ducts) {
 
-    private static final double EXACT_PA = 1e-9;
+    private static final double EXACT_PA = 1e-10;
     private static final int MOST_TRIES = 1000;
 
     /**
@@ -25,14 +24,18 @@ record AirNetwork(List<Orifice> orifices, List<Duct> ducts) {
      * @param filter what it takes, Pa·s/m³
      */
     record Orifice(double areaM2, double filter) {
+        /** What the edge takes of the pressure, over the square of the flow, Pa·s²/m⁶. */
+        double square() {
+            double edge = Air.DISCHARGE * areaM2;
+            return Air.DENSITY / 2 / (edge * edge);
+        }
+
         /** Flow at a difference of pressure, with its sign, m³/s. */
         double flowM3s(double pa) {
             if (areaM2 <= 0 || pa == 0) {
                 return 0;
             }
-            double edge = Air.DISCHARGE * areaM2;
-            double square = Air.DENSITY / 2 / (edge * edge);
-            return 2 * pa / (filter + Math.sqrt(filter * filter + 4 * square * Math.abs(pa)));
+            return 2 * pa / (filter + Math.sqrt(filter * filter + 4 * square() * Math.abs(pa)));
         }
     }
 
@@ -41,22 +44,10 @@ record AirNetwork(List<Orifice> orifices, List<Duct> ducts) {
      *
      * @param vent its place among the orifices
      * @param out whether they blow out of it; else they draw in by it
-     * @param fans beside one another
+     * @param fan what they move together
      * @param leakM2 free area between fan and vent to the room about them
      */
-    record Duct(int vent, boolean out, List<FanCurve> fans, double leakM2) {
-        double mostPa() {
-            return fans.stream().mapToDouble(FanCurve::shutOffPa).max().orElse(0);
-        }
-
-        double flowM3s(double pa) {
-            double sum = 0;
-            for (FanCurve fan : fans) {
-                sum += fan.flowM3s(pa);
-            }
-            return sum;
-        }
-    }
+    record Duct(int vent, boolean out, FanCurve fan, double leakM2) {}
 
     /**
      * Flows, m³/s.
@@ -73,18 +64,26 @@ record AirNetwork(List<Orifice> orifices, List<Duct> ducts) {
 
     /** Flows at balance. */
     Flows solve() {
-        double most = ducts.stream().mapToDouble(Duct::mostPa).max().orElse(0);
-        double room = root(pa -> Arrays.stream(out(pa)).sum(), -most, most);
+        double most = ducts.stream().mapToDouble(d -> d.fan.shutOffPa()).max().orElse(0);
+        double room = root(pa -> sum(out(pa)), -most, most);
         double fans = 0;
         for (Duct duct : ducts) {
-            double side = duct.out ? 1 : -1;
-            fans += duct.flowM3s(between(duct, side * room) - side * room);
+            double pa = duct.out ? room : -room;
+            fans += duct.leakM2 == 0 ? through(duct, pa) : duct.fan.flowM3s(between(duct, pa) - pa);
         }
         List<Double> flows = new ArrayList<>();
         for (double q : out(room)) {
             flows.add(q);
         }
         return new Flows(flows, fans);
+    }
+
+    private static double sum(double[] flows) {
+        double sum = 0;
+        for (double q : flows) {
+            sum += q;
+        }
+        return sum;
     }
 
     /** What leaves by each vent at a pressure of the room. */
@@ -95,10 +94,15 @@ record AirNetwork(List<Orifice> orifices, List<Duct> ducts) {
         }
         for (Duct duct : ducts) {
             // What draws in is what blows out, seen with all pressures turned over.
-            double side = duct.out ? 1 : -1;
-            flows[duct.vent] = side * orifices.get(duct.vent).flowM3s(between(duct, side * pa));
+            flows[duct.vent] = duct.out ? through(duct, pa) : -through(duct, -pa);
         }
         return flows;
+    }
+
+    /** What fans that blow out drive through their vent. */
+    private double through(Duct duct, double roomPa) {
+        Orifice vent = orifices.get(duct.vent);
+        return duct.leakM2 == 0 ? duct.fan.through(vent, roomPa) : vent.flowM3s(between(duct, roomPa));
     }
 
     /** The pressure between fans that blow out and their vent. */
@@ -106,9 +110,9 @@ record AirNetwork(List<Orifice> orifices, List<Duct> ducts) {
         Orifice vent = orifices.get(duct.vent);
         Orifice leak = new Orifice(duct.leakM2, 0);
         return root(
-                pa -> vent.flowM3s(pa) + leak.flowM3s(pa - roomPa) - duct.flowM3s(pa - roomPa),
+                pa -> vent.flowM3s(pa) + leak.flowM3s(pa - roomPa) - duct.fan.flowM3s(pa - roomPa),
                 Math.min(0, roomPa),
-                Math.max(0, roomPa + duct.mostPa()));
+                Math.max(0, roomPa + duct.fan.shutOffPa()));
     }
 
     /** Where something that grows is nothing; an end where it is nothing in between. */

@@ -43,6 +43,53 @@ record FanCurve(List<Point> points) {
         return of(fan, freeLs, shutOffPa);
     }
 
+    /** Fans beside one another give their flows at one pressure. */
+    static FanCurve beside(List<FanCurve> fans) {
+        if (fans.size() == 1) {
+            return fans.getFirst();
+        }
+        return new FanCurve(fans.stream()
+                .flatMap(f -> f.points.stream())
+                .mapToDouble(Point::pa)
+                .sorted()
+                .distinct()
+                .mapToObj(pa ->
+                        new Point(fans.stream().mapToDouble(f -> f.flowM3s(pa)).sum(), pa))
+                .toList());
+    }
+
+    /**
+     * What it drives out through an opening that it sits tight at, m³/s: what it raises and the room's pressure are what the opening takes.
+     *
+     * @param roomPa pressure of the room over the surroundings
+     */
+    double through(AirNetwork.Orifice vent, double roomPa) {
+        if (vent.areaM2() <= 0) {
+            return 0;
+        }
+        double square = vent.square();
+        for (int i = 0; i < points.size(); i++) {
+            Point here = points.get(i);
+            if (here.pa + roomPa >= here.flowM3s * (square * here.flowM3s + vent.filter())) {
+                Point low = points.get(Math.max(0, i - 1));
+                Point high = points.get(Math.max(1, i));
+                return line(low, high, square, vent.filter(), roomPa);
+            }
+        }
+        return 0;
+    }
+
+    /** On a straight piece of the curve the flow is the root of a square. */
+    private static double line(Point low, Point high, double square, double filter, double roomPa) {
+        double falls = (low.flowM3s - high.flowM3s) / (high.pa - low.pa);
+        if (falls <= 0) {
+            return low.flowM3s;
+        }
+        double half = (filter + 1 / falls) / 2;
+        double drives = roomPa + low.pa + low.flowM3s / falls;
+        return drives / (half + Math.sqrt(half * half + square * drives));
+    }
+
     double shutOffPa() {
         return points.getLast().pa;
     }

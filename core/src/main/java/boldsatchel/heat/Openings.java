@@ -215,7 +215,7 @@ final class Openings {
                 ducts.add(new AirNetwork.Duct(
                         vent,
                         here.getFirst().way().out(),
-                        here.stream().map(curve).toList(),
+                        FanCurve.beside(here.stream().map(curve).toList()),
                         here.stream().mapToDouble(f -> f.way().leakM2()).sum()));
             }
         }

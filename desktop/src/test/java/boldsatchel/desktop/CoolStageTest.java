@@ -85,7 +85,7 @@ public class CoolStageTest extends WindowHarness {
         assertThat(out).isPositive();
         select("blower");
         command("fan blow the other way");
-        assertThat(text("#undo")).startsWith("Undo: which way Blower");
+        assertThat(text("#undo")).startsWith("Undo: change the way it blows");
         assertThat(beforeBlowerLs()).isNegative();
         press("#undo");
         assertThat(beforeBlowerLs()).isEqualTo(out);
