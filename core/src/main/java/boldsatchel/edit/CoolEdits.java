@@ -202,10 +202,8 @@ public final class CoolEdits {
     }
 
     private static Facet.MovesAir blowing(Part part, Orientation way, Face wall) {
-        Face side =
-                Face.ALL.stream().filter(f -> way.turn(f) == wall).findFirst().orElseThrow();
         Facet.MovesAir moves = part.facet(Facet.MovesAir.class).orElseThrow();
-        return Form.of(Facet.MovesAir.class).field("blows").with(moves, Optional.of(side));
+        return Form.of(Facet.MovesAir.class).field("blows").with(moves, Optional.of(sideAt(way, wall)));
     }
 
     /**

@@ -18,21 +18,27 @@ record FanCurve(List<Point> points) {
 
     private static final double LITRE = 1e-3;
 
+    /** Of a fan that moves nothing. */
+    private static final FanCurve NONE = new FanCurve(List.of(new Point(0, 0)));
+
     /** Points outside of free flow and shut-off, or at which it would move more against more, count as little as they can. */
     static FanCurve of(Facet.MovesAir fan, double freeLs, double shutOffPa) {
+        if (freeLs <= 0 || shutOffPa <= 0) {
+            return NONE;
+        }
         double stretchedLs = fan.freeLs().value() > 0 ? freeLs / fan.freeLs().value() : 1;
         double stretchedPa =
                 fan.shutOffPa().value() > 0 ? shutOffPa / fan.shutOffPa().value() : 1;
         List<Facet.MovesAir.Point> given = new ArrayList<>(fan.between());
         given.sort(Comparator.comparingDouble(Facet.MovesAir.Point::pa));
-        List<Point> points = new ArrayList<>(List.of(new Point(Math.max(0, freeLs) * LITRE, 0)));
+        List<Point> points = new ArrayList<>(List.of(new Point(freeLs * LITRE, 0)));
         for (Facet.MovesAir.Point p : given) {
             double pa = p.pa() * stretchedPa;
             if (pa > points.getLast().pa && pa < shutOffPa) {
                 points.add(new Point(Math.clamp(p.ls() * stretchedLs * LITRE, 0, points.getLast().flowM3s), pa));
             }
         }
-        points.add(new Point(0, Math.max(0, shutOffPa)));
+        points.add(new Point(0, shutOffPa));
         return new FanCurve(List.copyOf(points));
     }
 
@@ -64,7 +70,7 @@ record FanCurve(List<Point> points) {
      * @param roomPa pressure of the room over the surroundings
      */
     double through(AirNetwork.Orifice vent, double roomPa) {
-        if (vent.areaM2() <= 0) {
+        if (vent.areaM2() <= 0 || points.size() < 2) {
             return 0;
         }
         double square = vent.square();

@@ -107,7 +107,8 @@ final class CoolRules {
                 .flatMap(at -> build.part(at.part()).stream())
                 .filter(p -> p.facet(Facet.MovesAir.class).isPresent())
                 .toList();
-        if (fans.isEmpty() || air.sealed()) {
+        boolean bagged = build.brief().surroundings().about() == Brief.Surroundings.About.BAG;
+        if (fans.isEmpty() || air.sealed() || bagged) {
             return;
         }
         if (air.again() >= AGAIN) {

@@ -286,7 +286,7 @@ public record Brief(
             double sunWm2,
 
             @Label("worn on the body") boolean worn,
-            @Label("around it") About about) {
+            @Label("Around it") About about) {
 
         /** What is about a machine that works. */
         public enum About {

@@ -83,6 +83,12 @@ public class AirNetworkTest {
         double alone = through(List.of(hole(400), hole(100)), blows(0, line(3, 200)));
         assertThat(through(holes, blows(0, line(3, 200)), blows(1, line(1, 2)))).isCloseTo(alone, TIGHT);
         assertThat(through(List.of(hole(400)), blows(0, line(3, 200)))).isZero();
+        for (FanCurve nothing : new FanCurve[] {line(3, 0), line(0, 200)}) {
+            assertThat(through(List.of(hole(400), hole(400)), blows(0, nothing)))
+                    .isZero();
+            assertThat(through(List.of(hole(400), hole(100)), blows(0, nothing, line(3, 200))))
+                    .isCloseTo(alone, TIGHT);
+        }
     }
 
     /** 10 Pa at 0.5 m/s, and the edge of a hole of 400 mm²: by hand the root of a square. */
