@@ -58,10 +58,8 @@ record CoolTelling(Build build) implements Telling {
                         + Units.format(f.number("watts"), 1, "W") + " of its " + Units.format(f.number("allW"), 1, "W")
                         + " from " + name(build, f.subjects().get(1)) + " beside it: warm cells age fast.";
             case "heat.pipe-dry" ->
-                "The heat pipe of " + name(build, f.first()) + " has to carry "
-                        + Units.format(f.number("watts"), 0, "W")
-                        + ", and carries " + Units.format(f.number("mostW"), 0, "W")
-                        + " lying, less where it lifts water: it runs dry.";
+                "The heat pipe of " + name(build, f.first()) + " is dry: as it lies it carries "
+                        + Units.format(f.number("mostW"), 1, "W") + " at most, and more is asked of it.";
             default -> throw Telling.unknown(f);
         };
     }
