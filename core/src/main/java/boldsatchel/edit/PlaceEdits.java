@@ -45,7 +45,7 @@ public final class PlaceEdits {
     public static Edit between(Part part, Axis axis) {
         int a = axis.ordinal();
         return moved("even the gaps beside ", part, b -> {
-            Optional<Box> box = box(b, part.id());
+            Optional<Box> box = Placed.of(b, part.id()).map(Placed::bounds);
             Optional<Shell> tray = b.placement(part.id()).flatMap(p -> b.shell(p.shell()));
             return box.flatMap(mine -> tray.map(t -> Vec.on(a, toTheMiddle(b, t, part.id(), mine, a))));
         });
@@ -93,7 +93,8 @@ public final class PlaceEdits {
                 part,
                 b -> b.placement(part.id())
                         .flatMap(p -> b.shell(p.shell()))
-                        .flatMap(s -> box(b, part.id()).map(box -> Vec.on(axis, by.apply(box, s.cavity())))));
+                        .flatMap(s ->
+                                Placed.of(b, part.id()).map(p -> Vec.on(axis, by.apply(p.bounds(), s.cavity())))));
     }
 
     /** Brings a side of a part in line with the same side of another in its tray. */
@@ -116,8 +117,8 @@ public final class PlaceEdits {
             boolean together = b.placement(part.id())
                     .map(Placement::shell)
                     .equals(b.placement(other.id()).map(Placement::shell));
-            Optional<Box> mine = box(b, part.id());
-            Optional<Box> its = box(b, other.id());
+            Optional<Box> mine = Placed.of(b, part.id()).map(Placed::bounds);
+            Optional<Box> its = Placed.of(b, other.id()).map(Placed::bounds);
             return together && mine.isPresent() && its.isPresent()
                     ? Optional.of(Vec.on(axis, by.apply(mine.get(), its.get())))
                     : Optional.empty();
@@ -130,15 +131,6 @@ public final class PlaceEdits {
                 b -> by.apply(b)
                         .map(v -> Edits.move(part, at -> at.plus(v)).change().apply(b))
                         .orElse(b));
-    }
-
-    private static Optional<Box> box(Build build, String id) {
-        Optional<Part> part = build.part(id);
-        Optional<Placement> lies = build.placement(id);
-        Optional<Shell> shell = lies.flatMap(p -> build.shell(p.shell()));
-        return part.isPresent() && shell.isPresent()
-                ? Optional.of(Placed.of(part.get(), lies.get(), shell.get()).bounds())
-                : Optional.empty();
     }
 
     /** Lets a part move together with another one of its tray from now on. */

@@ -73,6 +73,13 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
         return inside;
     }
 
+    /** A part of a build where it lies; nothing where it is not placed. */
+    public static Optional<Placed> of(Build build, String part) {
+        return build.placement(part)
+                .flatMap(at ->
+                        build.part(part).flatMap(p -> build.shell(at.shell()).map(tray -> of(p, at, tray))));
+    }
+
     /** One part where it lies. */
     public static Placed of(Part part, Placement placement, Shell shell) {
         Body body = part.body();

@@ -107,20 +107,4 @@ final class Air {
     static double inRow(double inM2, double outM2) {
         return inM2 <= 0 || outM2 <= 0 ? 0 : 1 / Math.sqrt(1 / (inM2 * inM2) + 1 / (outM2 * outM2));
     }
-
-    /**
-     * Where a fan's line from free flow to shut-off meets the openings' parabola Δp = ρ/2·(Q/(Cd·A))², m³/s.
-     *
-     * @param freeM3s flow against nothing
-     * @param shutOffPa pressure at no flow
-     * @param areaM2 effective area of the openings
-     */
-    static double fanFlow(double freeM3s, double shutOffPa, double areaM2) {
-        if (areaM2 <= 0 || freeM3s <= 0) {
-            return 0;
-        }
-        double a = DENSITY / 2 / Math.pow(DISCHARGE * areaM2, 2);
-        double b = shutOffPa / freeM3s;
-        return (-b + Math.sqrt(b * b + 4 * a * shutOffPa)) / (2 * a);
-    }
 }

@@ -92,6 +92,9 @@ final class HeatModel {
         }
     }
 
+    /** A heat pipe with a bound, from a part to a wall. */
+    record Piped(String part, Face wall, Link.Pipe pipe) {}
+
     /** A wall's nodes and what is known of it. */
     private record Wall(int inside, int outside, double areaM2, Link.Along.Wall plate, Input thick) {}
 
@@ -165,6 +168,11 @@ final class HeatModel {
             return openings.insideM3s(driven);
         }
 
+        /** Those that drive a vent. */
+        List<HeatResult.FanAt> fans() {
+            return openings.fans();
+        }
+
         /** Share of what comes in that has just gone out. */
         double again() {
             return driven.map(Openings.Driven::again).orElse(0.0);
@@ -186,6 +194,8 @@ final class HeatModel {
     final HeatNetwork network;
     final Map<String, Room> rooms = new LinkedHashMap<>();
     final List<Watched> watched = new ArrayList<>();
+    /** Heat pipes that carry so much and no more. */
+    final List<Piped> pipes = new ArrayList<>();
     /** Parts that are not placed anywhere and count as lying in the first shell. */
     final List<String> loose = new ArrayList<>();
 
@@ -498,13 +508,14 @@ final class HeatModel {
     }
 
     /** A link that one input decides. */
-    private void known(Input input, DoubleFunction<Link> link) {
+    private Link known(Input input, DoubleFunction<Link> link) {
         Link now = link.apply(input.figure().value());
         network.link(now);
         network.moves(
                 input,
                 now,
                 Lazy.of(() -> link.apply(input.figure().value() + input.figure().sigma())));
+        return now;
     }
 
     /** Convection inside a shell, which a fan may force. */
@@ -693,7 +704,10 @@ final class HeatModel {
         if (spot.path().isPresent()) {
             HeatPath path = spot.path().get();
             double most = HeatPipes.mostW(path, spot.part(), build.brief().surroundings());
-            known(path.input(), ohms -> Link.Pipe.of(node, inner, 1 / Math.max(1e-3, ohms), most));
+            if (known(path.input(), ohms -> Link.Pipe.of(node, inner, 1 / Math.max(1e-3, ohms), most))
+                    instanceof Link.Pipe pipe) {
+                pipes.add(new Piped(spot.part().id(), spot.face(), pipe));
+            }
             return 1 / Math.max(1e-3, path.ohmsKW().value());
         }
         double watts = acrossGap(room, spot.place(), spot.face());
@@ -748,6 +762,35 @@ final class HeatModel {
      */
     HeatWays ways(double[] watts, double[] t) {
         return HeatWays.of(places, network.links(), watts, t);
+    }
+
+    /**
+     * Of each source that a part warms, the one that warms it most.
+     *
+     * @param watts put into each node
+     * @param t temperatures of the nodes
+     */
+    List<HeatResult.Beside> beside(double[] watts, double[] t) {
+        List<HeatResult.Beside> beside = new ArrayList<>();
+        nodes.forEach((part, node) -> {
+            if (build.part(part).filter(Part::isSource).isPresent()) {
+                double[] comes = network.into(node, t);
+                double all = watts[node];
+                double most = 0;
+                String from = part;
+                for (int other = 0; other < comes.length; other++) {
+                    all += Math.max(0, comes[other]);
+                    if (comes[other] > most && places.get(other).kind() == HeatPlace.Kind.PART) {
+                        most = comes[other];
+                        from = places.get(other).subject();
+                    }
+                }
+                if (most > 0) {
+                    beside.add(new HeatResult.Beside(part, from, most, all));
+                }
+            }
+        });
+        return beside;
     }
 
     /** What is charged may get less warm. */

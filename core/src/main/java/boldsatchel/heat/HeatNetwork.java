@@ -189,6 +189,19 @@ final class HeatNetwork {
         return links;
     }
 
+    /** What comes into a node from each other, W; negative where it goes there. */
+    double[] into(int node, double[] t) {
+        double[] comes = new double[size()];
+        for (Link link : links) {
+            if (link.to() == node) {
+                comes[link.from()] += link.watts(t[link.from()], t[node]);
+            } else if (link.from() == node) {
+                comes[link.to()] -= link.watts(t[node], t[link.to()]);
+            }
+        }
+        return comes;
+    }
+
     /** Temperatures of all nodes with the heat put in with them, °C. */
     double[] solve() {
         return settle(heat()).celsius();

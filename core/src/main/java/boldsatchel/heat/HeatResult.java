@@ -83,6 +83,11 @@ public record HeatResult(
         public List<ShellAir> shells() {
             return temperatures.get().shells();
         }
+
+        /** Heat pipes of which more is asked than they carry, at the mean. */
+        public List<DryPipe> dry() {
+            return temperatures.get().dry();
+        }
     }
 
     /**
@@ -90,8 +95,53 @@ public record HeatResult(
      *
      * @param spots parts, walls, and where parts warm walls
      * @param shells the air inside, at the mean
+     * @param dry heat pipes of which more is asked than they carry, at the mean
+     * @param beside of each source that a part warms, the one that warms it most, at the mean
      */
-    public record Temperatures(List<Spot> spots, List<ShellAir> shells) {}
+    public record Temperatures(List<Spot> spots, List<ShellAir> shells, List<DryPipe> dry, List<Beside> beside) {
+
+        /** Copies the lists. */
+        public Temperatures {
+            spots = List.copyOf(spots);
+            shells = List.copyOf(shells);
+            dry = List.copyOf(dry);
+            beside = List.copyOf(beside);
+        }
+
+        /** What warms a source most, if a part does. */
+        public Optional<Beside> beside(String source) {
+            return beside.stream().filter(b -> b.source().equals(source)).findFirst();
+        }
+    }
+
+    /**
+     * A heat pipe of which more is asked than it carries.
+     *
+     * @param part id of the part that it cools
+     * @param wall to which it leads
+     * @param watts that cross it, along its walls too
+     * @param mostW that it carries as it lies
+     */
+    public record DryPipe(String part, Face wall, double watts, double mostW) {}
+
+    /**
+     * What warms a source of power most.
+     *
+     * @param source its id
+     * @param from id of the part that does
+     * @param watts from there
+     * @param allW that the source gets from all sides and sets free itself
+     */
+    public record Beside(String source, String from, double watts, double allW) {}
+
+    /**
+     * A fan before the vent that it drives.
+     *
+     * @param part id of what has the fan
+     * @param vent place of the vent in its shell
+     * @param apartMm between both
+     */
+    public record FanAt(String part, int vent, double apartMm) {}
 
     /**
      * Something with a temperature.
@@ -142,6 +192,7 @@ public record HeatResult(
      * @param outLs by vent of the shell, what goes out; negative where air comes in
      * @param again share of what comes in that has just gone out, an estimate
      * @param insideLs what fans move that goes round inside
+     * @param fans those that drive a vent
      * @param ventW heat that leaves with it
      * @param wallMeanC outside walls, mean by area
      * @param fan whether a fan drives it
@@ -154,6 +205,7 @@ public record HeatResult(
             List<Double> outLs,
             double again,
             double insideLs,
+            List<FanAt> fans,
             double ventW,
             double wallMeanC,
             boolean fan,

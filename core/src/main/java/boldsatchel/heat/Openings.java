@@ -47,11 +47,15 @@ final class Openings {
     }
 
     /** A fan that drives a vent. */
-    private record Fan(Part part, Facet.MovesAir moves, Way way) {
+    private record Fan(Placed at, Facet.MovesAir moves, Way way) {
+        Part part() {
+            return at.part();
+        }
+
         List<Input> inputs() {
             return List.of(
-                    part.input(Facet.MovesAir.class, "freeLs", moves.freeLs()),
-                    part.input(Facet.MovesAir.class, "shutOffPa", moves.shutOffPa()));
+                    part().input(Facet.MovesAir.class, "freeLs", moves.freeLs()),
+                    part().input(Facet.MovesAir.class, "shutOffPa", moves.shutOffPa()));
         }
     }
 
@@ -99,7 +103,7 @@ final class Openings {
                     .facet(Facet.MovesAir.class)
                     .ifPresent(moves -> way(shell, placed, moves)
                             .ifPresentOrElse(
-                                    way -> fans.add(new Fan(placed.part(), moves, way)),
+                                    way -> fans.add(new Fan(placed, moves, way)),
                                     () -> looseM3s += moves.freeLs().value() * LITRE));
         }
     }
@@ -179,6 +183,16 @@ final class Openings {
     /** What fans move that goes round inside, m³/s. */
     double insideM3s(Optional<Driven> driven) {
         return looseM3s + driven.map(Driven::insideM3s).orElse(0.0);
+    }
+
+    /** Those that drive vents. */
+    List<HeatResult.FanAt> fans() {
+        return fans.stream()
+                .map(f -> new HeatResult.FanAt(
+                        f.part().id(),
+                        f.way().vent(),
+                        Math.max(0, vents.get(f.way().vent()).vent().box().signedDistance(f.at().bounds()))))
+                .toList();
     }
 
     /** Figures of the fans that drive vents. */

@@ -195,7 +195,11 @@ final class UseHeat {
                 heat,
                 model.network.heatIn(),
                 Lazy.of(this::partsMeanC),
-                Lazy.of(() -> new HeatResult.Temperatures(allSpots(), airs())),
+                Lazy.of(() -> new HeatResult.Temperatures(
+                        allSpots(),
+                        airs(),
+                        dry(),
+                        model.beside(meanW, mean.get().celsius()))),
                 Lazy.of(() -> model.ways(meanW, mean.get().celsius())));
     }
 
@@ -215,7 +219,7 @@ final class UseHeat {
         for (int i = 0; i < spots(); i++) {
             spots.add(spot(i));
         }
-        return List.copyOf(spots);
+        return spots;
     }
 
     /** Mean heat of a part, W. */
@@ -241,12 +245,26 @@ final class UseHeat {
                     outLs,
                     room.again(),
                     room.insideM3s() / LITRE,
+                    room.fans(),
                     vent,
                     wallMean(room, meanC),
                     room.fanFlowM3s() > 0,
                     room.shell.vents().isEmpty()));
         }
-        return List.copyOf(airs);
+        return airs;
+    }
+
+    private List<HeatResult.DryPipe> dry() {
+        double[] meanC = mean.get().celsius();
+        List<HeatResult.DryPipe> dry = new ArrayList<>();
+        for (HeatModel.Piped piped : model.pipes) {
+            Link.Pipe pipe = piped.pipe();
+            double watts = pipe.watts(meanC[pipe.from()], meanC[pipe.to()]);
+            if (watts > pipe.mostW()) {
+                dry.add(new HeatResult.DryPipe(piped.part(), piped.wall(), watts, pipe.mostW()));
+            }
+        }
+        return dry;
     }
 
     private static double wallMean(HeatModel.Room room, double[] meanC) {

@@ -5,22 +5,16 @@ import static boldsatchel.judge.Words.numbers;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.heat.Dew;
-import boldsatchel.heat.HeatPipes;
-import boldsatchel.heat.HeatPlace;
 import boldsatchel.heat.HeatResult;
-import boldsatchel.heat.HeatWays;
 import boldsatchel.heat.Noise;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Vent;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
 import java.util.List;
-import java.util.Optional;
 
 /** Finds what is wrong with how a machine is cooled, beside what gets too warm: noise, dew, boards on the floor, air that
  * goes round, cells that are warmed by what is beside them, pipes that run dry. */
@@ -48,11 +42,13 @@ final class CoolRules {
         dew(sheet, build);
         for (Part part : build.parts().list()) {
             onTheFloor(sheet, build, heat, part);
-            whichWay(sheet, build, part);
         }
-        heat.shells().forEach(air -> air(sheet, build, air));
+        heat.shells().forEach(air -> {
+            air(sheet, build, air);
+            air.fans().forEach(fan -> whichWay(sheet, build, air, fan));
+        });
         besideCells(sheet, build, heat);
-        pipes(sheet, build, heat);
+        pipes(sheet, heat);
         return sheet.findings();
     }
 
@@ -90,7 +86,7 @@ final class CoolRules {
         boolean led = build.cooling().heatPaths().stream()
                 .anyMatch(p -> p.part().equals(part.id()) && p.wall() == Face.BOTTOM);
         if (part.family().computes() && watts >= WARM_W && !led) {
-            placed(build, part)
+            Placed.of(build, part.id())
                     .filter(p -> p.bounds().z() < UNDER_MM)
                     .ifPresent(p -> sheet.add(
                             "heat.no-gap-under",
@@ -146,17 +142,13 @@ final class CoolRules {
     }
 
     /** Of a fan that stands away from all vents it matters which way it blows. */
-    private static void whichWay(Sheet sheet, Build build, Part part) {
-        if (part.facet(Facet.MovesAir.class).isPresent() && !isDirected(part)) {
-            placed(build, part)
-                    .ifPresent(fan -> Vent.nearest(fan.shell().vents(), fan.bounds())
-                            .map(v -> Math.max(0, v.box().signedDistance(fan.bounds())))
-                            .filter(apart -> apart > FAN_AT_MM)
-                            .ifPresent(apart -> sheet.add(
-                                    "heat.fan-way",
-                                    Severity.WATCH,
-                                    List.of(part.id(), fan.shell().id()),
-                                    numbers("apartMm", apart))));
+    private static void whichWay(Sheet sheet, Build build, HeatResult.ShellAir air, HeatResult.FanAt fan) {
+        if (build.part(fan.part()).filter(p -> !isDirected(p)).isPresent() && fan.apartMm() > FAN_AT_MM) {
+            sheet.add(
+                    "heat.fan-way",
+                    Severity.WATCH,
+                    List.of(fan.part(), air.shell()),
+                    numbers("apartMm", fan.apartMm(), "vent", fan.vent()));
         }
     }
 
@@ -166,64 +158,35 @@ final class CoolRules {
             HeatResult.Spot spot = at.spot();
             boolean cells = spot.kind() == HeatResult.Kind.PART
                     && build.part(spot.subject()).filter(Part::isSource).isPresent();
-            if (!cells || spot.meanC() < CELLS_WARMED_C) {
-                continue;
+            if (cells && spot.meanC() >= CELLS_WARMED_C) {
+                heat.use(at.when())
+                        .temperatures()
+                        .get()
+                        .beside(spot.subject())
+                        .filter(b -> b.watts() > CELLS_SHARE * b.allW())
+                        .ifPresent(b -> sheet.add(
+                                "heat.cells-beside",
+                                Severity.WATCH,
+                                List.of(spot.subject(), b.from()),
+                                numbers("celsius", spot.meanC(), "watts", b.watts(), "allW", b.allW())));
             }
-            HeatWays ways = heat.use(at.when()).ways().get();
-            HeatPlace here = HeatPlace.part(spot.subject());
-            double all = ways.sources().stream()
-                    .filter(s -> s.at().equals(here))
-                    .mapToDouble(HeatWays.Source::watts)
-                    .sum();
-            Optional<HeatWays.Flow> most = Optional.empty();
-            for (HeatWays.Flow flow : ways.flows()) {
-                if (flow.to().equals(here)) {
-                    all += flow.watts();
-                    boolean more = most.filter(m -> m.watts() >= flow.watts()).isEmpty();
-                    most = more && flow.from().kind() == HeatPlace.Kind.PART ? Optional.of(flow) : most;
-                }
-            }
-            double whole = all;
-            most.filter(m -> m.watts() > CELLS_SHARE * whole)
-                    .ifPresent(m -> sheet.add(
-                            "heat.cells-beside",
-                            Severity.WATCH,
-                            List.of(spot.subject(), m.from().subject()),
-                            numbers("celsius", spot.meanC(), "watts", m.watts(), "allW", whole)));
         }
     }
 
-    /** A heat pipe that carries as much as it can is dry. */
-    private static void pipes(Sheet sheet, Build build, HeatResult heat) {
-        if (build.cooling().heatPaths().stream().allMatch(p -> p.mostW().isEmpty())) {
-            return;
+    /** Heat pipes of which more is asked than they carry. */
+    private static void pipes(Sheet sheet, HeatResult heat) {
+        for (HeatResult.DryPipe pipe : heat.gravest().map(HeatResult.Use::dry).orElse(List.of())) {
+            sheet.add(
+                    "heat.pipe-dry",
+                    Severity.WATCH,
+                    List.of(pipe.part()),
+                    numbers(
+                            "watts",
+                            pipe.watts(),
+                            "mostW",
+                            pipe.mostW(),
+                            "wall",
+                            pipe.wall().ordinal()));
         }
-        List<HeatWays.Flow> flows =
-                heat.gravest().map(u -> u.ways().get().flows()).orElse(List.of());
-        for (HeatPath path : build.cooling().heatPaths()) {
-            double most = build.part(path.part())
-                    .flatMap(p -> placed(build, p))
-                    .map(p -> HeatPipes.mostW(path, p, build.brief().surroundings()))
-                    .orElse(Double.POSITIVE_INFINITY);
-            flows.stream()
-                    .filter(f -> f.from().equals(HeatPlace.part(path.part()))
-                            && f.to().wall().equals(Optional.of(path.wall()))
-                            && f.watts() > most)
-                    .forEach(f -> sheet.add(
-                            "heat.pipe-dry",
-                            Severity.WATCH,
-                            List.of(path.part()),
-                            numbers(
-                                    "watts",
-                                    f.watts(),
-                                    "mostW",
-                                    most,
-                                    "wall",
-                                    path.wall().ordinal())));
-        }
-    }
-
-    private static Optional<Placed> placed(Build build, Part part) {
-        return build.placement(part.id()).flatMap(at -> build.shell(at.shell()).map(tray -> Placed.of(part, at, tray)));
     }
 }

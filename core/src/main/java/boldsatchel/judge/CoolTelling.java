@@ -14,7 +14,6 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Units;
@@ -147,9 +146,7 @@ record CoolTelling(Build build) implements Telling {
     }
 
     private Placed placed(String part) {
-        Part what = build.part(part).orElseThrow();
-        Placement at = build.placement(part).orElseThrow();
-        return Placed.of(what, at, build.shell(at.shell()).orElseThrow());
+        return Placed.of(build, part).orElseThrow();
     }
 
     /** A vent before it, and the fan before that. */
@@ -168,13 +165,12 @@ record CoolTelling(Build build) implements Telling {
     /** It blows at the wall of the vent next to it, as far as anybody knows. */
     private List<Remedy> said(Noted f) {
         Placed fan = placed(f.first());
-        return Vent.nearest(fan.shell().vents(), fan.bounds())
-                .map(out -> List.of(
-                        Remedy.by(
-                                "It blows to the " + out.wall().words() + ", out of “" + out.name() + "”",
-                                CoolEdits.blowsTo(fan, out.wall())),
-                        Remedy.advice("Say at which of its sides it draws in and blows out, in its details")))
-                .orElse(List.of());
+        Vent out = fan.shell().vents().get((int) f.number("vent"));
+        return List.of(
+                Remedy.by(
+                        "It blows to the " + out.wall().words() + ", out of “" + out.name() + "”",
+                        CoolEdits.blowsTo(fan, out.wall())),
+                Remedy.advice("Say at which of its sides it draws in and blows out, in its details"));
     }
 
     /** Further away, where there is room. */

@@ -250,14 +250,6 @@ public class HeatEngineTest {
     }
 
     @Test
-    public void aFanMeetsItsOpeningsWhereBothPressuresAgree() {
-        double flow = Air.fanFlow(1.5e-3, 20, Air.inRow(400e-6, 600e-6));
-        double opening = Air.DENSITY / 2 * Math.pow(flow / (Air.DISCHARGE * Air.inRow(400e-6, 600e-6)), 2);
-        assertThat(20 * (1 - flow / 1.5e-3)).isCloseTo(opening, within(1e-9));
-        assertThat(Air.fanFlow(1.5e-3, 20, 0)).isZero();
-    }
-
-    @Test
     public void wireHeatWarmsTheAir() {
         Build build = warm(8, false);
         Build wired = build.withChain(List.of(Rung.of(

@@ -163,11 +163,7 @@ public final class CoolStage implements WorkStage {
 
     /** The selected part where it lies. */
     private Optional<Placed> selected() {
-        Build build = desk.session().build();
-        String id = desk.session().selection().get();
-        return build.part(id)
-                .flatMap(part -> build.placement(id)
-                        .flatMap(at -> build.shell(at.shell()).map(tray -> Placed.of(part, at, tray))));
+        return Placed.of(desk.session().build(), desk.session().selection().get());
     }
 
     @Override
