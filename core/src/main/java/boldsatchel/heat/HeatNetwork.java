@@ -19,6 +19,9 @@ final class HeatNetwork {
     /** The last step taken: what is left after it goes with its square, some microkelvin about a difference of 10 K. */
     private static final double CLOSE_K = 0.02;
 
+    /** The same where nodes take up heat over a piece of time: what is left then is told by the next piece; some tenths of a millikelvin. */
+    private static final double CLOSE_HELD_K = 0.2;
+
     /** A step this small is rounding: where next to nothing is put in, as little may be piled up. */
     private static final double NOTHING_K = 1e-7;
 
@@ -281,7 +284,7 @@ final class HeatNetwork {
      * @return what crosses into the surroundings there, W; not a number where it does not settle
      */
     double hold(Taken taken, double[] t, Elimination.Factors answers) {
-        return balance(taken, t, answers, CLOSE_K);
+        return balance(taken, t, answers, CLOSE_HELD_K);
     }
 
     /** Newton's method on the balance of every node; as above. */

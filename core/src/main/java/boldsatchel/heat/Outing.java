@@ -283,6 +283,9 @@ final class Outing {
         private double worked;
         private int steps;
         private double work = 1;
+        /** By how much a board that slows down is warmer at the end of a step for all of the work, as last seen, K. */
+        private double warms;
+
         private Optional<Breach> end = Optional.empty();
 
         /** What goes on when all is done that is asked for, and when no more is done than waiting. */
@@ -440,30 +443,23 @@ final class Outing {
             return slowed(model, room, step, board, now);
         }
 
-        /** The same for so long as a step that was tried, with the share of work found that holds a board at its limit. */
+        /**
+         * The same for so long as a step that was tried, with the share of work found that holds a board at its limit: by secants, the first of
+         * which goes on from the step before.
+         */
         private Warming.Step slowed(HeatModel model, Elimination.Factors room, Leg step, int board, Warming.Step now) {
             boolean slower = now.to[board] > limitOf(board);
-            double other = slower ? 0 : 1;
-            Warming.Step there = warming.exactly(model.network, room, watts(model, done(step, other)), now.seconds);
-            boolean between = (there.to[board] > limitOf(board)) != slower;
-            double share = work;
-            double shareC = now.to[board];
-            double otherC = there.to[board];
-            Warming.Step found = between ? now : there;
-            for (int i = 0; between && i < MOST_TRIES && Math.abs(found.to[board] - limitOf(board)) > HELD_K; i++) {
-                double next = share + (other - share) * (limitOf(board) - shareC) / (otherC - shareC);
-                found = warming.exactly(model.network, room, watts(model, done(step, next)), now.seconds);
-                if ((found.to[board] > limitOf(board)) == slower) {
-                    share = next;
-                    shareC = found.to[board];
-                } else {
-                    other = next;
-                    otherC = found.to[board];
+            Warming.Step found = now;
+            for (int i = 0; i < MOST_TRIES && Math.abs(found.to[board] - limitOf(board)) > HELD_K; i++) {
+                double aside = found.to[board] - limitOf(board);
+                double next = warms > 0 ? Math.clamp(work - aside / warms, 0, 1) : aside > 0 ? 0 : 1;
+                if (next == work) {
+                    break;
                 }
+                Warming.Step there = warming.exactly(model.network, room, watts(model, done(step, next)), now.seconds);
+                warms = (there.to[board] - found.to[board]) / (next - work);
                 work = next;
-            }
-            if (!between) {
-                work = other;
+                found = there;
             }
             if (slower) {
                 once(HeatRun.Kind.SLOWS, spotOf(board), seconds, limitOf(board));

@@ -35,6 +35,10 @@ final class Warming {
     private double[] rate;
     /** How long the next step may be, s. */
     private double reach = FIRST_S;
+    /** How long one may be right after what is put in has changed, by the last such, s. */
+    private double reachThen = FIRST_S;
+
+    private boolean jolted = true;
 
     private double putInJ;
     private double givenOffJ;
@@ -142,7 +146,8 @@ final class Warming {
 
     /** What is put in changes at once: the next step is a short one. */
     void jolt() {
-        reach = FIRST_S;
+        reach = reachThen;
+        jolted = true;
     }
 
     /** All that was put in so far, J. */
@@ -227,5 +232,7 @@ final class Warming {
         givenOffJ += step.givenOffJ;
         double grow = step.bendK > 0 ? CAREFUL * Math.sqrt(BEND_K / step.bendK) : MOST_GROWTH;
         reach = Math.max(SHORT_S, step.seconds * Math.clamp(grow, 0.2, MOST_GROWTH));
+        reachThen = jolted ? reach : reachThen;
+        jolted = false;
     }
 }

@@ -24,6 +24,7 @@ import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -51,6 +52,9 @@ public final class Reliefs {
     private final List<Part> shelf;
     private final BooleanSupplier stop;
     private final Evaluator evaluator = new Evaluator();
+    /** Works out no more than the margin. */
+    private final Evaluator coolness = Evaluator.answering(Verdict.Kind.KEEPS_COOL);
+
     private final List<Relief> found = new ArrayList<>();
 
     private Reliefs(Evaluation now, List<Part> shelf, BooleanSupplier stop) {
@@ -104,26 +108,47 @@ public final class Reliefs {
         return hot;
     }
 
-    /** Works an edit out, and keeps it where it helps; returns how far the least limit is then. */
-    private Optional<Relief> tried(String words, Edit edit, String... price) {
+    /** A way that may help, with what is given up for it. */
+    private record Way(String words, Edit edit, List<String> price) {
+        Way(String words, Edit edit, String... price) {
+            this(words, edit, List.of(price));
+        }
+    }
+
+    /** Works a way out. */
+    private Optional<Relief> tried(Way way) {
         if (stop.getAsBoolean()) {
             return Optional.empty();
         }
-        Build then = edit.change().apply(build);
+        Build then = way.edit().change().apply(build);
         return then.equals(build)
                 ? Optional.empty()
-                : Optional.of(Relief.of(words, edit, now, evaluator.judge(then), List.of(price)));
+                : Optional.of(Relief.of(way.words(), way.edit(), now, evaluator.judge(then), way.price()));
     }
 
     private void keep(Optional<Relief> relief) {
         relief.filter(r -> r.gainK() > LEAST_K).ifPresent(found::add);
     }
 
-    private static Optional<Relief> better(Optional<Relief> one, Optional<Relief> other) {
-        return one.isEmpty()
-                        || other.filter(o -> o.marginK() > one.get().marginK()).isPresent()
-                ? other
-                : one;
+    /** The least margin with a way, K. */
+    private double margin(Way way) {
+        return stop.getAsBoolean()
+                ? Double.NEGATIVE_INFINITY
+                : Relief.margin(coolness.judge(way.edit().change().apply(build)));
+    }
+
+    /** Of ways of one kind the one that does most, worked out whole. */
+    private Optional<Relief> best(List<Way> ways) {
+        Optional<Way> best = Optional.empty();
+        double most = Double.NEGATIVE_INFINITY;
+        for (Way way : ways) {
+            double margin = ways.size() > 1 ? margin(way) : 0;
+            if (margin > most) {
+                best = Optional.of(way);
+                most = margin;
+            }
+        }
+        return best.flatMap(this::tried);
     }
 
     private static final String LETS_WATER_IN = "lets water and dust in";
@@ -138,12 +163,10 @@ public final class Reliefs {
     }
 
     private Optional<Relief> bestVents(Shell tray) {
-        Optional<Relief> best = Optional.empty();
-        for (Airing.Vents vents : Airing.pairs(tray)) {
-            String words = "Cut two vents into " + tray.name() + ": " + vents.words();
-            best = better(best, tried(words, vents.edit(), opened(tray)));
-        }
-        return best;
+        return best(Airing.pairs(tray).stream()
+                .map(vents ->
+                        new Way("Cut two vents into " + tray.name() + ": " + vents.words(), vents.edit(), opened(tray)))
+                .toList());
     }
 
     /** All its vents half as long again, as far as the wall goes. */
@@ -153,9 +176,9 @@ public final class Reliefs {
         }
         List<Vent> larger =
                 tray.vents().stream().map(v -> v.with(longer(v, tray.cavity()))).toList();
-        keep(tried(
+        keep(tried(new Way(
                 "Make the vents of " + tray.name() + " half as long again",
-                CaseEdits.vents("make the vents of " + tray.name() + " longer", tray, larger)));
+                CaseEdits.vents("make the vents of " + tray.name() + " longer", tray, larger))));
     }
 
     private static Box longer(Vent vent, Box inside) {
@@ -180,11 +203,9 @@ public final class Reliefs {
         }
         for (Part fan : shelf) {
             if (isFan(fan)) {
-                Optional<Relief> best = Optional.empty();
-                for (Face wall : Airing.UPRIGHT) {
-                    best = better(best, fan(tray, fan, wall));
-                }
-                keep(best);
+                keep(best(Airing.UPRIGHT.stream()
+                        .flatMap(wall -> fan(tray, fan, wall).stream())
+                        .toList()));
             }
         }
     }
@@ -195,7 +216,7 @@ public final class Reliefs {
                 && part.facet(Facet.MovesAir.class).isPresent();
     }
 
-    private Optional<Relief> fan(Shell tray, Part fan, Face wall) {
+    private Optional<Way> fan(Shell tray, Part fan, Face wall) {
         for (Orientation way : CoolEdits.ways(fan, wall)) {
             Optional<Placement> place = before(tray, fan, wall, way);
             if (place.isPresent()) {
@@ -205,10 +226,10 @@ public final class Reliefs {
                         .flatMap(Facet.MovesAir::noiseDb)
                         .ifPresent(db -> price.add(Units.format(db.value(), 0, "dB") + " at 1 m"));
                 price.add("has to be fed");
-                return tried(
+                return Optional.of(new Way(
                         "Add " + fan.name() + " at the " + wall.words() + " wall, with a vent before it and one across",
                         edit,
-                        price.toArray(String[]::new));
+                        price));
             }
         }
         return Optional.empty();
@@ -237,14 +258,14 @@ public final class Reliefs {
     private void metal(Shell tray) {
         if (!tray.substance().metal() && tray.making() != Shell.Making.FOUND) {
             String words = "make " + tray.name() + " of painted aluminium";
-            keep(tried(
+            keep(tried(new Way(
                     "Make " + tray.name() + " of painted aluminium",
                     Edits.casing(
                             words,
                             c -> c.shell(tray.id())
                                     .map(s -> c.withShell(s.withMaterial(Material.ALUMINIUM_PAINTED)))
                                     .orElse(c)),
-                    "shields radio"));
+                    "shields radio")));
         }
     }
 
@@ -252,10 +273,10 @@ public final class Reliefs {
     private void pads(Placed hot) {
         for (Face wall : Face.ALL) {
             CoolEdits.pad(build, hot, wall)
-                    .ifPresent(edit -> keep(tried(
+                    .ifPresent(edit -> keep(tried(new Way(
                             "Put a pad " + Units.format(CoolEdits.padMm(CoolEdits.gapMm(hot, wall)), 1, "mm")
                                     + " thick between " + hot.part().name() + " and the " + wall.words() + " wall",
-                            edit)));
+                            edit))));
         }
     }
 
@@ -265,31 +286,26 @@ public final class Reliefs {
             double sheet = CoolEdits.sheetMm2(hot.shell(), wall);
             String grams = Units.format(sheet * CoolEdits.SHEET_MM * ALUMINIUM_GMM3, 0, "g");
             CoolEdits.sheet(build, hot, wall)
-                    .ifPresent(edit -> keep(tried(
+                    .ifPresent(edit -> keep(tried(new Way(
                             "Lead the heat of " + hot.part().name() + " to a sheet of aluminium, "
                                     + Units.format(sheet / 100, 0, "cm²") + " of 1 mm, on the " + wall.words()
                                     + " wall",
                             edit,
-                            "+" + grams + " of sheet, not counted")));
+                            "+" + grams + " of sheet, not counted"))));
         }
     }
 
     /** A heat pipe to the upright wall where it does most. */
     private void pipes(Placed hot) {
-        Optional<Relief> best = Optional.empty();
-        for (Face wall : Airing.UPRIGHT) {
-            Optional<Edit> edit = CoolEdits.pipe(build, hot, wall);
-            if (edit.isPresent()) {
-                best = better(
-                        best,
-                        tried(
+        keep(best(Airing.UPRIGHT.stream()
+                .flatMap(wall -> CoolEdits.pipe(build, hot, wall)
+                        .map(edit -> new Way(
                                 "Lead the heat of " + hot.part().name() + " to the " + wall.words()
                                         + " wall by a heat pipe",
-                                edit.get(),
-                                "its way has to be kept free"));
-            }
-        }
-        keep(best);
+                                edit,
+                                "its way has to be kept free"))
+                        .stream())
+                .toList()));
     }
 
     /** A lower limit of what it draws when it works, such that all is as far from its limits as the brief wants. */
@@ -300,23 +316,22 @@ public final class Reliefs {
         }
         double idle = draws.get().idleW().value();
         double busy = draws.get().busyW().value();
-        Optional<Relief> least = limited(hot.part(), draws.get(), idle);
-        if (busy <= idle || least.isEmpty()) {
+        if (busy <= idle) {
             return;
         }
+        double least = margin(limited(hot.part(), draws.get(), idle));
         double wanted = build.brief().limits().heatMarginK();
         double atBusy = Relief.margin(now);
-        double share =
-                Math.clamp((least.get().marginK() - wanted) / (least.get().marginK() - atBusy), 0.1, 1);
+        double share = Math.clamp((least - wanted) / (least - atBusy), 0.1, 1);
         double watts = Math.floor((idle + share * (busy - idle)) * 10) / 10;
         if (watts < busy) {
-            keep(limited(hot.part(), draws.get(), watts));
+            keep(tried(limited(hot.part(), draws.get(), watts)));
         }
     }
 
-    private Optional<Relief> limited(Part board, Facet.DrawsPower draws, double watts) {
+    private Way limited(Part board, Facet.DrawsPower draws, double watts) {
         Facet.DrawsPower less = Form.of(Facet.DrawsPower.class).field("busyW").with(draws, Figure.planned(watts));
-        return tried(
+        return new Way(
                 "Set the power limit of " + board.name() + " to " + Units.format(watts, 1, "W")
                         + " when it works, from " + Units.format(draws.busyW().value(), 1, "W"),
                 Edits.changePart("the power limit", board, p -> p.withFacet(less)),
@@ -325,7 +340,7 @@ public final class Reliefs {
 
     /** Each part that it can change places with. */
     private void swaps(Placed hot) {
-        Optional<Relief> best = Optional.empty();
+        List<Way> ways = new ArrayList<>();
         int before = FreeMove.trouble(build, fit);
         for (Placed other : fit.placed()) {
             if (!other.id().equals(hot.id())
@@ -335,16 +350,12 @@ public final class Reliefs {
                 Edit edit = swapped(hot, other);
                 Build then = edit.change().apply(build);
                 if (FreeMove.trouble(then, FitEngine.evaluate(then)) <= before) {
-                    best = better(
-                            best,
-                            tried(
-                                    "Let " + hot.part().name() + " and "
-                                            + other.part().name() + " change places",
-                                    edit));
+                    ways.add(new Way(
+                            "Let " + hot.part().name() + " and " + other.part().name() + " change places", edit));
                 }
             }
         }
-        keep(best);
+        keep(best(ways));
     }
 
     private static Edit swapped(Placed one, Placed other) {

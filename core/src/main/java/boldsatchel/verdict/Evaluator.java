@@ -66,6 +66,21 @@ public final class Evaluator {
         this.judges = inOrder(judges);
     }
 
+    /** Remembers nothing yet; answers one question and works out no more than that needs, bearing of others left out. */
+    public static Evaluator answering(Verdict.Kind question) {
+        Set<Class<?>> needed = new HashSet<>();
+        List<Judge<?>> judges = new ArrayList<>();
+        for (Judge<?> judge : Listed.JUDGES.reversed()) {
+            Engine<?> engine = judge.engine();
+            if (judge.kinds().contains(question) || needed.contains(engine.result())) {
+                needed.addAll(engine.needs());
+                needed.addAll(engine.asks());
+                judges.add(judge);
+            }
+        }
+        return new Evaluator(judges);
+    }
+
     /** Judges a build once. */
     public static Evaluation evaluate(Build build) {
         return new Evaluator().judge(build);
