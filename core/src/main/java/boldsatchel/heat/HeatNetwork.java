@@ -237,7 +237,7 @@ final class HeatNetwork {
         double[] t = start.clone();
         t[0] = ambientC;
         Elimination.Factors answers = factors();
-        if (!Double.isNaN(balance(new Taken(watts, new double[size()], t.clone()), t, answers, closeK))) {
+        if (!Double.isNaN(balance(new Taken(watts, new double[size()], t.clone()), t, answers, closeK, CLOSE_SHARE))) {
             return new Steady(t, answers);
         }
         double[] left = residual(watts, t);
@@ -284,11 +284,16 @@ final class HeatNetwork {
      * @return what crosses into the surroundings there, W; not a number where it does not settle
      */
     double hold(Taken taken, double[] t, Elimination.Factors answers) {
-        return balance(taken, t, answers, CLOSE_HELD_K);
+        return balance(taken, t, answers, CLOSE_HELD_K, 1);
     }
 
-    /** Newton's method on the balance of every node; as above. */
-    private double balance(Taken taken, double[] t, Elimination.Factors answers, double closeK) {
+    /**
+     * Newton's method on the balance of every node; as above.
+     *
+     * @param closeK a step that is no larger is the last
+     * @param closeShare where no larger share of what is put in was piled up before it
+     */
+    private double balance(Taken taken, double[] t, Elimination.Factors answers, double closeK, double closeShare) {
         int n = size();
         double[] watts = taken.watts;
         double[] change = new double[n];
@@ -311,7 +316,7 @@ final class HeatNetwork {
             }
             double share = Math.min(1, gone / largest);
             move(t, change, step < PATIENCE ? share : downhill(taken, t, change, share));
-            if (largest < closeK && (piledUp < CLOSE_SHARE * put || largest < NOTHING_K)) {
+            if (largest < closeK && (piledUp < closeShare * put || largest < NOTHING_K)) {
                 return givenOff + ready().ways().moreGivenOff(slopes, change);
             }
         }

@@ -46,7 +46,7 @@ final class Outing {
     /** Cycles without end that change no more than this in an hour or more have settled, K. */
     private static final double SETTLED_K = 0.05;
 
-    private static final int MOST_TRIES = 6;
+    private static final int MOST_TRIES = 8;
     private static final int MOST_GUESSES = 40;
     /** A board this far below its limit is not slowed down yet, K. */
     private static final double BELOW_K = 0.05;
@@ -437,22 +437,37 @@ final class Outing {
                 return now;
             }
             if (work >= 1 && beyond(now.from, board) < -BELOW_K) {
-                double share = now.reaches(t -> t[board], limitOf(board));
-                return warming.exactly(model.network, room, watts(model, busy), share * now.seconds);
+                return upTo(model, room, board, now);
             }
             return slowed(model, room, step, board, now);
         }
 
+        /** So much of a step as takes a board to its limit. */
+        private Warming.Step upTo(HeatModel model, Elimination.Factors room, int board, Warming.Step now) {
+            Warming.Step there = now;
+            for (int i = 0; i < MOST_TRIES && beyond(there.to, board) > HELD_K; i++) {
+                double share = there.reaches(t -> t[board], limitOf(board));
+                there = warming.exactly(model.network, room, watts(model, busy), share * there.seconds);
+            }
+            return there;
+        }
+
         /**
-         * The same for so long as a step that was tried, with the share of work found that holds a board at its limit: by secants, the first of
-         * which goes on from the step before.
+         * The same for so long as a step that was tried, with the share of work found that holds a board at its limit: by secants between what
+         * was found too warm and not, the first of which goes on from the step before.
          */
         private Warming.Step slowed(HeatModel model, Elimination.Factors room, Leg step, int board, Warming.Step now) {
             boolean slower = now.to[board] > limitOf(board);
             Warming.Step found = now;
+            double low = 0;
+            double high = 1;
             for (int i = 0; i < MOST_TRIES && Math.abs(found.to[board] - limitOf(board)) > HELD_K; i++) {
                 double aside = found.to[board] - limitOf(board);
-                double next = warms > 0 ? Math.clamp(work - aside / warms, 0, 1) : aside > 0 ? 0 : 1;
+                high = aside > 0 ? work : high;
+                low = aside > 0 ? low : work;
+                double next = warms > 0 ? work - aside / warms : aside > 0 ? 0 : 1;
+                boolean beside = (next <= low && low > 0) || (next >= high && high < 1);
+                next = beside ? (low + high) / 2 : Math.clamp(next, 0, 1);
                 if (next == work) {
                     break;
                 }

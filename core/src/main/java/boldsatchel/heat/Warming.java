@@ -19,6 +19,8 @@ final class Warming {
 
     /** A step after what is put in has changed, first tried. */
     private static final double FIRST_S = 4;
+    /** It is no longer than this, as within it nobody knows how fast things warm at its beginning, s. */
+    private static final double MOST_FIRST_S = 16;
     /** A step as short as this may bend as it likes. */
     private static final double SHORT_S = 0.25;
 
@@ -232,7 +234,7 @@ final class Warming {
         givenOffJ += step.givenOffJ;
         double grow = step.bendK > 0 ? CAREFUL * Math.sqrt(BEND_K / step.bendK) : MOST_GROWTH;
         reach = Math.max(SHORT_S, step.seconds * Math.clamp(grow, 0.2, MOST_GROWTH));
-        reachThen = jolted ? reach : reachThen;
+        reachThen = jolted ? Math.min(reach, MOST_FIRST_S) : reachThen;
         jolted = false;
     }
 }
