@@ -223,6 +223,16 @@ public final class CoolEdits {
         });
     }
 
+    /** Lets a fan run whenever the machine does. */
+    public static Edit always(Part fan) {
+        return Edits.changePart(
+                "when its fan runs",
+                fan,
+                p -> p.facet(Facet.MovesAir.class)
+                        .map(m -> p.withFacet(m.always()))
+                        .orElse(p));
+    }
+
     /** Which side of a part looks at a wall. */
     private static Face sideAt(Orientation way, Face wall) {
         return Face.ALL.stream().filter(f -> way.turn(f) == wall).findFirst().orElseThrow();

@@ -49,6 +49,7 @@ final class Cycle {
 
     private final HeatNetwork network;
     private final List<Leg> legs;
+    private final HeatNetwork.Steady mean;
     private final double[] meanC;
     private final double[] meanW;
     private final Elimination.Factors answers;
@@ -58,6 +59,7 @@ final class Cycle {
         this.network = network;
         this.legs = legs;
         this.meanW = meanW;
+        this.mean = mean;
         this.meanC = mean.celsius();
         this.size = network.size();
         this.answers = mean.answers();
@@ -179,8 +181,8 @@ final class Cycle {
             warmest = sum(leg.watts()) > sum(warmest.watts()) ? leg : warmest;
         }
         double[] straight = answers.to(over(warmest, meanW));
-        double[] steady =
-                network.settle(warmest.watts(), plus(meanC, straight), BEND_K).celsius();
+        double[] steady = network.settle(mean, warmest.watts(), plus(meanC, straight), BEND_K)
+                .celsius();
         double[] peaks = new double[size];
         double[] bent = new double[size];
         peaks[0] = meanC[0];

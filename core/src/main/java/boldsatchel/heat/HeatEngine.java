@@ -82,16 +82,19 @@ public final class HeatEngine implements Engine<HeatResult> {
                 points.charges().stream().map(Charge.Result::store).collect(Collectors.toSet());
         boolean closes = build.casing().lid().isPresent();
         Inputs inputs = new Inputs();
-        Map<Boolean, HeatModel> models = new HashMap<>();
+        List<Switched> switched = Switched.of(build);
+        Map<Boolean, Fanned> models = new HashMap<>();
         List<UseHeat> all = new ArrayList<>();
         for (Warmth warmth : points.warmths()) {
             for (boolean closed : closes ? List.of(false, true) : List.of(false)) {
                 (closes ? warmth.with(closed) : Optional.of(warmth)).ifPresent(use -> {
-                    HeatModel model =
-                            models.computeIfAbsent(closed, shut -> new HeatModel(build, fit.placed(), warm, shut));
+                    Fanned model = models.computeIfAbsent(
+                            closed,
+                            shut -> new Fanned(
+                                    switched, standing -> new HeatModel(build, fit.placed(), warm, shut, standing)));
                     HeatResult.When when =
                             new HeatResult.When(all.size(), warmth.profile(), warmth.pluggedIn(), closed);
-                    all.add(new UseHeat(inputs, model, use, when, warmth.pluggedIn() ? charged : Set.of()));
+                    all.add(model.use(inputs, use, when, warmth.pluggedIn() ? charged : Set.of()));
                 });
             }
         }

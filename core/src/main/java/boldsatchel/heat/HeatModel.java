@@ -27,6 +27,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.DoubleFunction;
 
@@ -67,6 +68,9 @@ final class HeatModel {
     private static final double BAG_M2KW = 0.1;
     /** Least share of a wall that is left beside the places where parts warm it. */
     private static final double LEAST_REST = 0.05;
+
+    /** What is held is warmer than the surroundings by this at least, K. */
+    private static final double LEAST_RISE_K = 1e-6;
 
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
@@ -120,21 +124,14 @@ final class HeatModel {
         /** The same with each of the fans' figures moved by a standard deviation. */
         private final Map<Input, Lazy<Openings.Driven>> drivenMoved = new LinkedHashMap<>();
 
-        Room(
-                Shell shell,
-                Box out,
-                int air,
-                List<Placed> parts,
-                List<Placed> standing,
-                double undersideMm,
-                boolean shut) {
+        Room(Shell shell, Box out, int air, List<Placed> parts, List<Placed> inside, Openings openings) {
             this.shell = shell;
             this.air = air;
             weighed = weighed(shell, out);
             this.parts = parts;
             this.partNodes = new int[parts.size()];
-            this.faces = new Faces(parts, standing);
-            this.openings = new Openings(shut ? shell.withVents(List.of()) : shell, standing, undersideMm);
+            this.faces = new Faces(parts, inside);
+            this.openings = openings;
         }
 
         /** Heat capacity of a wall, J/(m²·K). */
@@ -205,6 +202,9 @@ final class HeatModel {
     private final Build build;
     private final boolean closed;
     private final Set<String> warm;
+    /** Ids of fans that stand. */
+    private final Set<String> standing;
+
     private final Map<String, Integer> nodes = new HashMap<>();
     /** Wires run in the tray that stands. */
     private final Optional<Room> base;
@@ -215,17 +215,19 @@ final class HeatModel {
      * @param placed parts where they lie
      * @param warm ids of parts that some use warms
      * @param closed whether the lid is closed
+     * @param standing ids of fans that do not run
      */
-    HeatModel(Build build, List<Placed> placed, Set<String> warm, boolean closed) {
+    HeatModel(Build build, List<Placed> placed, Set<String> warm, boolean closed, Set<String> standing) {
         this.build = build;
         this.warm = warm;
         this.closed = closed;
+        this.standing = standing;
         this.network = new HeatNetwork(build.brief().surroundings().ambientC());
         for (Shell shell : build.casing().shells()) {
-            List<Placed> standing = Placed.in(shell, placed);
-            List<Placed> parts = new ArrayList<>(standing);
+            List<Placed> inside = Placed.in(shell, placed);
+            List<Placed> parts = new ArrayList<>(inside);
             parts.removeIf(p -> !matters(p.part()));
-            room(shell, parts, standing);
+            room(shell, parts, inside);
         }
         if (closed) {
             build.casing().lid().ifPresent(this::lidOnBase);
@@ -245,11 +247,16 @@ final class HeatModel {
         return network.node(subject, watts, joulesPerK);
     }
 
+    /** Whether a part has a fan that runs. */
+    private boolean runs(Part part) {
+        return part.facet(Facet.MovesAir.class).isPresent() && !standing.contains(part.id());
+    }
+
     private boolean matters(Part part) {
         return warm.contains(part.id()) || part.facet(Facet.Thermal.class).isPresent() || part.isSource();
     }
 
-    private void room(Shell shell, List<Placed> parts, List<Placed> standing) {
+    private void room(Shell shell, List<Placed> parts, List<Placed> inside) {
         double underside = undersideMm(shell);
         Box out = closedOutside(shell);
         double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.cavity().volume() * 1e-9;
@@ -258,9 +265,8 @@ final class HeatModel {
                 out,
                 node(HeatPlace.air(shell.id()), 0, airJK),
                 parts,
-                standing,
-                underside,
-                about() == About.BAG);
+                inside,
+                new Openings(about() == About.BAG ? shell.withVents(List.of()) : shell, inside, underside, this::runs));
         rooms.put(shell.id(), room);
         air(room);
         List<Spot> spots = new ArrayList<>();
@@ -574,8 +580,7 @@ final class HeatModel {
     private boolean givenToAir(Part part, int node, Room room, double wholeM2, double freeM2) {
         Optional<Facet.Thermal> thermal = part.facet(Facet.Thermal.class);
         // A fan of its own blows on it even where no air gets out.
-        boolean blown =
-                room.fanFlowM3s() > 0 || part.facet(Facet.MovesAir.class).isPresent();
+        boolean blown = room.fanFlowM3s() > 0 || runs(part);
         boolean moving = blown && thermal.flatMap(Facet.Thermal::fanKW).isPresent();
         Optional<Figure> given =
                 moving ? thermal.flatMap(Facet.Thermal::fanKW) : thermal.flatMap(Facet.Thermal::stillKW);
@@ -759,9 +764,24 @@ final class HeatModel {
      *
      * @param watts put into each node
      * @param t temperatures of the nodes
+     * @param held nodes that are held there: what that takes goes away with the air of fans that run at times
      */
-    HeatWays ways(double[] watts, double[] t) {
-        return HeatWays.of(places, network.links(), watts, t);
+    HeatWays ways(double[] watts, double[] t, Set<Integer> held) {
+        List<Link> links = network.links();
+        if (!held.isEmpty()) {
+            double[] left = network.residual(watts, t);
+            links = new ArrayList<>(links);
+            for (int node : held) {
+                links.add(new Link.Fixed(node, 0, left[node] / Math.max(LEAST_RISE_K, t[node] - t[0])));
+            }
+        }
+        return HeatWays.of(places, links, watts, t);
+    }
+
+    /** The node of a part that warms or has a limit; none where it has no node. */
+    OptionalInt node(String part) {
+        Integer node = nodes.get(part);
+        return node == null ? OptionalInt.empty() : OptionalInt.of(node);
     }
 
     /**

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -42,6 +43,9 @@ final class HeatNetwork {
     /** Steps after which one that leaves more heat piled up than it found is halved. */
     private static final int PATIENCE = 20;
 
+    /** What holds a node where it is held, W/K: a kilowatt moves it by a millikelvin. */
+    private static final double HELD_WK = 1e6;
+
     private final double ambientC;
     private final List<Node> nodes = new ArrayList<>(List.of(new Node("", 0, 0)));
     private final List<Link> links = new ArrayList<>();
@@ -70,10 +74,12 @@ final class HeatNetwork {
     static final class Steady {
         private final double[] celsius;
         private final Elimination.Factors answers;
+        private final Taken taken;
 
-        private Steady(double[] celsius, Elimination.Factors answers) {
+        private Steady(double[] celsius, Elimination.Factors answers, Taken taken) {
             this.celsius = celsius;
             this.answers = answers;
+            this.taken = taken;
         }
 
         /** Temperatures of all nodes, °C. */
@@ -215,6 +221,23 @@ final class HeatNetwork {
         return settle(watts, start(watts), CLOSE_K);
     }
 
+    /**
+     * The steady state with heat put in and some nodes held at a temperature, whatever that takes.
+     *
+     * @param heldC which, °C
+     */
+    Steady settle(double[] watts, Map<Integer, Double> heldC) {
+        double[] held = new double[size()];
+        double[] base = new double[size()];
+        double[] start = start(watts);
+        heldC.forEach((node, celsius) -> {
+            held[node] = HELD_WK;
+            base[node] = celsius;
+            start[node] = celsius;
+        });
+        return settle(new Taken(watts, held, base), start, CLOSE_K);
+    }
+
     /** Where it may settle: every link gives as much for a kelvin as it does at a difference that is usual, °C. */
     private double[] start(double[] watts) {
         double[] start = ready().usual().to(watts);
@@ -234,13 +257,22 @@ final class HeatNetwork {
      * @throws IllegalStateException when a node is linked to nothing
      */
     Steady settle(double[] watts, double[] start, double closeK) {
+        return settle(new Taken(watts, new double[size()], new double[size()]), start, closeK);
+    }
+
+    /** The same with other heat put in, the same nodes held. */
+    Steady settle(Steady like, double[] watts, double[] start, double closeK) {
+        return settle(new Taken(watts, like.taken.held, like.taken.baseC), start, closeK);
+    }
+
+    private Steady settle(Taken taken, double[] start, double closeK) {
         double[] t = start.clone();
         t[0] = ambientC;
         Elimination.Factors answers = factors();
-        if (!Double.isNaN(balance(new Taken(watts, new double[size()], t.clone()), t, answers, closeK, CLOSE_SHARE))) {
-            return new Steady(t, answers);
+        if (!Double.isNaN(balance(taken, t, answers, closeK, CLOSE_SHARE))) {
+            return new Steady(t, answers, taken);
         }
-        double[] left = residual(watts, t);
+        double[] left = residual(taken.watts, t);
         int worst = IntStream.range(1, size())
                 .boxed()
                 .max(Comparator.comparingDouble(i -> Math.abs(left[i])))

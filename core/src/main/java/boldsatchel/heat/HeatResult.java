@@ -59,6 +59,7 @@ public record HeatResult(
      * @param partsMeanC mean temperature of each part by its id, °C; worked out when somebody first looks
      * @param temperatures read off the network when somebody first looks
      * @param ways that the heat takes, at the mean; read off when somebody first looks
+     * @param waiting fans that do not run all the time in it
      */
     public record Use(
             When when,
@@ -68,7 +69,8 @@ public record HeatResult(
             double sunW,
             Lazy<Map<String, Double>> partsMeanC,
             Lazy<Temperatures> temperatures,
-            Lazy<HeatWays> ways) {
+            Lazy<HeatWays> ways,
+            Optional<Waiting> waiting) {
         /** Name of its profile. */
         public String profile() {
             return when.profile();
@@ -87,6 +89,20 @@ public record HeatResult(
         /** Heat pipes of which more is asked than they carry, at the mean. */
         public List<DryPipe> dry() {
             return temperatures.get().dry();
+        }
+    }
+
+    /**
+     * Fans that start only when a board gets warm, in a use where they do not run all the time.
+     *
+     * @param fans ids of what has them
+     * @param byTurns whether they start and stop again and again: temperatures told are bounds then; else they stand
+     * @param runningK what the least margin would be if they ran all the time, K
+     */
+    public record Waiting(List<String> fans, boolean byTurns, Lazy<Double> runningK) {
+        /** Copies the list. */
+        public Waiting {
+            fans = List.copyOf(fans);
         }
     }
 

@@ -72,6 +72,8 @@ public record HeatRun(
         LIMIT("reaches its limit"),
         /** Cells are as warm as they age fast, and may not be charged. */
         CELLS_WARM("is so warm that cells age fast and may not be charged"),
+        /** A board is so warm that a fan starts. */
+        FAN("is so warm that the fan starts"),
         /** A board slows down. */
         SLOWS("slows down to stay below its limit"),
         /** The run ends. */

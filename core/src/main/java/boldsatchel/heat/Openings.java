@@ -16,6 +16,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * How air gets in and out of a shell: by its vents, as far as nothing lies before them, driven by warmth or by its fans.
@@ -93,14 +94,16 @@ final class Openings {
      *
      * @param inside what lies in it
      * @param undersideMm between its floor and what it stands on
+     * @param runs whether a part has a fan that runs; one that stands is before its vent like any part
      */
-    Openings(Shell shell, List<Placed> inside, double undersideMm) {
+    Openings(Shell shell, List<Placed> inside, double undersideMm, Predicate<Part> runs) {
         vents = shell.vents().stream()
-                .map(v -> new Open(v, Math.min(openMm2(shell, v, inside), below(v, undersideMm)) * MM2))
+                .map(v -> new Open(v, Math.min(openMm2(shell, v, inside, runs), below(v, undersideMm)) * MM2))
                 .toList();
         for (Placed placed : inside) {
             placed.part()
                     .facet(Facet.MovesAir.class)
+                    .filter(moves -> runs.test(placed.part()))
                     .ifPresent(moves -> way(shell, placed, moves)
                             .ifPresentOrElse(
                                     way -> fans.add(new Fan(placed, moves, way)),
@@ -143,7 +146,7 @@ final class Openings {
     }
 
     /** Free area of a vent, mm²: before a part that is close there is only the slit about it. */
-    private static double openMm2(Shell shell, Vent vent, List<Placed> inside) {
+    private static double openMm2(Shell shell, Vent vent, List<Placed> inside, Predicate<Part> runs) {
         Face wall = vent.wall();
         int u = (wall.axis() + 1) % 3;
         int v = (wall.axis() + 2) % 3;
@@ -151,7 +154,7 @@ final class Openings {
         double covered = 0;
         double slit = 0;
         for (Placed part : inside) {
-            if (part.part().facet(Facet.MovesAir.class).isPresent()) {
+            if (runs.test(part.part())) {
                 continue;
             }
             for (Solid body : part.solids()) {

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -56,7 +57,14 @@ final class Outing {
     /** Ids of what is charged meanwhile. */
     private final Set<String> charged;
 
-    private final Map<Boolean, HeatModel> models = new HashMap<>();
+    private final FitResult fit;
+    /** Ids of parts that some use warms. */
+    private final Set<String> warm = new HashSet<>();
+
+    private final boolean closes;
+    private final List<Switched> switched;
+    private final Map<Stand, HeatModel> models = new HashMap<>();
+    private final Map<Boolean, Fanned> fanned = new HashMap<>();
     /** Nodes of the boards that slow down, and the most they may reach. */
     private final Map<Integer, Double> boards = new HashMap<>();
     /** Nodes of the cells by part. */
@@ -66,19 +74,26 @@ final class Outing {
     /** The node of each spot that is not watched: the air. */
     private final List<Integer> airs = new ArrayList<>();
 
+    /**
+     * How it stands.
+     *
+     * @param standing ids of fans that do not run
+     */
+    private record Stand(boolean closed, Set<String> standing) {}
+
     private Outing(Build build, FitResult fit, Points points, boolean plugged) {
         this.build = build;
+        this.fit = fit;
         this.plugged = plugged;
         this.charged =
                 plugged ? points.charges().stream().map(Charge.Result::store).collect(Collectors.toSet()) : Set.of();
-        Set<String> warm = new HashSet<>();
         points.warmths()
                 .forEach(w -> w.steps().forEach(s -> warm.addAll(s.byPart().keySet())));
-        boolean closes = build.casing().lid().isPresent();
-        for (boolean closed : closes ? new boolean[] {false, true} : new boolean[] {false}) {
-            models.put(closed, new HeatModel(build, fit.placed(), warm, closed));
-        }
+        closes = build.casing().lid().isPresent();
         HeatModel model = model(false);
+        switched = Switched.of(build).stream()
+                .filter(s -> model.node(s.watches()).isPresent())
+                .toList();
         for (HeatModel.Watched w : model.watched) {
             spots.add(new HeatRun.Spot(model.places.get(w.node()), w.name(), limit(w)));
             build.part(w.subject())
@@ -122,7 +137,74 @@ final class Outing {
     }
 
     private HeatModel model(boolean closed) {
-        return java.util.Objects.requireNonNull(models.get(closed && models.size() > 1));
+        return model(closed, Set.of());
+    }
+
+    private HeatModel model(boolean closed, Set<String> standing) {
+        return models.computeIfAbsent(
+                new Stand(closed && closes, standing),
+                s -> new HeatModel(build, fit.placed(), warm, s.closed(), s.standing()));
+    }
+
+    /** Fans on their way through time. */
+    private final class Fans {
+        private Set<String> standing = switched.stream().map(Switched::fan).collect(Collectors.toUnmodifiableSet());
+
+        HeatModel model(boolean closed) {
+            return Outing.this.model(closed, standing);
+        }
+
+        /**
+         * So much of a step as goes until the first fan starts or stops.
+         *
+         * @param again takes a step of so many seconds
+         */
+        Warming.Step until(Warming.Step step, DoubleFunction<Warming.Step> again) {
+            Warming.Step there = step;
+            for (int i = 0; i < MOST_TRIES; i++) {
+                double first = 1;
+                for (Switched s : switched) {
+                    if (turns(s, there.to, HELD_K)) {
+                        int node = node(s);
+                        int way = standing.contains(s.fan()) ? 1 : -1;
+                        double at = way > 0 ? s.onC() : s.offC();
+                        first = Math.min(first, there.reaches(t -> way * t[node], way * at));
+                    }
+                }
+                if (first >= 1) {
+                    break;
+                }
+                there = again.apply(first * there.seconds);
+            }
+            return there;
+        }
+
+        /** Starts and stops those that do at some temperatures; returns the first that started. */
+        Optional<Switched> turn(double[] celsius) {
+            Set<String> after = new HashSet<>(standing);
+            Optional<Switched> started = Optional.empty();
+            for (Switched s : switched) {
+                if (turns(s, celsius, -HELD_K)) {
+                    if (standing.contains(s.fan())) {
+                        after.remove(s.fan());
+                        started = started.or(() -> Optional.of(s));
+                    } else {
+                        after.add(s.fan());
+                    }
+                }
+            }
+            standing = Set.copyOf(after);
+            return started;
+        }
+
+        private boolean turns(Switched s, double[] celsius, double byK) {
+            double here = celsius[node(s)];
+            return standing.contains(s.fan()) ? here >= s.onC() + byK : here < s.offC() - byK;
+        }
+
+        private int node(Switched s) {
+            return Outing.this.model(false).node(s.watches()).orElseThrow();
+        }
     }
 
     /** Everything as warm as the surroundings, but for the cells, which begin as the brief says. */
@@ -188,11 +270,11 @@ final class Outing {
         Running.Moment asked = running.at(Demand.of(step));
         boolean waits = waiting(step).mode() != step.mode();
         Running.Moment waiting = waits ? running.at(waiting(step)) : asked.nothing();
-        HeatModel model = model(step.closed());
-        Steady least = steady(model, waiting);
-        double work = least.spot < 0 ? Sustained.MOST_WORK : most(model, asked, waiting, least.marginK);
+        boolean closed = step.closed();
+        Steady least = steady(closed, waiting);
+        double work = least.spot < 0 ? Sustained.MOST_WORK : most(closed, asked, waiting, least.marginK);
         Running.Moment most = asked.towards(waiting, work);
-        Steady there = steady(model, most);
+        Steady there = steady(closed, most);
         return new Sustained(
                 step,
                 most.heatW(),
@@ -200,33 +282,34 @@ final class Outing {
                 waits ? waiting.heatW() : 0,
                 work,
                 there.spot < 0 ? Optional.empty() : Optional.of(spots.get(there.spot)),
-                work >= 1 ? Double.POSITIVE_INFINITY : work <= 0 ? 0 : burst(model, asked, steady(model, waiting)));
+                work >= 1 ? Double.POSITIVE_INFINITY : work <= 0 ? 0 : burst(closed, asked, least));
     }
 
     /** A steady state, and the spot that is nearest to its limit, or furthest beyond; negative without limits. */
     private record Steady(HeatNetwork.Steady state, int spot, double marginK) {}
 
-    private Steady steady(HeatModel model, Running.Moment moment) {
-        HeatNetwork.Steady state = model.network.settle(model.watts(moment.byPart(), moment.wiresW()));
+    private Steady steady(boolean closed, Running.Moment moment) {
+        Fanned.Settled there = fanned.computeIfAbsent(closed, c -> new Fanned(switched, standing -> model(c, standing)))
+                .settle(model(closed).watts(moment.byPart(), moment.wiresW()));
         int spot = -1;
         double least = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < model.watched.size(); i++) {
-            HeatModel.Watched w = model.watched.get(i);
-            double margin = limit(w) - w.celsius(state.celsius());
+        for (int i = 0; i < there.model().watched.size(); i++) {
+            HeatModel.Watched w = there.model().watched.get(i);
+            double margin = limit(w) - w.celsius(there.state().celsius());
             if (margin < least) {
                 least = margin;
                 spot = i;
             }
         }
-        return new Steady(state, spot, least);
+        return new Steady(there.state(), spot, least);
     }
 
     /** The share of work with which the first limit is just held; false position, with its ends kept apart (Press et al., 9.2). */
-    private double most(HeatModel model, Running.Moment asked, Running.Moment waiting, double waitingK) {
+    private double most(boolean closed, Running.Moment asked, Running.Moment waiting, double waitingK) {
         double low = 0;
         double lowK = waitingK;
         double high = Sustained.MOST_WORK;
-        double highK = steady(model, asked.towards(waiting, high)).marginK;
+        double highK = steady(closed, asked.towards(waiting, high)).marginK;
         if (lowK <= 0 || highK >= 0) {
             return lowK <= 0 ? 0 : high;
         }
@@ -234,7 +317,7 @@ final class Outing {
         for (int i = 0; i < MOST_GUESSES && Math.min(lowK, -highK) > HELD_K; i++) {
             double between = i % 3 == 2 ? 0.5 : Math.clamp(lowK / (lowK - highK), 0.02, 0.98);
             work = low + between * (high - low);
-            double margin = steady(model, asked.towards(waiting, work)).marginK;
+            double margin = steady(closed, asked.towards(waiting, work)).marginK;
             if (margin > 0) {
                 low = work;
                 lowK = margin;
@@ -247,12 +330,19 @@ final class Outing {
     }
 
     /** How long it takes from a steady state to the first limit, s; infinite where that is beyond what is followed. */
-    private double burst(HeatModel model, Running.Moment asked, Steady from) {
-        Warming warming = new Warming(from.state.celsius(), model.network.capacities());
-        double[] watts = model.watts(asked.byPart(), asked.wiresW());
+    private double burst(boolean closed, Running.Moment asked, Steady from) {
+        Fans fans = new Fans();
+        fans.turn(from.state.celsius());
+        Warming warming =
+                new Warming(from.state.celsius(), model(closed).network.capacities());
+        double[] watts = model(closed).watts(asked.byPart(), asked.wiresW());
         double seconds = 0;
         for (int i = 0; i < MOST_STEPS && seconds < HeatRun.MOST_HOURS * SECONDS_PER_HOUR; i++) {
-            Warming.Step step = warming.tried(model.network, model.network.factors(), watts, SECONDS_PER_HOUR);
+            HeatModel model = fans.model(closed);
+            Elimination.Factors room = model.network.factors();
+            Warming.Step step = fans.until(
+                    warming.tried(model.network, room, watts, SECONDS_PER_HOUR),
+                    s -> warming.exactly(model.network, room, watts, s));
             double first = 2;
             for (HeatModel.Watched w : model.watched) {
                 if (w.celsius(step.to) >= limit(w)) {
@@ -264,6 +354,9 @@ final class Outing {
             }
             warming.take(step);
             seconds += step.seconds;
+            if (fans.turn(step.to).isPresent()) {
+                warming.jolt();
+            }
         }
         return Double.POSITIVE_INFINITY;
     }
@@ -278,7 +371,8 @@ final class Outing {
         private final List<HeatRun.Moment> moments = new ArrayList<>();
         private final List<HeatRun.Event> events = new ArrayList<>();
         private final Set<List<Integer>> happened = new HashSet<>();
-        private final Map<Boolean, Elimination.Factors> answers = new HashMap<>();
+        private final Map<HeatModel, Elimination.Factors> answers = new HashMap<>();
+        private final Fans fans = new Fans();
         private double seconds;
         private double worked;
         private int steps;
@@ -352,8 +446,6 @@ final class Outing {
         }
 
         private void step(int k, Leg step) {
-            HeatModel model = model(step.closed());
-            Elimination.Factors room = answers.computeIfAbsent(step.closed(), c -> model.network.factors());
             double left = Math.min(step.seconds(), HeatRun.MOST_HOURS * SECONDS_PER_HOUR - seconds);
             if (legs.size() > 1 || seconds == 0) {
                 warming.jolt();
@@ -364,9 +456,13 @@ final class Outing {
                 if (end.isPresent()) {
                     return;
                 }
+                HeatModel model = fans.model(step.closed());
+                Elimination.Factors room = answers.computeIfAbsent(model, m -> m.network.factors());
                 double quickest = busy.quickest() / SECONDS_PER_HOUR;
                 double most = Math.min(left, quickest > 0 ? levelStep() / quickest : left);
-                Warming.Step taken = taken(model, room, step, most);
+                Warming.Step taken = fans.until(
+                        taken(model, room, step, most),
+                        s -> warming.exactly(model.network, room, watts(model, done(step, work)), s));
                 left = left - taken.seconds < 1e-6 ? 0 : left - taken.seconds;
                 happens(model, taken);
                 Running.Moment done = done(step, work);
@@ -375,6 +471,16 @@ final class Outing {
                 seconds += taken.seconds;
                 worked += work * taken.seconds;
                 tell(k, done);
+                turn(taken);
+            }
+        }
+
+        /** Fans start and stop where a step ends. */
+        private void turn(Warming.Step taken) {
+            Set<String> before = fans.standing;
+            fans.turn(taken.to).ifPresent(s -> once(HeatRun.Kind.FAN, spotOf(fans.node(s)), seconds, s.onC()));
+            if (!fans.standing.equals(before)) {
+                warming.jolt();
             }
         }
 

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** One use in its network, worked out as far as somebody looks: solved for the mean, the swing added, read off. */
@@ -26,6 +27,10 @@ final class UseHeat {
     private final HeatResult.When when;
     private final Set<String> charged;
     private final List<Cycle.Leg> legs;
+    /** Nodes that fans that start and stop keep from getting warmer, °C. */
+    private final Map<Integer, Double> heldC;
+
+    private final Optional<HeatResult.Waiting> waiting;
     /** Mean heat put into each node, the sun included, W. */
     private final double[] meanW;
 
@@ -39,9 +44,20 @@ final class UseHeat {
      * @param inputs gives each its place
      * @param use what is put in
      * @param charged ids of parts that are charged in it
+     * @param heldC nodes that get no warmer, °C
+     * @param waiting fans that do not run all the time in it
      */
-    UseHeat(Inputs inputs, HeatModel model, Warmth use, HeatResult.When when, Set<String> charged) {
+    UseHeat(
+            Inputs inputs,
+            HeatModel model,
+            Warmth use,
+            HeatResult.When when,
+            Set<String> charged,
+            Map<Integer, Double> heldC,
+            Optional<HeatResult.Waiting> waiting) {
         this.model = model;
+        this.heldC = heldC;
+        this.waiting = waiting;
         this.use = use;
         this.when = when;
         this.charged = charged;
@@ -50,14 +66,40 @@ final class UseHeat {
             legs.add(new Cycle.Leg(step.use().minutes() * SECONDS_PER_MINUTE, model.watts(step)));
         }
         meanW = Cycle.mean(legs);
-        mean = Lazy.of(() -> model.network.settle(meanW));
+        mean = Lazy.of(() -> heldC.isEmpty() ? model.network.settle(meanW) : model.network.settle(meanW, heldC));
         effects = Lazy.of(() -> model.effects(inputs, mean.get(), use));
         peak = Lazy.of(this::reach);
+    }
+
+    /** The same use in another network of the same nodes. */
+    UseHeat in(Inputs inputs, HeatModel other, Map<Integer, Double> nodesC, HeatResult.Waiting fans) {
+        return new UseHeat(inputs, other, use, when, charged, nodesC, Optional.of(fans));
+    }
+
+    /** The highest temperature of a node, °C. */
+    double highestC(int node) {
+        return peak.get().nodesC[node];
+    }
+
+    /** No temperature of a node is lower than this, °C: where it settles with no more than the least that is ever put into each. */
+    double lowestC(int node) {
+        if (legs.size() == 1) {
+            return mean.get().celsius()[node];
+        }
+        double[] least = meanW.clone();
+        for (Cycle.Leg leg : legs) {
+            for (int i = 0; i < least.length; i++) {
+                least[i] = Math.min(least[i], leg.watts()[i]);
+            }
+        }
+        return model.network.settle(least).celsius()[node];
     }
 
     /** At its hottest. */
     private static final class Peak {
         private final Cycle.Peaks nodes;
+        /** What each node reaches, °C. */
+        private final double[] nodesC;
         /** What each watched spot reaches, °C. */
         private final double[] spotsC;
         /** What is left to its limit, K. */
@@ -65,8 +107,9 @@ final class UseHeat {
         /** Which of them is nearest to its limit, or furthest beyond; negative without limits. */
         private final int closest;
 
-        Peak(Cycle.Peaks nodes, double[] spotsC, double[] marginsK) {
+        Peak(Cycle.Peaks nodes, double[] nodesC, double[] spotsC, double[] marginsK) {
             this.nodes = nodes;
+            this.nodesC = nodesC;
             this.spotsC = spotsC;
             this.marginsK = marginsK;
             int nearest = -1;
@@ -83,13 +126,15 @@ final class UseHeat {
 
     private Peak reach() {
         Cycle.Peaks nodes = Cycle.peaks(model.network, legs, meanW, mean.get());
+        double[] nodesC = nodes.celsius().clone();
+        heldC.forEach((node, most) -> nodesC[node] = most);
         double[] spotsC = new double[spots()];
         double[] marginsK = new double[spotsC.length];
         for (int i = 0; i < spotsC.length; i++) {
-            spotsC[i] = model.watched.get(i).celsius(nodes.celsius());
+            spotsC[i] = model.watched.get(i).celsius(nodesC);
             marginsK[i] = limitC(i) - spotsC[i];
         }
-        return new Peak(nodes, spotsC, marginsK);
+        return new Peak(nodes, nodesC, spotsC, marginsK);
     }
 
     HeatResult.When when() {
@@ -115,7 +160,7 @@ final class UseHeat {
      * than this does on average gets nowhere hotter.
      */
     boolean outdoes(UseHeat other) {
-        if (model != other.model || !charged.containsAll(other.charged)) {
+        if (model != other.model || !heldC.isEmpty() || !charged.containsAll(other.charged)) {
             return false;
         }
         for (Cycle.Leg leg : other.legs) {
@@ -154,7 +199,7 @@ final class UseHeat {
         Peak at = peak.get();
         int node = model.watched.get(which).node();
         double meanC = mean.get().celsius()[node];
-        double place = rises(at.spotsC[which], at.nodes.celsius()[node]);
+        double place = rises(at.spotsC[which], at.nodesC[node]);
         double links = rises(at.spotsC[which], meanC);
         Cycle.Echo echo = Cycle.echo(model.network, legs, mean.get(), at.nodes, node);
         return new Spread.Candidate(at.marginsK[which], effects.get().on(node, -links, -place, echo));
@@ -200,7 +245,8 @@ final class UseHeat {
                         airs(),
                         dry(),
                         model.beside(meanW, mean.get().celsius()))),
-                Lazy.of(() -> model.ways(meanW, mean.get().celsius())));
+                Lazy.of(() -> model.ways(meanW, mean.get().celsius(), heldC.keySet())),
+                waiting);
     }
 
     /** Mean temperature of each part by its id, °C. */

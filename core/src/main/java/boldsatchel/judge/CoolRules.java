@@ -34,6 +34,9 @@ final class CoolRules {
     /** Share of the heat of cells that comes from one part beside them, from which on it is told. */
     private static final double CELLS_SHARE = 0.25;
 
+    /** A fan that would help no more than this may wait, K. */
+    private static final double WAITED_K = 1;
+
     private CoolRules() {}
 
     static List<Finding> find(Build build, HeatResult heat) {
@@ -49,6 +52,7 @@ final class CoolRules {
         });
         besideCells(sheet, build, heat);
         pipes(sheet, heat);
+        waits(sheet, build, heat);
         return sheet.findings();
     }
 
@@ -171,6 +175,20 @@ final class CoolRules {
                                 numbers("celsius", spot.meanC(), "watts", b.watts(), "allW", b.allW())));
             }
         }
+    }
+
+    /** Fans that wait for a board to get warm while something is too warm that they would keep cooler. */
+    private static void waits(Sheet sheet, Build build, HeatResult heat) {
+        double margin = heat.hottest().map(HeatResult.Spot::marginK).orElse(Double.POSITIVE_INFINITY);
+        heat.gravest()
+                .flatMap(HeatResult.Use::waiting)
+                .filter(w -> margin < build.brief().limits().heatMarginK()
+                        && w.runningK().get() > margin + WAITED_K)
+                .ifPresent(w -> sheet.add(
+                        "heat.fan-waits",
+                        Severity.WATCH,
+                        w.fans(),
+                        numbers("marginK", margin, "runningK", w.runningK().get(), "byTurns", w.byTurns() ? 1 : 0)));
     }
 
     /** Heat pipes of which more is asked than they carry. */

@@ -56,11 +56,23 @@ record CoolTelling(Build build) implements Telling {
                 name(build, f.first()) + " runs at " + celsius(f.number("celsius")) + " and gets "
                         + Units.format(f.number("watts"), 1, "W") + " of its " + Units.format(f.number("allW"), 1, "W")
                         + " from " + name(build, f.subjects().get(1)) + " beside it: warm cells age fast.";
+            case "heat.fan-waits" ->
+                name(build, f.first())
+                        + (f.number("byTurns") > 0
+                                ? " starts and stops with the warmth of a board"
+                                : " stands: the board that starts it does not get warm enough")
+                        + ". Something else " + limit(f.number("marginK"))
+                        + " meanwhile; with the fan running all the time it "
+                        + limit(f.number("runningK")) + ".";
             case "heat.pipe-dry" ->
                 "The heat pipe of " + name(build, f.first()) + " is dry: as it lies it carries "
                         + Units.format(f.number("mostW"), 1, "W") + " at most, and more is asked of it.";
             default -> throw Telling.unknown(f);
         };
+    }
+
+    private static String limit(double marginK) {
+        return "is " + Units.format(Math.abs(marginK), 0, "K") + (marginK < 0 ? " beyond" : " below") + " its limit";
     }
 
     private static String decibels(double value) {
@@ -93,6 +105,12 @@ record CoolTelling(Build build) implements Telling {
             case "heat.fan-inside" -> atItsVent(f);
             case "heat.fan-way" -> said(f);
             case "heat.cells-beside" -> apart(f);
+            case "heat.fan-waits" -> {
+                Part fan = build.part(f.first()).orElseThrow();
+                yield List.of(
+                        Remedy.by("Let " + fan.name() + " run all the time", CoolEdits.always(fan)),
+                        Remedy.advice("Let it start at a lower temperature"));
+            }
             case "heat.pipe-dry" ->
                 List.of(
                         Remedy.by(

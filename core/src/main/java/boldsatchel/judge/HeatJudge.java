@@ -94,7 +94,12 @@ public final class HeatJudge implements Judge<HeatResult> {
                         + use(heat.when().get()) + ".")
                 .orElse("There is nothing with a temperature limit in the case yet.");
         int loose = heat.loose().size();
+        boolean byTurns = heat.gravest()
+                .flatMap(HeatResult.Use::waiting)
+                .filter(HeatResult.Waiting::byTurns)
+                .isPresent();
         return spot
+                + (byTurns ? " That is the most: a fan starts and stops." : "")
                 + (loose == 0
                         ? ""
                         : loose == 1
@@ -122,6 +127,11 @@ public final class HeatJudge implements Judge<HeatResult> {
                             + (use.sunW() > 0 ? ", and " + Units.format(use.sunW(), 1, "W") + " of sun" : ""),
                     Units.format(use.heatW(), 1, "W")));
         }
+        heat.gravest()
+                .flatMap(HeatResult.Use::waiting)
+                .ifPresent(w -> w.fans().stream()
+                        .flatMap(id -> build.part(id).stream())
+                        .forEach(fan -> steps.add(fan(fan, w.byTurns()))));
         for (HeatResult.ShellAir air : heat.shells()) {
             double ambient = build.brief().surroundings().ambientC();
             steps.add(new Working.Step(
@@ -144,6 +154,17 @@ public final class HeatJudge implements Judge<HeatResult> {
                                 + (s.celsius() - s.meanC() > 0.05 ? ", mean " + celsius(s.meanC()) : ""),
                         Units.format(s.marginK(), 1, "K"))));
         return steps;
+    }
+
+    private static Working.Step fan(Part fan, boolean byTurns) {
+        Facet.MovesAir moves = fan.facet(Facet.MovesAir.class).orElseThrow();
+        double onC = moves.startsC().orElse(Double.NaN);
+        return new Working.Step(
+                "Fan of " + fan.name(),
+                "starts and stops by the warmth of a board",
+                "starts at " + celsius(onC) + ", stops below " + celsius(moves.stopsC(onC))
+                        + (byTurns ? "; temperatures are the most there can be" : ""),
+                byTurns ? "by turns" : "stands");
     }
 
     private static List<Finding> findings(Build build, HeatResult heat) {

@@ -622,6 +622,9 @@ public sealed interface Facet {
      * @param draws its side as it is drawn at which it takes air in, if known
      * @param blows its side at which it lets air out, if known
      * @param between points of its curve between free flow and shut-off; a straight line without any
+     * @param startsC how warm the board it belongs to, or of the machine the one that draws most, is when it starts, °C; absent where it runs
+     *     whenever the machine does
+     * @param stopsC below which it stops again, °C
      */
     @Label("Moves air")
     record MovesAir(
@@ -636,8 +639,19 @@ public sealed interface Facet {
 
             @Label("draws in at") Optional<Face> draws,
             @Label("blows out at") Optional<Face> blows,
-            @Label("curve between") List<Point> between)
+            @Label("curve between") List<Point> between,
+
+            @Label(value = "starts when the board reaches", in = Quantity.TEMPERATURE)
+            Optional<Double> startsC,
+
+            @Label(value = "stops again below", in = Quantity.TEMPERATURE)
+            Optional<Double> stopsC)
             implements Facet {
+
+        /** Where nobody said how far it cools before a fan stops again, K. */
+        private static final double USUAL_BAND_K = 10;
+        /** No fan starts and stops within less, K. */
+        private static final double LEAST_BAND_K = 1;
 
         /**
          * A point of a fan's curve.
@@ -665,6 +679,32 @@ public sealed interface Facet {
         /** Of which nobody knows which way it blows. */
         public MovesAir(Figure freeLs, Figure shutOffPa, Optional<Figure> noiseDb) {
             this(freeLs, shutOffPa, noiseDb, Optional.empty(), Optional.empty(), List.of());
+        }
+
+        /** Which runs whenever the machine does. */
+        public MovesAir(
+                Figure freeLs,
+                Figure shutOffPa,
+                Optional<Figure> noiseDb,
+                Optional<Face> draws,
+                Optional<Face> blows,
+                List<Point> between) {
+            this(freeLs, shutOffPa, noiseDb, draws, blows, between, Optional.empty(), Optional.empty());
+        }
+
+        /** The same started and stopped by the temperature of a board. */
+        public MovesAir switched(double onC, double offC) {
+            return new MovesAir(freeLs, shutOffPa, noiseDb, draws, blows, between, Optional.of(onC), Optional.of(offC));
+        }
+
+        /** The same running whenever the machine does. */
+        public MovesAir always() {
+            return new MovesAir(freeLs, shutOffPa, noiseDb, draws, blows, between);
+        }
+
+        /** Below which a fan that was started stops again, °C; at least a kelvin lower. */
+        public double stopsC(double onC) {
+            return Math.min(onC - LEAST_BAND_K, stopsC.orElse(onC - USUAL_BAND_K));
         }
 
         /** Whether it is known where air comes in or goes out. */

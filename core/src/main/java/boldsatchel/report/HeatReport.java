@@ -101,6 +101,13 @@ final class HeatReport {
         number(node, "minutes", use.minutes());
         number(node, "heatW", use.heatW());
         number(node, "sunW", use.sunW());
+        use.waiting().ifPresent(w -> {
+            ObjectNode fans = node.putObject("fansWait");
+            ArrayNode which = fans.putArray("parts");
+            w.fans().forEach(which::add);
+            fans.put("byTurns", w.byTurns());
+            number(fans, "marginRunningK", w.runningK().get());
+        });
         ArrayNode parts = node.putArray("parts");
         ArrayNode walls = node.putArray("walls");
         for (HeatResult.Spot spot : use.spots()) {

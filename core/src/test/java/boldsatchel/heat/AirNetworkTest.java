@@ -188,7 +188,7 @@ public class AirNetworkTest {
                 20,
                 new Facet.MovesAir(exact(2), exact(20), Optional.empty(), draws, blows, List.of()));
         Placement at = new Placement("fan", tray.id(), new Vec(10, 90 - gapMm, 5), Orientation.AS_DRAWN, Set.of());
-        return new Openings(tray, List.of(Placed.of(fan, at, tray)), Double.POSITIVE_INFINITY).driven();
+        return new Openings(tray, List.of(Placed.of(fan, at, tray)), Double.POSITIVE_INFINITY, p -> true).driven();
     }
 
     /** At its vent it drives what it can, either way; further off more and more goes round; where it looks at no vent it drives none. */

@@ -215,7 +215,7 @@ public class HeatTruthTest {
     public void airDoesNotFlowAlongAFaceThatIsCovered() {
         for (double z : new double[] {3, 10}) {
             Build build = slab(Material.PLASTIC, 2.5, 10, new Vec(100, 30, z), new Vec(5, 5, 8));
-            HeatModel model = new HeatModel(build, placed(build), Set.of("board", "pack"), false);
+            HeatModel model = new HeatModel(build, placed(build), Set.of("board", "pack"), false, Set.of());
             HeatModel.Watched board = model.watched.stream()
                     .filter(w -> w.subject().equals("board"))
                     .findFirst()
@@ -235,7 +235,8 @@ public class HeatTruthTest {
         Part sink = open.part("board")
                 .orElseThrow()
                 .withFacet(new Facet.Thermal(95, Optional.of(exact(4)), Optional.empty()));
-        HeatModel model = new HeatModel(open.with(sink), placed(open.with(sink)), Set.of("board", "pack"), false);
+        HeatModel model =
+                new HeatModel(open.with(sink), placed(open.with(sink)), Set.of("board", "pack"), false, Set.of());
         HeatModel.Watched board = model.watched.stream()
                 .filter(w -> w.subject().equals("board"))
                 .findFirst()
@@ -406,7 +407,7 @@ public class HeatTruthTest {
                 false,
                 vent("out", Face.LEFT, new Box(0, 10, 5, 0, 70, 10)),
                 vent("in", Face.RIGHT, new Box(194, 10, 5, 0, 70, 10)));
-        return new Openings(open, fans, Double.POSITIVE_INFINITY)
+        return new Openings(open, fans, Double.POSITIVE_INFINITY, p -> true)
                 .driven()
                 .orElseThrow()
                 .throughM3s();

@@ -115,7 +115,8 @@ public class OutingTest {
                             build,
                             FitEngine.evaluate(build).placed(),
                             step.byPart().keySet(),
-                            step.use().closed());
+                            step.use().closed(),
+                            Set.of());
                     double[] watts = model.watts(step);
                     double[] start = new double[watts.length];
                     Arrays.fill(start, build.brief().surroundings().packC());
@@ -304,7 +305,8 @@ public class OutingTest {
         Part board = board("x86-thin");
         for (boolean vented : new boolean[] {false, true}) {
             Build build = slab(board, vented);
-            HeatModel model = new HeatModel(build, FitEngine.evaluate(build).placed(), Set.of(board.id()), false);
+            HeatModel model =
+                    new HeatModel(build, FitEngine.evaluate(build).placed(), Set.of(board.id()), false, Set.of());
             double[] watts = model.watts(Map.of(board.id(), busyW(board)), 0);
             List<double[]> found =
                     new ArrayList<>(List.of(model.network.settle(watts).celsius()));
