@@ -19,6 +19,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.Set;
 
 /** What is done against heat: vents, fans before vents, and ways to walls. Resistances of pads, sheets and pipes are guesses until a maker's figure is put in. */
@@ -339,6 +341,39 @@ public final class CoolEdits {
 
     private static boolean isFree(Build build, Placed part, Face wall) {
         return build.cooling().heatPaths().stream().noneMatch(p -> p.part().equals(part.id()) && p.wall() == wall);
+    }
+
+    /** The pads, sheets and pipes of a part, in the build's order. */
+    public static List<HeatPath> ways(Build build, String part) {
+        return build.cooling().heatPaths().stream()
+                .filter(p -> p.part().equals(part))
+                .toList();
+    }
+
+    /**
+     * Changes a pad, sheet or pipe.
+     *
+     * @param which of those that the part has
+     */
+    public static Edit way(String what, Part part, int which, UnaryOperator<HeatPath> change) {
+        return new Edit("change " + what + " of what leads heat from " + part.name(), b -> replaced(
+                b, part, which, path -> List.of(change.apply(path))));
+    }
+
+    /** Takes a pad, sheet or pipe out. */
+    public static Edit withoutWay(Part part, int which) {
+        return new Edit(
+                "take out what leads heat from " + part.name(), b -> replaced(b, part, which, path -> List.of()));
+    }
+
+    private static Build replaced(Build build, Part part, int which, Function<HeatPath, List<HeatPath>> with) {
+        List<HeatPath> paths = new ArrayList<>();
+        int own = 0;
+        for (HeatPath path : build.cooling().heatPaths()) {
+            boolean meant = path.part().equals(part.id()) && own++ == which;
+            paths.addAll(meant ? with.apply(path) : List.of(path));
+        }
+        return build.with(new Cooling(paths));
     }
 
     private static Edit leads(Part part, HeatPath path) {

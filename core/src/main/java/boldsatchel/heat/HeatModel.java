@@ -627,13 +627,15 @@ final class HeatModel {
         return Air.CONDUCTIVITY * areaM2 / (Math.max(Faces.CONTACT_MM, gapMm) * MM);
     }
 
+    /** What leads a part's heat to a wall, all of it together. */
     private Optional<HeatPath> path(Part part, Face face) {
+        Optional<HeatPath> all = Optional.empty();
         for (HeatPath path : build.cooling().heatPaths()) {
             if (path.wall() == face && path.part().equals(part.id())) {
-                return Optional.of(path);
+                all = Optional.of(all.map(a -> a.beside(path)).orElse(path));
             }
         }
-        return Optional.empty();
+        return all;
     }
 
     /** Where parts warm a wall: across a small gap, or by a pad or pipe. */

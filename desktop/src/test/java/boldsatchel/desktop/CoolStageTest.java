@@ -91,6 +91,27 @@ public class CoolStageTest extends WindowHarness {
         assertThat(beforeBlowerLs()).isEqualTo(out);
     }
 
+    /** What leads heat to a wall is changed and taken out in the details of its part. */
+    @Test
+    public void aHeatPipeIsChangedAndTakenOut() throws Exception {
+        show("cave-survey");
+        open("cool");
+        Build before = build();
+        select("board");
+        pull("#put-pipe", slab().dx() - 3, slab().dy() / 2);
+        double piped = margin();
+        write("#way-0-mostW", "40 W");
+        write("#way-0-ohmsKW", "3 K/W");
+        assertThat(build().cooling().heatPaths()).singleElement().satisfies(way -> {
+            assertThat(way.mostW()).contains(40.0);
+            assertThat(way.ohmsKW().value()).isEqualTo(3);
+        });
+        assertThat(margin()).isLessThan(piped);
+        press("#remove-way-0");
+        assertThat(build().cooling()).isEqualTo(before.cooling());
+        assertThat(margin()).isLessThan(piped);
+    }
+
     /** What is let go of where nothing can be put leaves no trace. */
     @Test
     public void aToolLetGoOfBesideThePictureChangesNothing() throws Exception {

@@ -58,6 +58,7 @@ final class PartDetails extends VBox {
     private final AlterBox altered;
     private final RecordForm lies;
     private final Label fixing = Ui.label("In its place", "section");
+    private final WaysBox ways;
     private final VBox sockets = new VBox(6);
     private final VBox abilities = new VBox(8);
     private final Map<Class<?>, RecordForm> forms = new HashMap<>();
@@ -92,6 +93,7 @@ final class PartDetails extends VBox {
                         (what, f) -> change(what, p -> p.standing(p.standing(), (Purchase) f.apply(p.purchase()))))
                 .in(desk.session().shown().brief().currency());
         altered = new AlterBox(desk);
+        ways = new WaysBox(desk);
         lies = new RecordForm(
                         "lies",
                         Placement.class,
@@ -103,6 +105,7 @@ final class PartDetails extends VBox {
                         title,
                         kind,
                         drawing,
+                        ways,
                         Ui.label("Mass and money", "section"),
                         money,
                         purchase,
@@ -133,6 +136,7 @@ final class PartDetails extends VBox {
         body.show(now.body());
         purchase.show(now.purchase());
         altered.show(now);
+        ways.show(now);
         Optional<Placement> at = desk.session().shown().placement(now.id());
         List.of(fixing, lies).forEach(n -> {
             n.setVisible(at.isPresent());
