@@ -133,7 +133,7 @@ final class Names {
             if (room.length > 0) {
                 on(marks, name, new Point(room[0], room[1]), letterMm, wide);
             } else {
-                beside.add(new Beside(name, lines(name.text()), new Point(seen[0], seen[1])));
+                beside.add(new Beside(name, lines(name.text(), MOST_LINES), new Point(seen[0], seen[1])));
             }
         }
         columns(marks, beside, letterMm, left, right);
@@ -182,14 +182,16 @@ final class Names {
         column(marks, fitting(ofRight, height, letterMm), letterMm, right + letterMm * 0.8, 0, Align.LEFT);
     }
 
-    /** Names on one line each where there is no room for more. */
+    /** Names on fewer lines where there is no room for all of theirs. */
     private static List<Beside> fitting(List<Beside> side, double height, double letterMm) {
-        if (taken(side, letterMm) <= height) {
-            return side;
+        List<Beside> shorter = side;
+        for (int most = MOST_LINES - 1; most > 0 && taken(shorter, letterMm) > height; most--) {
+            int lines = most;
+            shorter = new ArrayList<>(side.stream()
+                    .map(b -> new Beside(b.name(), lines(b.name().text(), lines), b.at()))
+                    .toList());
         }
-        return new ArrayList<>(side.stream()
-                .map(b -> new Beside(b.name(), List.of(cut(b.name().text(), MOST_LETTERS)), b.at()))
-                .toList());
+        return shorter;
     }
 
     private static String cut(String text, int letters) {
@@ -257,10 +259,10 @@ final class Names {
     }
 
     /** A name on several lines where it is long; what is still too long is cut. */
-    private static List<String> lines(String text) {
+    private static List<String> lines(String text, int most) {
         List<String> lines = new ArrayList<>();
         String rest = text;
-        while (rest.length() > MOST_LETTERS && lines.size() < MOST_LINES - 1) {
+        while (rest.length() > MOST_LETTERS && lines.size() < most - 1) {
             int space = rest.lastIndexOf(' ', MOST_LETTERS);
             String line = space > 0 ? rest.substring(0, space) : rest.substring(0, MOST_LETTERS);
             lines.add(line);

@@ -19,9 +19,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import java.util.Set;
 
 /** What is done against heat: vents, fans before vents, and ways to walls. Resistances of pads, sheets and pipes are guesses until a maker's figure is put in. */
 public final class CoolEdits {
@@ -356,8 +356,9 @@ public final class CoolEdits {
      * @param which of those that the part has
      */
     public static Edit way(String what, Part part, int which, UnaryOperator<HeatPath> change) {
-        return new Edit("change " + what + " of what leads heat from " + part.name(), b -> replaced(
-                b, part, which, path -> List.of(change.apply(path))));
+        return new Edit(
+                "change " + what + " of what leads heat from " + part.name(),
+                b -> replaced(b, part, which, path -> List.of(change.apply(path))));
     }
 
     /** Takes a pad, sheet or pipe out. */

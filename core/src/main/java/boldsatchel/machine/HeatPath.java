@@ -59,8 +59,7 @@ public record HeatPath(
         double one = Math.max(LEAST_KW, ohmsKW.value());
         double two = Math.max(LEAST_KW, other.ohmsKW.value());
         double both = 1 / (1 / one + 1 / two);
-        double doubt =
-                both * both * (ohmsKW.plusMinus() / (one * one) + other.ohmsKW.plusMinus() / (two * two));
+        double doubt = both * both * (ohmsKW.plusMinus() / (one * one) + other.ohmsKW.plusMinus() / (two * two));
         return new HeatPath(
                 part,
                 wall,

@@ -52,8 +52,7 @@ final class WaysBox extends VBox {
                     "Take it out",
                     () -> desk.session().does(CoolEdits.withoutWay(part, which)));
             remove.getStyleClass().add("small");
-            getChildren()
-                    .addAll(new HBox(8, Ui.label("Leads heat to a wall", "section"), Ui.spring(), remove), form);
+            getChildren().addAll(new HBox(8, Ui.label("Leads heat to a wall", "section"), Ui.spring(), remove), form);
         }
     }
 }
