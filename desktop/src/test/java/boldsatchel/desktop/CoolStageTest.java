@@ -101,10 +101,10 @@ public class CoolStageTest extends WindowHarness {
         pull("#put-pipe", slab().dx() - 3, slab().dy() / 2);
         double piped = boardC();
         write("#way-0-mostW", "40 W");
-        write("#way-0-ohmsKW", "3 K/W");
+        write("#way-0-ohmsKW", "20 K/W");
         assertThat(build().cooling().heatPaths()).singleElement().satisfies(way -> {
             assertThat(way.mostW()).contains(40.0);
-            assertThat(way.ohmsKW().value()).isEqualTo(3);
+            assertThat(way.ohmsKW().value()).isEqualTo(20);
         });
         double less = boardC();
         assertThat(less).isGreaterThan(piped + 2);
