@@ -68,6 +68,11 @@ public final class Samples {
                 List.of(facets));
     }
 
+    /** A bank of power of a usual size. */
+    public static Part bank(Facet.PowerBank holds) {
+        return part("bank", Family.BATTERY, 60, 60, 15, 200, holds);
+    }
+
     public static Part block(String id, double w, double d, double h) {
         return part(id, Family.DRIVE, w, d, h, 10);
     }

@@ -38,14 +38,7 @@ import org.testng.annotations.Test;
 public class HeatEngineTest {
 
     private static Build warm(double watts, boolean onTable) {
-        Part bank = part(
-                "bank",
-                Family.BATTERY,
-                60,
-                60,
-                15,
-                200,
-                new Facet.PowerBank(exact(37), exact(1), 5, 6, exact(0.01), 0));
+        Part bank = boldsatchel.Samples.bank(new Facet.PowerBank(exact(37), exact(1), 5, 6, exact(0.01), 0));
         Part board = part(
                 "board",
                 Family.SINGLE_BOARD,

@@ -1,5 +1,6 @@
 package boldsatchel.heat;
 
+import static boldsatchel.Samples.bank;
 import static boldsatchel.Samples.box;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.load;
@@ -39,14 +40,7 @@ public class SwitchedTest {
     private static Build build(Facet.MovesAir fan, double boardW, double driveLimitC, UseProfile.Step... steps) {
         Shell tray = box(260, 120, 40, 2, Material.PLASTIC);
         double back = tray.cavity().dy();
-        Part bank = part(
-                "bank",
-                Family.BATTERY,
-                60,
-                60,
-                15,
-                200,
-                new Facet.PowerBank(exact(370), exact(0.87), 5, 20, exact(0.001), 0));
+        Part bank = bank(new Facet.PowerBank(exact(370), exact(0.87), 5, 20, exact(0.001), 0));
         Part board = part(
                 "board",
                 Family.X86_BOARD,

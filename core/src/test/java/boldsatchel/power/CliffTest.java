@@ -27,14 +27,7 @@ public class CliffTest {
 
     /** 5 V; the load draws its watts with a standard deviation of 0.02 W; the bank switches off below 0.1 A, 0.5 W. */
     private static Build lamp(double watts) {
-        Part bank = part(
-                "bank",
-                Family.BATTERY,
-                60,
-                60,
-                15,
-                200,
-                new Facet.PowerBank(exact(37), exact(0.8), 5, 3, exact(0), 0.1));
+        Part bank = boldsatchel.Samples.bank(new Facet.PowerBank(exact(37), exact(0.8), 5, 3, exact(0), 0.1));
         Facet draws = busy(load(watts, 4, 6), new Figure(watts, 0.04, Basis.MEASURED));
         Part lamp = part("lamp", Family.SCREEN, 50, 50, 5, 50, draws);
         return chain(rung("bank", rung("lamp")), 25, bank, lamp);

@@ -52,13 +52,7 @@ public class JudgesTest {
     }
 
     private static Part bank(double volts, double mostA, double shutOffA) {
-        return part(
-                "bank",
-                Family.BATTERY,
-                60,
-                60,
-                15,
-                200,
+        return boldsatchel.Samples.bank(
                 new Facet.PowerBank(exact(37), exact(0.87), volts, mostA, exact(0.02), shutOffA));
     }
 
