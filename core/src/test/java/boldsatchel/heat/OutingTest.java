@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.RandomBuilds;
+import boldsatchel.Samples;
 import boldsatchel.engine.Lazy;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
@@ -17,6 +18,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
@@ -30,6 +32,9 @@ import boldsatchel.power.Running;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Figure;
 import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -336,5 +341,20 @@ public class OutingTest {
     public void twoUsualVentsSaveABoardWithABlower(String id) {
         assertThat(marginK(board(id), true)).isGreaterThan(5);
         assertThat(marginK(board(id), false)).isLessThan(-5);
+        assertThat(keepsCool(board(id), true)).isNotEqualTo(State.STOP);
+        assertThat(keepsCool(board(id), false)).isEqualTo(State.STOP);
+    }
+
+    /** The verdict on the same, busy for ever, fed from beside it by a chain. */
+    private static State keepsCool(Part board, boolean vented) {
+        double volts = board.facet(Facet.DrawsPower.class).orElseThrow().nominalV();
+        Part bank = Samples.bank(
+                        new Facet.PowerBank(Samples.exact(1000), Samples.exact(0.9), volts, 20, Samples.exact(1e-3), 0))
+                .withFacet(new Facet.StaysBeside());
+        Build slab = slab(board, vented);
+        Build fed = slab.with(new Parts(List.of(board, bank)))
+                .with(slab.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))))
+                .withChain(List.of(Samples.rung("bank", Samples.rung(board.id()))));
+        return Evaluator.evaluate(fed).verdict(Verdict.Kind.KEEPS_COOL).state();
     }
 }
