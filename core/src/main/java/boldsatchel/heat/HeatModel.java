@@ -186,7 +186,7 @@ final class HeatModel {
      *
      * @param place of the part in its room
      */
-    private record Spot(Placed part, int place, Face face, Optional<HeatPath> path, Spreading.Footprint print) {}
+    private record Spot(Placed part, int place, Face face, List<HeatPath> paths, Spreading.Footprint print) {}
 
     final HeatNetwork network;
     final Map<String, Room> rooms = new LinkedHashMap<>();
@@ -599,7 +599,7 @@ final class HeatModel {
             double area = placed.bounds().area(face);
             if (room.faces.closeToWall(place, face)
                     && area < FINGER_MM2
-                    && path(placed.part(), face).isEmpty()) {
+                    && paths(placed.part(), face).isEmpty()) {
                 network.link(new Link.Fixed(node, room.wall(face).inside(), acrossGap(room, place, face)));
             }
         }
@@ -627,15 +627,15 @@ final class HeatModel {
         return Air.CONDUCTIVITY * areaM2 / (Math.max(Faces.CONTACT_MM, gapMm) * MM);
     }
 
-    /** What leads a part's heat to a wall, all of it together. */
-    private Optional<HeatPath> path(Part part, Face face) {
-        Optional<HeatPath> all = Optional.empty();
+    /** What leads a part's heat to a wall. */
+    private List<HeatPath> paths(Part part, Face face) {
+        List<HeatPath> paths = new ArrayList<>();
         for (HeatPath path : build.cooling().heatPaths()) {
             if (path.wall() == face && path.part().equals(part.id())) {
-                all = Optional.of(all.map(a -> a.beside(path)).orElse(path));
+                paths.add(path);
             }
         }
-        return all;
+        return paths;
     }
 
     /** Where parts warm a wall: across a small gap, or by a pad or pipe. */
@@ -643,13 +643,22 @@ final class HeatModel {
         List<Spot> spots = new ArrayList<>();
         for (int i = 0; i < room.parts.size(); i++) {
             Placed placed = room.parts.get(i);
-            Optional<HeatPath> path = path(placed.part(), face);
+            List<HeatPath> paths = paths(placed.part(), face);
             boolean close = room.faces.closeToWall(i, face) && placed.bounds().area(face) >= FINGER_MM2;
-            if (path.isPresent() || close) {
-                spots.add(new Spot(placed, i, face, path, print(placed, face, out, path.flatMap(HeatPath::areaMm2))));
+            if (!paths.isEmpty() || close) {
+                spots.add(new Spot(placed, i, face, paths, print(placed, face, out, areaMm2(placed, face, paths))));
             }
         }
         return spots;
+    }
+
+    /** Over which several ways meet a wall together; as the part where nothing is said of any. */
+    private static Optional<Double> areaMm2(Placed part, Face face, List<HeatPath> paths) {
+        return paths.stream().allMatch(p -> p.areaMm2().isEmpty())
+                ? Optional.empty()
+                : Optional.of(paths.stream()
+                        .mapToDouble(p -> p.areaMm2().orElse(part.bounds().area(face)))
+                        .sum());
     }
 
     /** The part's shadow on the wall, or as much about its middle as is said. */
@@ -708,14 +717,17 @@ final class HeatModel {
 
     /** Links a part to where it warms a wall; returns the conductance, W/K. */
     private double feed(Room room, Spot spot, int node, int inner) {
-        if (spot.path().isPresent()) {
-            HeatPath path = spot.path().get();
+        double fed = 0;
+        for (HeatPath path : spot.paths()) {
             double most = HeatPipes.mostW(path, spot.part(), build.brief().surroundings());
             if (known(path.input(), ohms -> Link.Pipe.of(node, inner, 1 / Math.max(1e-3, ohms), most))
                     instanceof Link.Pipe pipe) {
                 pipes.add(new Piped(spot.part().id(), spot.face(), pipe));
             }
-            return 1 / Math.max(1e-3, path.ohmsKW().value());
+            fed += 1 / Math.max(1e-3, path.ohmsKW().value());
+        }
+        if (fed > 0) {
+            return fed;
         }
         double watts = acrossGap(room, spot.place(), spot.face());
         network.link(new Link.Fixed(node, inner, watts));

@@ -537,21 +537,21 @@ final class Outing {
                 work = 1;
             }
             Warming.Step now = warming.tried(model.network, room, watts(model, done(step, work)), most);
-            int board = hottest(now);
-            double beyond = beyond(now.to, board);
+            double beyond = beyond(now);
             if (!step.canWait() || (work >= 1 ? beyond <= HELD_K : Math.abs(beyond) <= HELD_K)) {
                 return now;
             }
-            if (work >= 1 && beyond(now.from, board) < -BELOW_K) {
-                return upTo(model, room, board, now);
+            if (work >= 1 && comesUp(now)) {
+                return upTo(model, room, now);
             }
-            return slowed(model, room, step, board, now);
+            return slowed(model, room, step, now);
         }
 
-        /** So much of a step as takes a board to its limit. */
-        private Warming.Step upTo(HeatModel model, Elimination.Factors room, int board, Warming.Step now) {
+        /** So much of a step as takes the first board to its limit. */
+        private Warming.Step upTo(HeatModel model, Elimination.Factors room, Warming.Step now) {
             Warming.Step there = now;
-            for (int i = 0; i < MOST_TRIES && beyond(there.to, board) > HELD_K; i++) {
+            for (int i = 0; i < MOST_TRIES && beyond(there) > HELD_K; i++) {
+                int board = hottest(there);
                 double share = there.reaches(t -> t[board], limitOf(board));
                 there = warming.exactly(model.network, room, watts(model, busy), share * there.seconds);
             }
@@ -559,16 +559,15 @@ final class Outing {
         }
 
         /**
-         * The same for so long as a step that was tried, with the share of work found that holds a board at its limit: by secants between what
+         * The same for so long as a step that was tried, with the share of work found that holds the first board at its limit: by secants between what
          * was found too warm and not, the first of which goes on from the step before.
          */
-        private Warming.Step slowed(HeatModel model, Elimination.Factors room, Leg step, int board, Warming.Step now) {
-            boolean slower = now.to[board] > limitOf(board);
+        private Warming.Step slowed(HeatModel model, Elimination.Factors room, Leg step, Warming.Step now) {
             Warming.Step found = now;
             double low = 0;
             double high = 1;
-            for (int i = 0; i < MOST_TRIES && Math.abs(found.to[board] - limitOf(board)) > HELD_K; i++) {
-                double aside = found.to[board] - limitOf(board);
+            for (int i = 0; i < MOST_TRIES && Math.abs(beyond(found)) > HELD_K; i++) {
+                double aside = beyond(found);
                 high = aside > 0 ? work : high;
                 low = aside > 0 ? low : work;
                 double next = warms > 0 ? work - aside / warms : aside > 0 ? 0 : 1;
@@ -578,11 +577,12 @@ final class Outing {
                     break;
                 }
                 Warming.Step there = warming.exactly(model.network, room, watts(model, done(step, next)), now.seconds);
-                warms = (there.to[board] - found.to[board]) / (next - work);
+                warms = (beyond(there) - aside) / (next - work);
                 work = next;
                 found = there;
             }
-            if (slower) {
+            if (beyond(now) > 0) {
+                int board = hottest(now);
                 once(HeatRun.Kind.SLOWS, spotOf(board), seconds, limitOf(board));
             }
             return found;
@@ -595,6 +595,17 @@ final class Outing {
                 hottest = hottest == 0 || beyond(step.to, board) > beyond(step.to, hottest) ? board : hottest;
             }
             return hottest;
+        }
+
+        /** How far the board is beyond its limit at the end of a step that is furthest, K; negative where none is. */
+        private double beyond(Warming.Step step) {
+            return beyond(step.to, hottest(step));
+        }
+
+        /** Whether all boards that end a step beyond their limits begin it well below. */
+        private boolean comesUp(Warming.Step step) {
+            return boards.keySet().stream()
+                    .allMatch(b -> beyond(step.to, b) <= HELD_K || beyond(step.from, b) < -BELOW_K);
         }
 
         private double limitOf(int board) {

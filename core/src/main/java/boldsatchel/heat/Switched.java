@@ -27,7 +27,7 @@ record Switched(String fan, String watches, double onC, double offC) {
             if (onC.isPresent()) {
                 (part.family().computes() ? Optional.of(part) : board(build))
                         .ifPresent(board -> switched.add(new Switched(
-                                part.id(), board.id(), onC.get(), moves.get().stopsC(onC.get()))));
+                                part.id(), board.id(), onC.get(), moves.get().offC(onC.get()))));
             }
         }
         return switched;

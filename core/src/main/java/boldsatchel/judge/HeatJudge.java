@@ -162,7 +162,7 @@ public final class HeatJudge implements Judge<HeatResult> {
         return new Working.Step(
                 "Fan of " + fan.name(),
                 "starts and stops by the warmth of a board",
-                "starts at " + celsius(onC) + ", stops below " + celsius(moves.stopsC(onC))
+                "starts at " + celsius(onC) + ", stops below " + celsius(moves.offC(onC))
                         + (byTurns ? "; temperatures are the most there can be" : ""),
                 byTurns ? "by turns" : "stands");
     }

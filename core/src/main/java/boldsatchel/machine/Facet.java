@@ -702,8 +702,8 @@ public sealed interface Facet {
             return new MovesAir(freeLs, shutOffPa, noiseDb, draws, blows, between);
         }
 
-        /** Below which a fan that was started stops again, °C; at least a kelvin lower. */
-        public double stopsC(double onC) {
+        /** Below which a fan that starts at a temperature stops again, °C; at least a kelvin lower. */
+        public double offC(double onC) {
             return Math.min(onC - LEAST_BAND_K, stopsC.orElse(onC - USUAL_BAND_K));
         }
 

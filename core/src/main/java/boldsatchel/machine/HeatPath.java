@@ -31,9 +31,6 @@ public record HeatPath(
         @Label(value = "carries at most, if a pipe", in = Quantity.POWER)
         Optional<Double> mostW) {
 
-    /** No way is taken to resist less, K/W. */
-    private static final double LEAST_KW = 1e-3;
-
     /** A way that carries whatever comes. */
     public HeatPath(String part, Face wall, Figure ohmsKW, String note, Optional<Double> areaMm2) {
         this(part, wall, ohmsKW, note, areaMm2, Optional.empty());
@@ -51,21 +48,12 @@ public record HeatPath(
 
     /** Two of it beside one another. */
     public HeatPath twice() {
-        return beside(this);
-    }
-
-    /** The same with another to the same wall beside it. */
-    public HeatPath beside(HeatPath other) {
-        double one = Math.max(LEAST_KW, ohmsKW.value());
-        double two = Math.max(LEAST_KW, other.ohmsKW.value());
-        double both = 1 / (1 / one + 1 / two);
-        double doubt = both * both * (ohmsKW.plusMinus() / (one * one) + other.ohmsKW.plusMinus() / (two * two));
         return new HeatPath(
                 part,
                 wall,
-                new Figure(both, doubt, ohmsKW.basis()),
+                new Figure(ohmsKW.value() / 2, ohmsKW.plusMinus() / 2, ohmsKW.basis()),
                 note,
-                areaMm2.flatMap(a -> other.areaMm2.map(b -> a + b)),
-                mostW.flatMap(a -> other.mostW.map(b -> a + b)));
+                areaMm2.map(a -> 2 * a),
+                mostW.map(w -> 2 * w));
     }
 }

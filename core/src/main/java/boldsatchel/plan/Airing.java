@@ -8,6 +8,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -48,9 +49,10 @@ public final class Airing {
     /** The two that keep a build coolest; nothing when none do it good, or parts stand before all walls. */
     public static Optional<Vents> of(Build build, Shell tray) {
         Optional<Vents> best = Optional.empty();
-        double most = Relief.margin(Evaluator.evaluate(build));
+        Evaluator coolness = Evaluator.answering(Verdict.Kind.KEEPS_COOL);
+        double most = Relief.margin(coolness.judge(build));
         for (Vents vents : pairs(tray)) {
-            Evaluation open = Evaluator.evaluate(vents.edit().change().apply(build));
+            Evaluation open = coolness.judge(vents.edit().change().apply(build));
             if (Relief.margin(open) > most
                     && open.findings().stream().noneMatch(f -> f.code().equals("fit.vent-covered"))) {
                 best = Optional.of(vents);

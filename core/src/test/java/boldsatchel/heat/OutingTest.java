@@ -15,6 +15,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Family;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.Part;
@@ -343,6 +344,47 @@ public class OutingTest {
         assertThat(marginK(board(id), false)).isLessThan(-5);
         assertThat(keepsCool(board(id), true)).isNotEqualTo(State.STOP);
         assertThat(keepsCool(board(id), false)).isEqualTo(State.STOP);
+    }
+
+    /** Whichever of two boards is first, neither gets beyond its limit, also where both get there within one step of time. */
+    @Test
+    public void ofTwoBoardsNeitherGetsBeyondItsLimit() {
+        Part bank = Samples.bank(
+                        new Facet.PowerBank(Samples.exact(500), Samples.exact(0.9), 5, 40, Samples.exact(1e-3), 0))
+                .withFacet(new Facet.StaysBeside());
+        for (double limitC = 70; limitC < 95; limitC += 0.5) {
+            List<Part> boards = List.of(twin("one", 80), twin("two", limitC));
+            Build packed = Samples.packed(
+                    Samples.box(260, 120, 40, 2, Material.PLASTIC),
+                    boards,
+                    List.of(new Vec(10, 20, 8), new Vec(140, 20, 8)));
+            Build build = packed.with(packed.parts().and(bank))
+                    .with(packed.brief().withProfiles(List.of(UseProfile.always(Mode.BUSY))))
+                    .withChain(List.of(Samples.rung("bank", Samples.rung("one"), Samples.rung("two"))));
+            HeatRun run = run(build, build.brief().profile(), false);
+            assertThat(run.work()).isLessThan(1);
+            for (int i = 0; i < run.spots().size(); i++) {
+                if (run.spots().get(i).place().kind() == HeatPlace.Kind.PART) {
+                    assertThat(run.highestC(i))
+                            .as(
+                                    "%s, the other's limit %.1f °C",
+                                    run.spots().get(i).name(), limitC)
+                            .isLessThan(run.spots().get(i).limitC() + 0.1);
+                }
+            }
+        }
+    }
+
+    private static Part twin(String id, double limitC) {
+        return Samples.part(
+                id,
+                Family.X86_BOARD,
+                80,
+                60,
+                10,
+                60,
+                Samples.load(8, 4, 6),
+                new Facet.Thermal(limitC, Optional.of(Samples.exact(4)), Optional.empty()));
     }
 
     /** The verdict on the same, busy for ever, fed from beside it by a chain. */
