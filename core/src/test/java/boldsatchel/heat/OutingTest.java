@@ -346,14 +346,14 @@ public class OutingTest {
         assertThat(keepsCool(board(id), false)).isEqualTo(State.STOP);
     }
 
-    /** Whichever of two boards is first, neither gets beyond its limit, also where both get there within one step of time. */
+    /** Neither of two boards gets beyond its limit, also where the heavier one gets there while the lighter one is held at its own. */
     @Test
     public void ofTwoBoardsNeitherGetsBeyondItsLimit() {
         Part bank = Samples.bank(
                         new Facet.PowerBank(Samples.exact(500), Samples.exact(0.9), 5, 40, Samples.exact(1e-3), 0))
                 .withFacet(new Facet.StaysBeside());
-        for (double limitC = 70; limitC < 95; limitC += 0.5) {
-            List<Part> boards = List.of(twin("one", 80), twin("two", limitC));
+        for (double limitC = 52; limitC < 60; limitC += 1) {
+            List<Part> boards = List.of(twin("one", 10, 84), twin("two", 230, limitC));
             Build packed = Samples.packed(
                     Samples.box(260, 120, 40, 2, Material.PLASTIC),
                     boards,
@@ -375,16 +375,30 @@ public class OutingTest {
         }
     }
 
-    private static Part twin(String id, double limitC) {
+    /** Waits at next to nothing, so that whatever its limit is it can be held there. */
+    private static Part twin(String id, double grams, double limitC) {
+        Facet.DrawsPower busy = Samples.load(14, 4, 6);
+        Facet.DrawsPower draws = new Facet.DrawsPower(
+                busy.lowV(),
+                busy.nominalV(),
+                busy.highV(),
+                busy.kind(),
+                busy.offW(),
+                Samples.exact(0.1),
+                Samples.exact(0.2),
+                busy.busyW(),
+                busy.startW(),
+                busy.startSeconds(),
+                busy.backlightW());
         return Samples.part(
                 id,
                 Family.X86_BOARD,
                 80,
                 60,
                 10,
-                60,
-                Samples.load(8, 4, 6),
-                new Facet.Thermal(limitC, Optional.of(Samples.exact(4)), Optional.empty()));
+                grams,
+                draws,
+                new Facet.Thermal(limitC, Optional.of(Samples.exact(2.4)), Optional.empty()));
     }
 
     /** The verdict on the same, busy for ever, fed from beside it by a chain. */
