@@ -3,11 +3,12 @@ package boldsatchel.edit;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Facing;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Cooling;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.HeatBridge;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
@@ -273,7 +274,16 @@ public final class CoolEdits {
         return new Edit("lay a second pipe beside that of " + part.name(), b -> {
             List<HeatPath> paths = new ArrayList<>(b.cooling().heatPaths());
             paths.replaceAll(p -> p.part().equals(part.id()) && p.wall() == wall ? p.twice() : p);
-            return b.with(new Cooling(paths));
+            return b.with(b.cooling().withPaths(paths));
+        });
+    }
+
+    /** The same beside one to another part. */
+    public static Edit twice(Part part, String to) {
+        return new Edit("lay a second pipe beside that of " + part.name(), b -> {
+            List<HeatBridge> bridges = new ArrayList<>(b.cooling().bridges());
+            bridges.replaceAll(p -> p.part().equals(part.id()) && p.to().equals(to) ? p.twice() : p);
+            return b.with(b.cooling().withBridges(bridges));
         });
     }
 
@@ -297,8 +307,11 @@ public final class CoolEdits {
     }
 
     private static double padKW(Placed part, Face wall, double gapMm) {
-        return (padMm(gapMm) * 1e-3 / PAD_WMK + CONTACT)
-                / (Math.max(1, part.bounds().area(wall)) * 1e-6);
+        return padKW(part.bounds().area(wall), gapMm);
+    }
+
+    private static double padKW(double areaMm2, double gapMm) {
+        return (padMm(gapMm) * 1e-3 / PAD_WMK + CONTACT) / (Math.max(1, areaMm2) * 1e-6);
     }
 
     /** How large a sheet along a wall is, mm². */
@@ -339,6 +352,40 @@ public final class CoolEdits {
                 : Optional.empty();
     }
 
+    /**
+     * Leads heat from a part to another: by a pad where both lie close before one another, else by a heat pipe, however far. Nothing where it is led there
+     * already, or where they lie in different trays.
+     */
+    public static Optional<Edit> bridge(Build build, Placed part, Placed to) {
+        boolean led = build.cooling().bridges().stream()
+                .anyMatch(b -> joins(b, part.id(), to.id()) || joins(b, to.id(), part.id()));
+        if (led
+                || part.id().equals(to.id())
+                || !part.shell().id().equals(to.shell().id())) {
+            return Optional.empty();
+        }
+        HeatBridge bridge = Facing.of(part.bounds(), to.bounds())
+                .filter(facing -> facing.gapMm() <= PAD_MOST_MM)
+                .map(facing -> new HeatBridge(
+                        part.id(),
+                        to.id(),
+                        Figure.guess(padKW(facing.sharedMm2(), facing.gapMm())),
+                        "pad",
+                        Optional.empty()))
+                .orElseGet(() -> new HeatBridge(
+                        part.id(), to.id(), Figure.guess(PIPE_KW), "heat pipe", Optional.of(PIPE_MOST_W)));
+        return Optional.of(new Edit(
+                "lead the heat of " + part.part().name() + " to " + to.part().name(), b -> {
+                    List<HeatBridge> bridges = new ArrayList<>(b.cooling().bridges());
+                    bridges.add(bridge);
+                    return b.with(b.cooling().withBridges(bridges));
+                }));
+    }
+
+    private static boolean joins(HeatBridge bridge, String part, String to) {
+        return bridge.part().equals(part) && bridge.to().equals(to);
+    }
+
     private static boolean isFree(Build build, Placed part, Face wall) {
         return build.cooling().heatPaths().stream().noneMatch(p -> p.part().equals(part.id()) && p.wall() == wall);
     }
@@ -374,14 +421,14 @@ public final class CoolEdits {
             boolean meant = path.part().equals(part.id()) && own++ == which;
             paths.addAll(meant ? with.apply(path) : List.of(path));
         }
-        return build.with(new Cooling(paths));
+        return build.with(build.cooling().withPaths(paths));
     }
 
     private static Edit leads(Part part, HeatPath path) {
         return new Edit("lead the heat of " + part.name() + " to a wall", b -> {
             List<HeatPath> paths = new ArrayList<>(b.cooling().heatPaths());
             paths.add(path);
-            return b.with(new Cooling(paths));
+            return b.with(b.cooling().withPaths(paths));
         });
     }
 }

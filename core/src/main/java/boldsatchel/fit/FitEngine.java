@@ -271,7 +271,8 @@ public final class FitEngine implements Engine<FitResult> {
                 if (!meetings.isNew(p.id())) {
                     continue;
                 }
-                boolean movesAir = p.part().facet(Facet.MovesAir.class).isPresent();
+                boolean letsAir = p.part().facet(Facet.MovesAir.class).isPresent()
+                        || p.isOpenAlong(vent.wall().axis());
                 for (Solid solid : p.solids()) {
                     Box bounds = solid.bounds();
                     boolean before = true;
@@ -279,7 +280,7 @@ public final class FitEngine implements Engine<FitResult> {
                         before &= axis == vent.wall().axis() || bounds.gapAlong(axis, vent.box()) < 0;
                     }
                     double air = Math.abs(shell.cavity().end(vent.wall()) - bounds.end(vent.wall()));
-                    if (before && air < VENT_CLEAR_MM && !movesAir) {
+                    if (before && air < VENT_CLEAR_MM && !letsAir) {
                         meetings.add(new FitResult.Covered(shell.id(), vent.name(), p.id(), air));
                     }
                 }

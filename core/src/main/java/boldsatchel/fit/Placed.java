@@ -5,6 +5,7 @@ import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
@@ -119,6 +120,13 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
             changed.add(solid.stretched(along, times, bounds.low(along)));
         }
         return changed;
+    }
+
+    /** Whether air goes through between its fins along an axis of its tray. */
+    public boolean isOpenAlong(int axis) {
+        return part.facet(Facet.Fins.class)
+                .filter(fins -> placement.orientation().turn(fins.through()).axis() == axis)
+                .isPresent();
     }
 
     /** Id of the part. */

@@ -19,6 +19,11 @@ final class Air {
     /** W/(m²·K⁴), Stefan and Boltzmann (CODATA). */
     static final double STEFAN_BOLTZMANN = 5.670374419e-8;
 
+    /** m²/s, between warm surfaces. */
+    static final double KINEMATIC = 1.7e-5;
+
+    static final double PRANDTL = 0.71;
+
     /** Offset of the Celsius scale, K. */
     static final double ZERO_CELSIUS = 273.15;
 
@@ -37,8 +42,10 @@ final class Air {
     /** Coefficient c for a warm surface facing down, or a cool one facing up. */
     static final double FACING_DOWN = 0.59;
 
-    private static final double GRAVITY = 9.80665;
-    private static final double LEAST_DIFFERENCE_K = 0.01;
+    /** m/s². */
+    static final double GRAVITY = 9.80665;
+    /** Convection at no difference is as at this one. */
+    static final double LEAST_DIFFERENCE_K = 0.01;
 
     private Air() {}
 

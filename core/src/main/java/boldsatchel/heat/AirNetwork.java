@@ -30,6 +30,30 @@ record AirNetwork(List<Orifice> orifices, List<Duct> ducts) {
             return Air.DENSITY / 2 / (edge * edge);
         }
 
+        /** Both one behind the other. */
+        Orifice inRow(Orifice next) {
+            return new Orifice(Air.inRow(areaM2, next.areaM2), filter + next.filter);
+        }
+
+        /** Both side by side; what their filters take as where each gets air by its area. */
+        Orifice beside(Orifice other) {
+            double all = areaM2 + other.areaM2;
+            double share = all > 0 ? areaM2 / all : 0;
+            return new Orifice(all, filter * share * share + other.filter * (1 - share) * (1 - share));
+        }
+
+        /** Of air that goes by either of two, what goes by this one, m³/s. */
+        double shareOf(double flowM3s, Orifice other) {
+            if (areaM2 <= 0 || flowM3s <= 0) {
+                return 0;
+            }
+            return other.areaM2 <= 0 ? flowM3s : root(q -> pa(q) - other.pa(flowM3s - q), 0, flowM3s);
+        }
+
+        private double pa(double flowM3s) {
+            return flowM3s * (filter + square() * flowM3s);
+        }
+
         /** Flow at a difference of pressure, with its sign, m³/s. */
         double flowM3s(double pa) {
             if (areaM2 <= 0 || pa == 0) {

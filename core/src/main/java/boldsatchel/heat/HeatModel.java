@@ -8,6 +8,7 @@ import boldsatchel.machine.Brief.Surroundings.About;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.HeatBridge;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
@@ -30,6 +31,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
 
 /**
  * The thermal network of a build with its lid open or closed: parts, air and walls of each shell, the places where parts warm a wall,
@@ -52,6 +54,8 @@ final class HeatModel {
 
     private static final double TOUCH_PLASTIC_C = 60;
     private static final double TOUCH_METAL_C = 51;
+    /** No resistance is taken for less, K/W. */
+    private static final double LEAST_KW = 1e-3;
     /** No wall is taken for thinner than this. */
     private static final double THINNEST_MM = 0.1;
     /** No closed lid lies nearer to its base than this. */
@@ -68,9 +72,6 @@ final class HeatModel {
     private static final double BAG_M2KW = 0.1;
     /** Least share of a wall that is left beside the places where parts warm it. */
     private static final double LEAST_REST = 0.05;
-
-    /** What is held is warmer than the surroundings by this at least, K. */
-    private static final double LEAST_RISE_K = 1e-6;
 
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
@@ -96,8 +97,8 @@ final class HeatModel {
         }
     }
 
-    /** A heat pipe with a bound, from a part to a wall. */
-    record Piped(String part, Face wall, Link.Pipe pipe) {}
+    /** A heat pipe with a bound, from a part to a wall or another part. */
+    record Piped(String part, HeatPlace to, Link.Pipe pipe) {}
 
     /** A wall's nodes and what is known of it. */
     private record Wall(int inside, int outside, double areaM2, Link.Along.Wall plate, Input thick) {}
@@ -234,6 +235,7 @@ final class HeatModel {
         }
         base = build.casing().standing().map(s -> rooms.get(s.id()));
         base.ifPresent(this::looseParts);
+        build.cooling().bridges().forEach(this::bridge);
     }
 
     /** Adds a node of a place. */
@@ -253,7 +255,10 @@ final class HeatModel {
     }
 
     private boolean matters(Part part) {
-        return warm.contains(part.id()) || part.facet(Facet.Thermal.class).isPresent() || part.isSource();
+        return warm.contains(part.id())
+                || part.facet(Facet.Thermal.class).isPresent()
+                || part.facet(Facet.Fins.class).isPresent()
+                || part.isSource();
     }
 
     private void room(Shell shell, List<Placed> parts, List<Placed> inside) {
@@ -546,11 +551,54 @@ final class HeatModel {
         smallFaces(room, place, node);
         double whole = room.faces.wholeM2(place);
         double free = room.faces.freeM2(place);
-        if (!givenToAir(part, node, room, whole, free)) {
+        boolean finned = fins(room, placed, node);
+        if (finned || !givenToAir(part, node, room, whole, free)) {
             double forced = forcedInside(room.fanFlowM3s(), out);
             double sees = room.faces.seesWalls(place);
             convection(plainSurface(node, room, placed.bounds(), free, forced, sees), room, out);
         }
+    }
+
+    /** What a part's fins give off beside its faces: to air that is driven through them, or rises in them where they surely stand. */
+    private boolean fins(Room room, Placed placed, int node) {
+        Optional<FinnedSurface> fins = placed.part().facet(Facet.Fins.class).flatMap(FinnedSurface::of);
+        if (fins.isEmpty()) {
+            return false;
+        }
+        boolean upright = placed.isOpenAlong(2)
+                && !build.brief().surroundings().touchesSkin()
+                && !build.casing().isLid(room.shell);
+        Openings.Through air = room.openings.through(placed.id(), room.driven);
+        double forced = fins.get().forcedWK(air.m3s());
+        // Of air that comes in, what has just gone out is taken to be as warm as the room; of what goes out, that comes
+        // back.
+        double fresh = air.vent().isPresent() ? 1 - room.again() : 0;
+        Function<Double, Link.Finned> outward = given -> new Link.Finned(node, room.air, fins.get(), given, upright);
+        Function<Double, Link.Finned> inward = given -> new Link.Finned(node, 0, fins.get(), given, false);
+        if (air.vent().isPresent() && !air.out()) {
+            Link.Finned in = inward.apply(fresh * forced);
+            Link.Finned rest = outward.apply((1 - fresh) * forced);
+            network.carries(in, room.air, 1);
+            network.link(rest);
+            blown(room, placed, fins.get(), in, g -> inward.apply(fresh * g));
+            blown(room, placed, fins.get(), rest, g -> outward.apply((1 - fresh) * g));
+        } else if (forced > 0 || upright) {
+            Link.Finned link = outward.apply(forced);
+            network.carries(link, 0, fresh);
+            blown(room, placed, fins.get(), link, outward);
+        }
+        return true;
+    }
+
+    /** What a link of fins would be with figures of the fans moved. */
+    private void blown(
+            Room room, Placed placed, FinnedSurface fins, Link.Finned link, Function<Double, Link.Finned> given) {
+        room.drivenMoved.forEach((input, moved) -> network.moves(
+                input,
+                link,
+                Lazy.of(() -> given.apply(fins.forcedWK(room.openings
+                        .through(placed.id(), Optional.of(moved.get()))
+                        .m3s())))));
     }
 
     /** A part in air, with nothing known but its box. */
@@ -585,7 +633,7 @@ final class HeatModel {
         Optional<Figure> given =
                 moving ? thermal.flatMap(Facet.Thermal::fanKW) : thermal.flatMap(Facet.Thermal::stillKW);
         given.ifPresent(g -> known(part.input(Facet.Thermal.class, moving ? "fanKW" : "stillKW", g), ohms -> {
-            double whole = 1 / Math.max(1e-3, ohms);
+            double whole = 1 / Math.max(LEAST_KW, ohms);
             double left = Math.max(whole * freeM2 / wholeM2, whole - FACE_WM2K * (wholeM2 - freeM2));
             return new Link.Fixed(node, room.air, left);
         }));
@@ -720,11 +768,9 @@ final class HeatModel {
         double fed = 0;
         for (HeatPath path : spot.paths()) {
             double most = HeatPipes.mostW(path, spot.part(), build.brief().surroundings());
-            if (known(path.input(), ohms -> Link.Pipe.of(node, inner, 1 / Math.max(1e-3, ohms), most))
-                    instanceof Link.Pipe pipe) {
-                pipes.add(new Piped(spot.part().id(), spot.face(), pipe));
-            }
-            fed += 1 / Math.max(1e-3, path.ohmsKW().value());
+            HeatPlace wall = HeatPlace.wall(room.shell.id(), spot.face());
+            pipe(path.input(), node, inner, most, pipe -> new Piped(spot.part().id(), wall, pipe));
+            fed += 1 / Math.max(LEAST_KW, path.ohmsKW().value());
         }
         if (fed > 0) {
             return fed;
@@ -732,6 +778,27 @@ final class HeatModel {
         double watts = acrossGap(room, spot.place(), spot.face());
         network.link(new Link.Fixed(node, inner, watts));
         return watts;
+    }
+
+    /** A pad, a pipe or what else carries any heat up to a bound. */
+    private void pipe(Input input, int from, int to, double mostW, Function<Link.Pipe, Piped> piped) {
+        if (known(input, ohms -> Link.Pipe.of(from, to, 1 / Math.max(LEAST_KW, ohms), mostW))
+                instanceof Link.Pipe pipe) {
+            pipes.add(piped.apply(pipe));
+        }
+    }
+
+    /** Between two parts that both lie somewhere. */
+    private void bridge(HeatBridge bridge) {
+        Integer from = nodes.get(bridge.part());
+        Integer to = nodes.get(bridge.to());
+        Optional<Placed> part = Placed.of(build, bridge.part());
+        Optional<Placed> other = Placed.of(build, bridge.to());
+        if (from != null && to != null && !from.equals(to) && part.isPresent() && other.isPresent()) {
+            double most = HeatPipes.mostW(
+                    bridge, part.get(), other.get(), build.brief().surroundings());
+            pipe(bridge.input(), from, to, most, pipe -> new Piped(bridge.part(), HeatPlace.part(bridge.to()), pipe));
+        }
     }
 
     /** What is not placed yet is taken to lie free in the first shell. */
@@ -781,15 +848,12 @@ final class HeatModel {
      * @param held nodes that are held there: what that takes goes away with the air of fans that run at times
      */
     HeatWays ways(double[] watts, double[] t, Set<Integer> held) {
-        List<Link> links = network.links();
-        if (!held.isEmpty()) {
-            double[] left = network.residual(watts, t);
-            links = new ArrayList<>(links);
-            for (int node : held) {
-                links.add(new Link.Fixed(node, 0, left[node] / Math.max(LEAST_RISE_K, t[node] - t[0])));
-            }
+        List<HeatNetwork.Crossing> crossings = network.crossings(t);
+        double[] left = network.residual(watts, t);
+        for (int node : held) {
+            crossings.add(new HeatNetwork.Crossing(node, 0, left[node]));
         }
-        return HeatWays.of(places, links, watts, t);
+        return HeatWays.of(places, crossings, watts);
     }
 
     /** The node of a part that warms or has a limit; none where it has no node. */

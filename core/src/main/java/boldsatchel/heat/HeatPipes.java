@@ -2,8 +2,11 @@ package boldsatchel.heat;
 
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
+import boldsatchel.machine.HeatBridge;
 import boldsatchel.machine.HeatPath;
+import java.util.Optional;
 
 /** What heat pipes carry. */
 public final class HeatPipes {
@@ -20,7 +23,17 @@ public final class HeatPipes {
     public static double mostW(HeatPath path, Placed part, Brief.Surroundings around) {
         double away = Math.abs(part.shell().cavity().end(path.wall())
                 - part.bounds().centre().along(path.wall().axis()));
-        double up = around.touchesSkin() || path.wall() == Face.BOTTOM ? away : 0;
-        return path.mostW().map(w -> w * Math.clamp(1 - up / LIFTS_MM, 0, 1)).orElse(Double.POSITIVE_INFINITY);
+        return lifted(path.mostW(), around.touchesSkin() || path.wall() == Face.BOTTOM ? away : 0);
+    }
+
+    /** The same of one to another part. What lies in different trays, or in a lid, may stand any way up to one another. */
+    static double mostW(HeatBridge bridge, Placed part, Placed to, Brief.Surroundings around) {
+        Vec away = part.bounds().centre().minus(to.bounds().centre());
+        boolean stands = part.shell().id().equals(to.shell().id()) && !around.touchesSkin();
+        return lifted(bridge.mostW(), stands ? Math.max(0, away.z()) : away.length());
+    }
+
+    private static double lifted(Optional<Double> lyingW, double upMm) {
+        return lyingW.map(w -> w * Math.clamp(1 - upMm / LIFTS_MM, 0, 1)).orElse(Double.POSITIVE_INFINITY);
     }
 }

@@ -134,11 +134,11 @@ public record HeatResult(
      * A heat pipe of which more is asked than it carries.
      *
      * @param part id of the part that it cools
-     * @param wall to which it leads
+     * @param to where it leads
      * @param watts that cross it, along its walls too
      * @param mostW that it carries as it lies
      */
-    public record DryPipe(String part, Face wall, double watts, double mostW) {}
+    public record DryPipe(String part, HeatPlace to, double watts, double mostW) {}
 
     /**
      * What warms a source of power most.

@@ -38,14 +38,14 @@ public record HeatWays(List<Source> sources, List<Flow> flows) {
 
     private record Pair(HeatPlace a, HeatPlace b) {}
 
-    /** Adds up what crosses the links of a network between places. */
-    static HeatWays of(List<HeatPlace> places, List<Link> links, double[] watts, double[] t) {
+    /** Adds up what crosses a network between places. */
+    static HeatWays of(List<HeatPlace> places, List<HeatNetwork.Crossing> crossings, double[] watts) {
         Map<Pair, Double> sums = new LinkedHashMap<>();
-        for (Link link : links) {
-            HeatPlace from = places.get(link.from());
-            HeatPlace to = places.get(link.to());
+        for (HeatNetwork.Crossing crossing : crossings) {
+            HeatPlace from = places.get(crossing.from());
+            HeatPlace to = places.get(crossing.to());
             if (!from.equals(to)) {
-                double crosses = link.watts(t[link.from()], t[link.to()]);
+                double crosses = crossing.watts();
                 Pair back = new Pair(to, from);
                 if (sums.containsKey(back)) {
                     sums.merge(back, -crosses, Double::sum);

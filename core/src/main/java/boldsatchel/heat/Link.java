@@ -141,6 +141,32 @@ sealed interface Link {
     }
 
     /**
+     * Fins in air that is driven through them, or rises in them where it carries more so.
+     *
+     * @param forcedWK what they give off with the air that is driven, W/K
+     * @param upright whether the channels between them stand
+     */
+    record Finned(int from, int to, FinnedSurface fins, double forcedWK, boolean upright) implements Link {
+        @Override
+        public void cross(double fromC, double toC, Flow flow) {
+            double difference = fromC - toC;
+            flow.watts = 0;
+            if (upright) {
+                fins.risen(difference, flow);
+            }
+            if (Math.abs(flow.watts) <= forcedWK * Math.abs(difference)) {
+                flow.watts = forcedWK * difference;
+                flow.slope = forcedWK;
+            }
+        }
+
+        @Override
+        public double convectedW(double fromC, double toC) {
+            return watts(fromC, toC);
+        }
+    }
+
+    /**
      * Warm air leaving by the upper vents while cool air enters by the lower.
      *
      * @param filter what filters take of the pressure, Pa·s/m³

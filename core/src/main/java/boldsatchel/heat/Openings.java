@@ -4,6 +4,7 @@ import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Facing;
 import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Facet;
@@ -13,8 +14,11 @@ import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Input;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.function.Predicate;
 
@@ -31,19 +35,23 @@ final class Openings {
     /** No more of what comes in is taken to have just gone out. */
     private static final double MOST_AGAIN = 0.5;
 
-    /** A vent and its free area. */
-    private record Open(Vent vent, double areaM2) {
+    /**
+     * A vent and what air meets in it.
+     *
+     * @param orifice free area and filter, those of fins in its way with it
+     */
+    private record Open(Vent vent, AirNetwork.Orifice orifice) {
         double heightMm() {
             return vent.box().centre().z();
         }
 
-        /** What its filter takes, Pa·s/m³. */
-        double filter() {
-            return vent.filterPa() / Math.max(1e-9, vent.extentMm2() * MM2);
+        double areaM2() {
+            return orifice.areaM2();
         }
 
-        AirNetwork.Orifice orifice() {
-            return new AirNetwork.Orifice(areaM2, filter());
+        /** What its filter takes, Pa·s/m³. */
+        double filter() {
+            return orifice.filter();
         }
     }
 
@@ -84,8 +92,12 @@ final class Openings {
         }
     }
 
-    private final List<Open> vents;
+    private final List<Open> vents = new ArrayList<>();
     private final List<Fan> fans = new ArrayList<>();
+    private final List<InLine> inLine = new ArrayList<>();
+    /** Parts with fins and a fan of their own that looks at no vent, and what it blows through them, m³/s. */
+    private final Map<String, Double> ownM3s = new HashMap<>();
+
     /** Flow of fans that look at no vent. */
     private double looseM3s;
 
@@ -97,52 +109,121 @@ final class Openings {
      * @param runs whether a part has a fan that runs; one that stands is before its vent like any part
      */
     Openings(Shell shell, List<Placed> inside, double undersideMm, Predicate<Part> runs) {
-        vents = shell.vents().stream()
-                .map(v -> new Open(v, Math.min(openMm2(shell, v, inside, runs), below(v, undersideMm)) * MM2))
-                .toList();
         for (Placed placed : inside) {
             placed.part()
                     .facet(Facet.MovesAir.class)
                     .filter(moves -> runs.test(placed.part()))
-                    .ifPresent(moves -> way(shell, placed, moves)
+                    .ifPresent(moves -> way(shell, placed, moves, inside)
                             .ifPresentOrElse(
-                                    way -> fans.add(new Fan(placed, moves, way)),
-                                    () -> looseM3s += moves.freeLs().value() * LITRE));
+                                    way -> fans.add(new Fan(placed, moves, way)), () -> loose(placed.part(), moves)));
+        }
+        for (int i = 0; i < shell.vents().size(); i++) {
+            vents.add(open(shell, i, inside, undersideMm, runs));
         }
     }
 
+    /** A fan that looks at no vent stirs the air; one on fins blows through them. */
+    private void loose(Part part, Facet.MovesAir moves) {
+        looseM3s += moves.freeLs().value() * LITRE;
+        part.facet(Facet.Fins.class)
+                .flatMap(FinnedSurface::of)
+                .ifPresent(fins -> ownM3s.put(
+                        part.id(),
+                        FanCurve.of(
+                                        moves,
+                                        moves.freeLs().value(),
+                                        moves.shutOffPa().value())
+                                .through(fins.resists(1), 0)));
+    }
+
+    /** A vent with what lies before it, and with the fins in the way of its air. */
+    private Open open(Shell shell, int place, List<Placed> inside, double undersideMm, Predicate<Part> runs) {
+        Vent vent = shell.vents().get(place);
+        double freeMm2 = Math.min(openMm2(shell, vent, inside, runs), below(vent, undersideMm));
+        List<Placed> driving =
+                fans.stream().filter(f -> f.way().vent() == place).map(Fan::at).toList();
+        AirNetwork.Orifice orifice =
+                new AirNetwork.Orifice(freeMm2 * MM2, vent.filterPa() / Math.max(1e-9, vent.extentMm2() * MM2));
+        for (InLine fins : InLine.of(place, vent, freeMm2, inside, driving)) {
+            inLine.add(fins);
+            orifice = fins.left(orifice);
+        }
+        return new Open(vent, orifice);
+    }
+
+    /**
+     * Air driven through the fins of a part.
+     *
+     * @param m3s how much
+     * @param vent by whose air; nothing where it comes from the room and stays in it
+     * @param out whether it goes out by that, or comes in
+     */
+    record Through(double m3s, OptionalInt vent, boolean out) {
+        static final Through NONE = new Through(0, OptionalInt.empty(), false);
+    }
+
+    /** Air driven through the fins of a part, by the vent that drives most. */
+    Through through(String part, Optional<Driven> driven) {
+        Through most = new Through(ownM3s.getOrDefault(part, 0.0), OptionalInt.empty(), false);
+        if (driven.isPresent()) {
+            for (InLine fins : inLine) {
+                double goes = driven.get().outM3s().get(fins.vent());
+                double through = fins.part().id().equals(part) ? fins.throughM3s(goes) : 0;
+                if (through > most.m3s) {
+                    most = new Through(through, OptionalInt.of(fins.vent()), goes > 0);
+                }
+            }
+        }
+        return most;
+    }
+
     /** Of which nobody knows how it blows, it is taken to sit tight at the vent next to it, and to blow out. */
-    private Optional<Way> way(Shell shell, Placed fan, Facet.MovesAir moves) {
+    private static Optional<Way> way(Shell shell, Placed fan, Facet.MovesAir moves, List<Placed> inside) {
         if (!moves.isDirected()) {
             return Vent.nearest(shell.vents(), fan.bounds())
                     .map(v -> new Way(shell.vents().indexOf(v), true, 0));
         }
         List<Way> ways = new ArrayList<>();
-        moves.blows().ifPresent(face -> ways.addAll(ways(shell, fan, face, true)));
-        moves.draws().ifPresent(face -> ways.addAll(ways(shell, fan, face, false)));
+        moves.blows().ifPresent(face -> ways.addAll(ways(shell, fan, face, true, inside)));
+        moves.draws().ifPresent(face -> ways.addAll(ways(shell, fan, face, false, inside)));
         return ways.stream().min(Comparator.comparingDouble(Way::leakM2));
     }
 
     /** To the vents that one of its sides looks at. */
-    private List<Way> ways(Shell shell, Placed fan, Face ofPart, boolean out) {
+    private static List<Way> ways(Shell shell, Placed fan, Face ofPart, boolean out, List<Placed> inside) {
         Face face = fan.placement().orientation().turn(ofPart);
         int u = (face.axis() + 1) % 3;
         int v = (face.axis() + 2) % 3;
         Box box = fan.bounds();
         double gap = Math.max(0, (shell.cavity().end(face) - box.end(face)) * face.sign());
         List<Way> ways = new ArrayList<>();
-        for (int i = 0; i < vents.size(); i++) {
-            Vent vent = vents.get(i).vent();
+        for (int i = 0; i < shell.vents().size(); i++) {
+            Vent vent = shell.vents().get(i);
             double across = -vent.box().gapAlong(u, box);
             double along = -vent.box().gapAlong(v, box);
             if (vent.wall() == face && across > 0 && along > 0) {
                 double met = across * along / Math.min(vent.extentMm2(), box.area(face));
                 double jet = gap <= 0 ? 1 : Math.min(1, CORE_WIDTHS * Math.min(across, along) / gap);
                 double around = 2 * (box.size(u) + box.size(v)) * gap;
-                ways.add(new Way(i, out, around * (1 - Math.min(1, met) * jet) * MM2));
+                double leak = between(inside, vent, box)
+                        .map(fins -> InLine.pastMm2(box, fins.bounds(), face.axis()))
+                        .orElse(around * (1 - Math.min(1, met) * jet));
+                ways.add(new Way(i, out, leak * MM2));
             }
         }
         return ways;
+    }
+
+    /** Fins between a fan and the vent that it looks at: no jet goes through them, so that what is open around the fan is. */
+    private static Optional<Placed> between(List<Placed> inside, Vent vent, Box fan) {
+        int axis = vent.wall().axis();
+        return inside.stream()
+                .filter(p -> p.isOpenAlong(axis)
+                        && Facing.along(axis, vent.box(), p.bounds()).within(FitEngine.VENT_CLEAR_MM)
+                        && fan.gapAlong(axis, p.bounds()) >= 0
+                        && fan.gapAlong((axis + 1) % 3, p.bounds()) < 0
+                        && fan.gapAlong((axis + 2) % 3, p.bounds()) < 0)
+                .findFirst();
     }
 
     /** Free area of a vent, mm²: before a part that is close there is only the slit about it. */
@@ -154,7 +235,7 @@ final class Openings {
         double covered = 0;
         double slit = 0;
         for (Placed part : inside) {
-            if (runs.test(part.part())) {
+            if (runs.test(part.part()) || part.isOpenAlong(wall.axis())) {
                 continue;
             }
             for (Solid body : part.solids()) {

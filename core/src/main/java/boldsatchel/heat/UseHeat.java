@@ -307,7 +307,7 @@ final class UseHeat {
             Link.Pipe pipe = piped.pipe();
             double watts = pipe.watts(meanC[pipe.from()], meanC[pipe.to()]);
             if (watts > pipe.mostW()) {
-                dry.add(new HeatResult.DryPipe(piped.part(), piped.wall(), watts, pipe.mostW()));
+                dry.add(new HeatResult.DryPipe(piped.part(), piped.to(), watts, pipe.mostW()));
             }
         }
         return dry;

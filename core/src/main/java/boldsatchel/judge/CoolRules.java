@@ -5,6 +5,7 @@ import static boldsatchel.judge.Words.numbers;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.heat.Dew;
+import boldsatchel.heat.HeatPlace;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.heat.Noise;
 import boldsatchel.judge.Telling.Sheet;
@@ -194,17 +195,18 @@ final class CoolRules {
     /** Heat pipes of which more is asked than they carry. */
     private static void pipes(Sheet sheet, HeatResult heat) {
         for (HeatResult.DryPipe pipe : heat.gravest().map(HeatResult.Use::dry).orElse(List.of())) {
+            HeatPlace to = pipe.to();
             sheet.add(
                     "heat.pipe-dry",
                     Severity.WATCH,
-                    List.of(pipe.part()),
+                    to.wall().isPresent() ? List.of(pipe.part()) : List.of(pipe.part(), to.subject()),
                     numbers(
                             "watts",
                             pipe.watts(),
                             "mostW",
                             pipe.mostW(),
                             "wall",
-                            pipe.wall().ordinal()));
+                            to.wall().map(Face::ordinal).orElse(-1)));
         }
     }
 }

@@ -115,8 +115,12 @@ record CoolTelling(Build build) implements Telling {
                 List.of(
                         Remedy.by(
                                 "Lay a second pipe beside it",
-                                CoolEdits.twice(
-                                        build.part(f.first()).orElseThrow(), Face.ALL.get((int) f.number("wall")))),
+                                f.subjects().size() > 1
+                                        ? CoolEdits.twice(
+                                                build.part(f.first()).orElseThrow(),
+                                                f.subjects().get(1))
+                                        : CoolEdits.twice(build.part(f.first()).orElseThrow(), Face.ALL.get((int)
+                                                f.number("wall")))),
                         Remedy.advice("Take a thicker pipe, and put in what its maker says that it carries"));
             default -> throw Telling.unknown(f);
         };

@@ -614,6 +614,52 @@ public sealed interface Facet {
             implements Facet {}
 
     /**
+     * Has fins: plates side by side on a foot, with air between them. What they give off is worked out in place of a given resistance to air.
+     *
+     * @param count of plates
+     * @param heightMm from the foot to their tips
+     * @param thickMm of a plate
+     * @param lengthMm along the air
+     * @param widthMm over all plates
+     * @param conductivityWmK of their metal
+     * @param through a side as it is drawn at which air goes in or out between them; it runs to the side across
+     */
+    @Label("Has fins")
+    record Fins(
+            @Label(value = "fins", absent = 20, least = 2, most = 500, usualLeast = 4, usualMost = 120)
+            int count,
+
+            @Label(value = "fin height", in = Quantity.LENGTH, absent = 10, least = 0.1, usualMost = 60)
+            double heightMm,
+
+            @Label(value = "fin thickness", in = Quantity.LENGTH, absent = 0.4, least = 0.05, usualMost = 3)
+            double thickMm,
+
+            @Label(value = "length along the air", in = Quantity.LENGTH, absent = 40, least = 1, usualMost = 200)
+            double lengthMm,
+
+            @Label(value = "width over all fins", in = Quantity.LENGTH, absent = 40, least = 1, usualMost = 200)
+            double widthMm,
+
+            @Label(
+                    value = "metal conducts",
+                    in = Quantity.CONDUCTIVITY,
+                    absent = 200,
+                    least = 1,
+                    usualLeast = 100,
+                    usualMost = 400)
+            double conductivityWmK,
+
+            @Label("air runs through from") Face through)
+            implements Facet {
+
+        /** Between two fins, mm; nothing where they are too thick for the width. */
+        public double gapMm() {
+            return Math.max(0, (widthMm - count * thickMm) / Math.max(1, count - 1));
+        }
+    }
+
+    /**
      * Moves air.
      *
      * @param freeLs flow against no resistance, L/s

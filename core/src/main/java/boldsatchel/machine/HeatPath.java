@@ -49,11 +49,6 @@ public record HeatPath(
     /** Two of it beside one another. */
     public HeatPath twice() {
         return new HeatPath(
-                part,
-                wall,
-                new Figure(ohmsKW.value() / 2, ohmsKW.plusMinus() / 2, ohmsKW.basis()),
-                note,
-                areaMm2.map(a -> 2 * a),
-                mostW.map(w -> 2 * w));
+                part, wall, ohmsKW.withValue(ohmsKW.value() / 2), note, areaMm2.map(a -> 2 * a), mostW.map(w -> 2 * w));
     }
 }

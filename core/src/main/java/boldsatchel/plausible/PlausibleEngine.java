@@ -123,7 +123,10 @@ public final class PlausibleEngine implements Engine<Oddities> {
                 build.casing().joints().forEach(j -> walk(found, j.carries(), j.way()));
             }
             case WIRING -> build.rungs().forEach(r -> walk(found, r.id(), r.stage()));
-            case COOLING -> build.cooling().heatPaths().forEach(p -> walk(found, p.part(), p));
+            case COOLING -> {
+                build.cooling().heatPaths().forEach(p -> walk(found, p.part(), p));
+                build.cooling().bridges().forEach(b -> walk(found, b.part(), b));
+            }
             case LAYOUT, JOURNAL, MONEY -> throw new IllegalArgumentException("no figures are looked at in " + section);
         }
         return found;
