@@ -2,6 +2,8 @@ package boldsatchel;
 
 import static boldsatchel.Samples.exact;
 
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Brief;
@@ -9,6 +11,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
+import boldsatchel.machine.HeatBridge;
 import boldsatchel.machine.Layout;
 import boldsatchel.machine.Material;
 import boldsatchel.machine.Mode;
@@ -18,6 +21,7 @@ import boldsatchel.machine.Placement;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.UseProfile;
+import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import java.util.ArrayList;
@@ -119,6 +123,51 @@ public final class RandomBuilds {
                             : weighed);
         }
         return build.with(new Parts(doubted));
+    }
+
+    /** The same with a fan that drives air out or in through a vent, and by fins that some heat is led to. */
+    public static Build finned(long seed) {
+        Build build = of(seed);
+        Random random = new Random(seed);
+        boolean out = random.nextBoolean();
+        Facet.MovesAir moves = new Facet.MovesAir(
+                exact(0.5 + 2 * random.nextDouble()),
+                exact(15 + 30 * random.nextDouble()),
+                Optional.empty(),
+                Optional.of(out ? Face.LEFT : Face.RIGHT),
+                Optional.of(out ? Face.RIGHT : Face.LEFT),
+                List.of());
+        Facet.Fins fins = new Facet.Fins(
+                5 + random.nextInt(30),
+                5 + 20 * random.nextDouble(),
+                0.3,
+                20 + 20 * random.nextDouble(),
+                40,
+                200,
+                Face.LEFT);
+        Part fan = Samples.part("fan", Family.COOLING, 10, 40, 30, 15, moves);
+        Part sink = Samples.part("sink", Family.COOLING, fins.lengthMm(), 40, 30, 40, fins);
+        Shell shell = build.casing().shells().getFirst();
+        double right = shell.cavity().dx();
+        boolean between = random.nextBoolean();
+        double fanX = between ? right - fins.lengthMm() - 10.5 : right - 10.5;
+        double sinkX = between ? right - fins.lengthMm() - 0.5 : fanX - fins.lengthMm() - random.nextDouble();
+        Shell vented = shell.withVents(List.of(
+                new Vent("near", Face.RIGHT, new Box(right, 60, 5, 0, 40, 30), Vent.Kind.GRILLE, 0),
+                new Vent("far", Face.LEFT, new Box(0, 40, 5, 0, 80, 10), Vent.Kind.SLOTS, 0)));
+        Part hot =
+                build.parts().list().get(1 + random.nextInt(build.parts().list().size() - 1));
+        HeatBridge pipe = new HeatBridge(
+                hot.id(),
+                sink.id(),
+                exact(0.2 + random.nextDouble()),
+                "pipe",
+                random.nextBoolean() ? Optional.of(0.5 + 3 * random.nextDouble()) : Optional.empty());
+        return build.with(build.parts().and(fan).and(sink))
+                .with(build.casing().withShell(vented))
+                .with(new Placement(fan.id(), shell.id(), new Vec(fanX, 60, 5), Orientation.AS_DRAWN, Set.of()))
+                .with(new Placement(sink.id(), shell.id(), new Vec(sinkX, 60, 5), Orientation.AS_DRAWN, Set.of()))
+                .with(build.cooling().withBridges(List.of(pipe)));
     }
 
     private static <R> R doubtful(R record) {

@@ -3,12 +3,10 @@ package boldsatchel.edit;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
-import boldsatchel.geometry.Facing;
 import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.HeatBridge;
 import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
@@ -40,9 +38,9 @@ public final class CoolEdits {
     /** Share of a wall that a sheet can well cover. */
     private static final double SHEET_SHARE = 0.5;
     /** A flat pipe of copper with its two joints, K/W. */
-    private static final double PIPE_KW = 0.8;
+    static final double PIPE_KW = 0.8;
     /** A flat pipe of 6 mm carries about that lying, W. */
-    private static final double PIPE_MOST_W = 25;
+    static final double PIPE_MOST_W = 25;
     /** What its foot meets a wall with, mm². */
     private static final double PIPE_FOOT_MM2 = 1500;
 
@@ -278,15 +276,6 @@ public final class CoolEdits {
         });
     }
 
-    /** The same beside one to another part. */
-    public static Edit twice(Part part, String to) {
-        return new Edit("lay a second pipe beside that of " + part.name(), b -> {
-            List<HeatBridge> bridges = new ArrayList<>(b.cooling().bridges());
-            bridges.replaceAll(p -> p.part().equals(part.id()) && p.to().equals(to) ? p.twice() : p);
-            return b.with(b.cooling().withBridges(bridges));
-        });
-    }
-
     /** Between a part and a wall, mm. */
     public static double gapMm(Placed part, Face wall) {
         return Math.abs(part.shell().cavity().end(wall) - part.bounds().end(wall));
@@ -310,7 +299,8 @@ public final class CoolEdits {
         return padKW(part.bounds().area(wall), gapMm);
     }
 
-    private static double padKW(double areaMm2, double gapMm) {
+    /** A pad of an area between what is so far apart. */
+    static double padKW(double areaMm2, double gapMm) {
         return (padMm(gapMm) * 1e-3 / PAD_WMK + CONTACT) / (Math.max(1, areaMm2) * 1e-6);
     }
 
@@ -350,40 +340,6 @@ public final class CoolEdits {
                                 Optional.of(PIPE_FOOT_MM2),
                                 Optional.of(PIPE_MOST_W))))
                 : Optional.empty();
-    }
-
-    /**
-     * Leads heat from a part to another: by a pad where both lie close before one another, else by a heat pipe, however far. Nothing where it is led there
-     * already, or where they lie in different trays.
-     */
-    public static Optional<Edit> bridge(Build build, Placed part, Placed to) {
-        boolean led = build.cooling().bridges().stream()
-                .anyMatch(b -> joins(b, part.id(), to.id()) || joins(b, to.id(), part.id()));
-        if (led
-                || part.id().equals(to.id())
-                || !part.shell().id().equals(to.shell().id())) {
-            return Optional.empty();
-        }
-        HeatBridge bridge = Facing.of(part.bounds(), to.bounds())
-                .filter(facing -> facing.gapMm() <= PAD_MOST_MM)
-                .map(facing -> new HeatBridge(
-                        part.id(),
-                        to.id(),
-                        Figure.guess(padKW(facing.sharedMm2(), facing.gapMm())),
-                        "pad",
-                        Optional.empty()))
-                .orElseGet(() -> new HeatBridge(
-                        part.id(), to.id(), Figure.guess(PIPE_KW), "heat pipe", Optional.of(PIPE_MOST_W)));
-        return Optional.of(new Edit(
-                "lead the heat of " + part.part().name() + " to " + to.part().name(), b -> {
-                    List<HeatBridge> bridges = new ArrayList<>(b.cooling().bridges());
-                    bridges.add(bridge);
-                    return b.with(b.cooling().withBridges(bridges));
-                }));
-    }
-
-    private static boolean joins(HeatBridge bridge, String part, String to) {
-        return bridge.part().equals(part) && bridge.to().equals(to);
     }
 
     private static boolean isFree(Build build, Placed part, Face wall) {

@@ -73,6 +73,7 @@ final class HeatModel {
     /** Least share of a wall that is left beside the places where parts warm it. */
     private static final double LEAST_REST = 0.05;
 
+    private static final double LITRE = 1e-3;
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
 
@@ -94,6 +95,19 @@ final class HeatModel {
                 middle = Math.max(0, way.middleK(t[way.from()], t[way.to()]));
             }
             return t[node] + middle;
+        }
+    }
+
+    /** Fins of a part, the air through them, and the ways of their heat. */
+    private record Finned(String part, Openings.Through air, List<Link.Finned> links) {
+        HeatResult.FinsAt at(double[] t) {
+            return new HeatResult.FinsAt(
+                    part,
+                    air.m3s() / LITRE,
+                    air.vent().isPresent() && air.out(),
+                    links.stream()
+                            .mapToDouble(l -> l.watts(t[l.from()], t[l.to()]))
+                            .sum());
         }
     }
 
@@ -119,6 +133,9 @@ final class HeatModel {
         private final Map<Face, Wall> walls = new EnumMap<>(Face.class);
         /** By which its air leaves. */
         Optional<Link> vented = Optional.empty();
+
+        /** Fins in it, and what goes through them. */
+        private final List<Finned> finned = new ArrayList<>();
 
         /** What fans drive through it. */
         private Optional<Openings.Driven> driven = Optional.empty();
@@ -169,6 +186,11 @@ final class HeatModel {
         /** Those that drive a vent. */
         List<HeatResult.FanAt> fans() {
             return openings.fans();
+        }
+
+        /** Fins in it. */
+        List<HeatResult.FinsAt> fins(double[] t) {
+            return finned.stream().map(f -> f.at(t)).toList();
         }
 
         /** Share of what comes in that has just gone out. */
@@ -582,10 +604,16 @@ final class HeatModel {
             network.link(rest);
             blown(room, placed, fins.get(), in, g -> inward.apply(fresh * g));
             blown(room, placed, fins.get(), rest, g -> outward.apply((1 - fresh) * g));
-        } else if (forced > 0 || upright) {
+            room.finned.add(new Finned(placed.id(), air, List.of(in, rest)));
+        } else {
             Link.Finned link = outward.apply(forced);
-            network.carries(link, 0, fresh);
+            if (fresh > 0) {
+                network.carries(link, 0, fresh);
+            } else {
+                network.link(link);
+            }
             blown(room, placed, fins.get(), link, outward);
+            room.finned.add(new Finned(placed.id(), air, List.of(link)));
         }
         return true;
     }

@@ -160,6 +160,16 @@ public record HeatResult(
     public record FanAt(String part, int vent, double apartMm) {}
 
     /**
+     * Fins.
+     *
+     * @param part id of what has them
+     * @param flowLs of air that is driven through them
+     * @param out whether it leaves by a vent at once
+     * @param watts that they give off between them, at the mean
+     */
+    public record FinsAt(String part, double flowLs, boolean out, double watts) {}
+
+    /**
      * Something with a temperature.
      *
      * @param kind part or wall
@@ -209,7 +219,8 @@ public record HeatResult(
      * @param again share of what comes in that has just gone out, an estimate
      * @param insideLs what fans move that goes round inside
      * @param fans those that drive a vent
-     * @param ventW heat that leaves with it
+     * @param fins what goes through fins of parts
+     * @param ventW heat of this air that leaves with it
      * @param wallMeanC outside walls, mean by area
      * @param fan whether a fan drives it
      * @param sealed whether it has no vents
@@ -222,6 +233,7 @@ public record HeatResult(
             double again,
             double insideLs,
             List<FanAt> fans,
+            List<FinsAt> fins,
             double ventW,
             double wallMeanC,
             boolean fan,

@@ -292,6 +292,7 @@ final class UseHeat {
                     room.again(),
                     room.insideM3s() / LITRE,
                     room.fans(),
+                    room.fins(meanC),
                     vent,
                     wallMean(room, meanC),
                     room.fanFlowM3s() > 0,

@@ -18,7 +18,7 @@ import boldsatchel.verdict.Severity;
 import java.util.List;
 
 /** Finds what is wrong with how a machine is cooled, beside what gets too warm: noise, dew, boards on the floor, air that
- * goes round, cells that are warmed by what is beside them, pipes that run dry. */
+ * goes round, cells that are warmed by what is beside them, pipes that run dry, fins in air that stands. */
 final class CoolRules {
 
     /** A board warmer than this has an underside that counts, W. */
@@ -53,6 +53,7 @@ final class CoolRules {
         });
         besideCells(sheet, build, heat);
         pipes(sheet, heat);
+        heat.shells().forEach(air -> air.fins().forEach(fins -> still(sheet, build, heat, fins)));
         waits(sheet, build, heat);
         return sheet.findings();
     }
@@ -190,6 +191,19 @@ final class CoolRules {
                         Severity.WATCH,
                         w.fans(),
                         numbers("marginK", margin, "runningK", w.runningK().get(), "byTurns", w.byTurns() ? 1 : 0)));
+    }
+
+    /** Fins that heat is led to and no fan drives air through. */
+    private static void still(Sheet sheet, Build build, HeatResult heat, HeatResult.FinsAt fins) {
+        build.cooling().bridges().stream()
+                .filter(b -> b.to().equals(fins.part()) && fins.flowLs() <= 0)
+                .filter(b -> heat.part(b.part()).map(HeatResult.Spot::heatW).orElse(0.0) >= WARM_W)
+                .findFirst()
+                .ifPresent(b -> sheet.add(
+                        "heat.fins-still",
+                        Severity.WATCH,
+                        List.of(fins.part(), b.part()),
+                        numbers("watts", fins.watts())));
     }
 
     /** Heat pipes of which more is asked than they carry. */

@@ -6,6 +6,7 @@ import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.CoolEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.edit.FinEdits;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
@@ -67,6 +68,10 @@ record CoolTelling(Build build) implements Telling {
             case "heat.pipe-dry" ->
                 "The heat pipe of " + name(build, f.first()) + " is dry: as it lies it carries "
                         + Units.format(f.number("mostW"), 1, "W") + " at most, and more is asked of it.";
+            case "heat.fins-still" ->
+                "The heat of " + name(build, f.subjects().get(1)) + " is led to " + name(build, f.first())
+                        + ", but no fan drives air through its fins: between them it gives off "
+                        + Units.format(f.number("watts"), 1, "W") + ".";
             default -> throw Telling.unknown(f);
         };
     }
@@ -111,12 +116,13 @@ record CoolTelling(Build build) implements Telling {
                         Remedy.by("Let " + fan.name() + " run all the time", CoolEdits.always(fan)),
                         Remedy.advice("Let it start at a lower temperature"));
             }
+            case "heat.fins-still" -> blown(f);
             case "heat.pipe-dry" ->
                 List.of(
                         Remedy.by(
                                 "Lay a second pipe beside it",
                                 f.subjects().size() > 1
-                                        ? CoolEdits.twice(
+                                        ? FinEdits.twice(
                                                 build.part(f.first()).orElseThrow(),
                                                 f.subjects().get(1))
                                         : CoolEdits.twice(build.part(f.first()).orElseThrow(), Face.ALL.get((int)
@@ -182,6 +188,21 @@ record CoolTelling(Build build) implements Telling {
                         ? "Put it to the " + wall.words() + " wall, with a vent before it"
                         : "Cut a vent before it into the " + wall.words() + " wall"),
                 CoolEdits.ventBefore(fan, wall, loose)));
+    }
+
+    /** To a fan of its tray, where there is room at it. */
+    private List<Remedy> blown(Noted f) {
+        Placed fins = placed(f.first());
+        List<Remedy> remedies = new ArrayList<>();
+        for (Placed fan : Placed.in(fins.shell(), Placed.all(build))) {
+            FinEdits.toFan(build, fins, fan)
+                    .ifPresent(edit -> remedies.add(
+                            Remedy.by("Put it tight to " + fan.part().name(), edit)));
+        }
+        remedies.add(
+                Remedy.advice(
+                        "Put it tight between a fan and its vent, or before the side at which the fan draws, with its fins along the air"));
+        return remedies;
     }
 
     /** It blows at the wall of the vent next to it, as far as anybody knows. */

@@ -4,8 +4,10 @@ import static boldsatchel.judge.Words.n;
 import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
+import boldsatchel.edit.FinEdits;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
+import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.heat.HeatEngine;
 import boldsatchel.heat.HeatResult;
@@ -142,6 +144,7 @@ public final class HeatJudge implements Judge<HeatResult> {
                                     ? ", sealed"
                                     : ", " + n(air.flowLs()) + " L/s carry " + n(air.ventW()) + " W"),
                     celsius(air.airC())));
+            air.fins().forEach(f -> steps.add(fins(build, f)));
         }
         heat.spots().stream()
                 .filter(s -> Double.isFinite(s.limitC()))
@@ -154,6 +157,16 @@ public final class HeatJudge implements Judge<HeatResult> {
                                 + (s.celsius() - s.meanC() > 0.05 ? ", mean " + celsius(s.meanC()) : ""),
                         Units.format(s.marginK(), 1, "K"))));
         return steps;
+    }
+
+    private static Working.Step fins(Build build, HeatResult.FinsAt fins) {
+        return new Working.Step(
+                "Fins of " + build.part(fins.part()).map(Part::name).orElse(fins.part()),
+                "heat of the fins = what air takes up between them",
+                fins.flowLs() > 0
+                        ? n(fins.flowLs()) + " L/s are driven through" + (fins.out() ? ", and leave at once" : "")
+                        : "no fan drives air through",
+                n(fins.watts()) + " W");
     }
 
     private static Working.Step fan(Part fan, boolean byTurns) {
@@ -331,6 +344,18 @@ public final class HeatJudge implements Judge<HeatResult> {
             };
         }
 
+        /** Fins in its tray that nothing leads its heat to yet. */
+        private List<Remedy> toFins(String hot) {
+            return Placed.of(build, hot).stream()
+                    .flatMap(part -> Placed.in(part.shell(), Placed.all(build)).stream()
+                            .filter(p -> FinEdits.hasFins(p.part()))
+                            .flatMap(fins -> FinEdits.bridge(build, part, fins)
+                                    .map(edit -> Remedy.by(
+                                            "Lead its heat to " + fins.part().name(), edit))
+                                    .stream()))
+                    .toList();
+        }
+
         private boolean slowsDown(HeatResult.Spot spot) {
             return spot.kind() == HeatResult.Kind.PART
                     && build.part(spot.subject())
@@ -390,6 +415,9 @@ public final class HeatJudge implements Judge<HeatResult> {
                         .ifPresent(v -> remedies.set(
                                 words.indexOf(TWO_VENTS),
                                 Remedy.by("Open it with two vents, " + v.words() + ", if the brief allows", v.edit())));
+            }
+            if (f.code().equals("heat.part")) {
+                remedies.addAll(0, toFins(f.first()));
             }
             return remedies;
         }

@@ -4,6 +4,7 @@ import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.CoolEdits;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
+import boldsatchel.edit.FinEdits;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
@@ -75,8 +76,8 @@ public final class Reliefs {
         Reliefs reliefs = new Reliefs(now, shelf, stop);
         // Where ways are listed: a new way is one method and one line here.
         List<Consumer<Shell>> inTray = List.of(reliefs::twoVents, reliefs::largerVents, reliefs::fans, reliefs::metal);
-        List<Consumer<Placed>> atPart =
-                List.of(reliefs::pads, reliefs::sheets, reliefs::pipes, reliefs::lessPower, reliefs::swaps);
+        List<Consumer<Placed>> atPart = List.of(
+                reliefs::pads, reliefs::sheets, reliefs::pipes, reliefs::fins, reliefs::lessPower, reliefs::swaps);
         for (Shell tray : reliefs.build.casing().shells()) {
             inTray.forEach(way -> way.accept(tray));
         }
@@ -295,6 +296,8 @@ public final class Reliefs {
         }
     }
 
+    private static final String KEPT_FREE = "its way has to be kept free";
+
     /** A heat pipe to the upright wall where it does most. */
     private void pipes(Placed hot) {
         keep(best(Airing.UPRIGHT.stream()
@@ -303,9 +306,36 @@ public final class Reliefs {
                                 "Lead the heat of " + hot.part().name() + " to the " + wall.words()
                                         + " wall by a heat pipe",
                                 edit,
-                                "its way has to be kept free"))
+                                KEPT_FREE))
                         .stream())
                 .toList()));
+    }
+
+    /** A heat pipe to fins: those of its tray, or some of the shelf at a fan there. */
+    private void fins(Placed hot) {
+        List<Way> ways = new ArrayList<>();
+        for (Placed there : Placed.in(hot.shell(), fit.placed())) {
+            if (FinEdits.hasFins(there.part())) {
+                FinEdits.bridge(build, hot, there)
+                        .ifPresent(edit -> ways.add(new Way(
+                                "Lead the heat of " + hot.part().name() + " to "
+                                        + there.part().name(),
+                                edit,
+                                KEPT_FREE)));
+            }
+            for (Part fins : shelf) {
+                if (FinEdits.hasFins(fins) && isFan(there.part())) {
+                    FinEdits.fins(build, fins, there, hot)
+                            .ifPresent(edit -> ways.add(new Way(
+                                    "Lead the heat of " + hot.part().name() + " by a heat pipe to "
+                                            + fins.name() + ", tight to "
+                                            + there.part().name(),
+                                    edit,
+                                    KEPT_FREE)));
+                }
+            }
+        }
+        keep(best(ways));
     }
 
     /** A lower limit of what it draws when it works, such that all is as far from its limits as the brief wants. */

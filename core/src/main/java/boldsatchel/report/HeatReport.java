@@ -135,6 +135,14 @@ final class HeatReport {
             number(at, "drawnAgain", air.again());
             number(at, "insideLs", air.insideLs());
             number(at, "carriedW", air.ventW());
+            ArrayNode fins = at.putArray("fins");
+            for (HeatResult.FinsAt f : air.fins()) {
+                ObjectNode each = fins.addObject();
+                each.put("part", f.part());
+                number(each, "flowLs", f.flowLs());
+                each.put("leaves", f.out());
+                number(each, "watts", f.watts());
+            }
         }
     }
 }
