@@ -15,7 +15,7 @@ import java.util.List;
 
 /**
  * What is drawn on the sides of a part so that it looks like what it is: the picture of a screen, the keys of a keyboard, the cells of a
- * pack, the rotor of a fan, sockets, holes and buttons. All of it in the part's frame and from its own figures, so that every view shows the
+ * pack, the rotor of a fan, the fins of a heat sink, sockets, holes and buttons. All of it in the part's frame and from its own figures, so that every view shows the
  * same.
  */
 final class Decals {
@@ -39,6 +39,8 @@ final class Decals {
     private static final double LEAST_KEY_MM = 9;
     private static final double CELL_SHARE = 18.0 / 65;
     private static final double SOCKET_DEEP_MM = 2;
+    /** More edges of fins than this run into one another. */
+    private static final int MOST_FINS = 24;
 
     private final Body body;
     private final Box bounds;
@@ -58,6 +60,7 @@ final class Decals {
         part.facet(Facet.ShowsPicture.class).ifPresent(p -> picture(p.picture()));
         part.facet(Facet.Cells.class).ifPresent(c -> cells(c.series() * c.parallel()));
         part.facet(Facet.MovesAir.class).ifPresent(m -> rotor());
+        part.facet(Facet.Fins.class).ifPresent(this::fins);
         part.facet(Facet.Sounds.class).ifPresent(s -> cones());
         if (part.facet(Facet.Radiates.class).isPresent()) {
             aerial();
@@ -298,6 +301,28 @@ final class Decals {
         }
         add(face, ring(middle, radius * 0.35, axis), true, Ink.AIR, 1);
         add(face, ring(middle, radius * 0.35, axis), false, Ink.INK, 1);
+    }
+
+    /** The edges of fins from above and where air goes in, as many as there are up to a bound. */
+    private void fins(Facet.Fins fins) {
+        int along = fins.through().axis();
+        int beside = along == 2 ? 0 : 1 - along;
+        int many = Math.min(fins.count(), MOST_FINS);
+        double wide = Math.min(fins.widthMm(), bounds.size(beside));
+        double from = bounds.centre().along(beside) - wide / 2;
+        double thick = Math.min(fins.thickMm(), wide / many / 2);
+        for (int i = 0; i < many; i++) {
+            double at = from + thick / 2 + (wide - thick) * i / Math.max(1, many - 1);
+            for (Face face : List.of(Face.TOP, fins.through())) {
+                int run = face == Face.TOP ? along : 2;
+                if (run != face.axis()) {
+                    Vec low = bounds.lowCorner()
+                            .with(face.axis(), bounds.end(face))
+                            .with(beside, at);
+                    line(face, List.of(low, low.with(run, bounds.high(run))), Ink.SOFT);
+                }
+            }
+        }
     }
 
     /** One cone, or two where it is much longer than wide. */

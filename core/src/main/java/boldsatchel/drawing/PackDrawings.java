@@ -335,6 +335,12 @@ public final class PackDrawings {
                 vents();
                 if (look.heat().isEmpty()) {
                     measures();
+                } else {
+                    new HeatLeads(s, across(), up(), letter)
+                            .draw(
+                                    build,
+                                    fit.placed(),
+                                    p -> posed(p.shell().id()).filter(Pose::isSquare));
                 }
                 overall();
             } else {

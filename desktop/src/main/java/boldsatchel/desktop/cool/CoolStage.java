@@ -15,14 +15,18 @@ import boldsatchel.drawing.Room;
 import boldsatchel.drawing.WaysDrawing;
 import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.CoolEdits;
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.FinEdits;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Pose;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.heat.HeatRun;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Part;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
+import boldsatchel.plan.Reliefs;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Severity;
@@ -31,6 +35,8 @@ import boldsatchel.verdict.Verdict;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Predicate;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -148,6 +154,16 @@ public final class CoolStage implements WorkStage {
         commands.add(
                 "Cool: let the selected fan blow the other way",
                 () -> selected().flatMap(CoolEdits::otherWay).ifPresent(desk.session()::does));
+        commands.add(
+                "Cool: lead the heat of the selected part to fins in its tray",
+                () -> first(
+                        FinEdits::hasFins,
+                        (part, fins) -> FinEdits.bridge(desk.session().build(), part, fins)));
+        commands.add(
+                "Cool: put the selected fins to a fan in their tray",
+                () -> first(
+                        Reliefs::isFan,
+                        (fins, fan) -> FinEdits.toFan(desk.session().build(), fins, fan)));
         for (Face wall : Face.ALL) {
             for (boolean high : wall.axis() == Face.TOP.axis() ? new boolean[] {false} : new boolean[] {false, true}) {
                 String where = wall.axis() == Face.TOP.axis() ? "into the " : (high ? "high" : "low") + " in the ";
@@ -159,6 +175,18 @@ public final class CoolStage implements WorkStage {
                     "Cool: put a pad between the selected part and the " + wall.words() + " wall",
                     () -> putIn.pad(wall).ifPresent(desk.session()::does));
         }
+    }
+
+    /** Does what can be done with the selected part and the first other one of its tray that it can be done with. */
+    private void first(Predicate<Part> other, BiFunction<Placed, Placed, Optional<Edit>> edit) {
+        selected()
+                .flatMap(part -> Placed.in(
+                                part.shell(), Placed.all(desk.session().build()))
+                        .stream()
+                        .filter(p -> other.test(p.part()))
+                        .flatMap(p -> edit.apply(part, p).stream())
+                        .findFirst())
+                .ifPresent(desk.session()::does);
     }
 
     /** The selected part where it lies. */

@@ -7,6 +7,7 @@ import boldsatchel.desktop.desk.Desk;
 import boldsatchel.drawing.PackView;
 import boldsatchel.edit.CoolEdits;
 import boldsatchel.edit.Edit;
+import boldsatchel.edit.FinEdits;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
@@ -80,7 +81,7 @@ final class PutIn extends HBox {
                         tool(
                                 "put-pipe",
                                 "Heat pipe",
-                                "onto a wall, from the selected part or the hottest",
+                                "onto a wall or onto fins, from the selected part or the hottest",
                                 this::pipe));
     }
 
@@ -211,9 +212,12 @@ final class PutIn extends HBox {
                 .filter(w -> w.spot().kind() == HeatResult.Kind.PART)
                 .min(Comparator.comparingDouble(w -> w.spot().marginK()))
                 .map(w -> w.spot().subject());
+        Optional<Placed> fins = placed(base, subject).filter(p -> FinEdits.hasFins(p.part()));
         return placed(base, Optional.of(desk.session().selection().get()))
                 .or(() -> placed(base, hottest))
                 .filter(p -> p.shell().id().equals(shell.id()))
-                .flatMap(p -> CoolEdits.pipe(base.build(), p, wall(shell, at)));
+                .flatMap(p -> fins.filter(f -> !f.id().equals(p.id()))
+                        .map(f -> FinEdits.bridge(base.build(), p, f))
+                        .orElseGet(() -> CoolEdits.pipe(base.build(), p, wall(shell, at))));
     }
 }
