@@ -2,12 +2,17 @@ package boldsatchel.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.edit.Edits;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
+import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Verdict;
 import java.util.List;
 import javafx.geometry.Bounds;
@@ -111,6 +116,40 @@ public class CoolStageTest extends WindowHarness {
         press("#remove-way-0");
         assertThat(build().cooling()).isEqualTo(before.cooling());
         assertThat(boardC()).isGreaterThan(less + 2);
+    }
+
+    /** A heat pipe pulled onto fins leads there; it is changed and taken out like one to a wall, and laid without a mouse. */
+    @Test
+    public void aHeatPipeIsPulledOntoFins() throws Exception {
+        show("cave-survey");
+        open("cool");
+        Part fins = Library.shipped().part("fins-40").orElseThrow();
+        onFx(() -> {
+            session().does(Edits.addPart(fins));
+            Shell slab = build().shell("slab").orElseThrow();
+            session().does(Edits.place(fins, slab));
+            session().does(Edits.move(fins, new Vec(185, 60, slab.cavity().dz() - 9)));
+            return null;
+        });
+        settle();
+        double alone = boardC();
+        select("board");
+        pull("#put-pipe", 204, 77);
+        assertThat(build().cooling().heatPaths()).isEmpty();
+        assertThat(build().cooling().bridges()).singleElement().satisfies(pipe -> {
+            assertThat(pipe.part()).isEqualTo("board");
+            assertThat(pipe.to()).isEqualTo("fins-40");
+        });
+        assertThat(boardC()).isLessThan(alone - 1);
+        write("#bridge-0-mostW", "12 W");
+        assertThat(build().cooling().bridges())
+                .first()
+                .satisfies(pipe -> assertThat(pipe.mostW()).contains(12.0));
+        press("#remove-bridge-0");
+        assertThat(build().cooling().bridges()).isEmpty();
+        assertThat(boardC()).isEqualTo(alone);
+        command("lead the heat of the selected part to fins");
+        assertThat(build().cooling().bridges()).hasSize(1);
     }
 
     private double boardC() {
