@@ -224,6 +224,16 @@ public final class CoolEdits {
         });
     }
 
+    /** Leads the air of a fan to its vent between walls. */
+    public static Edit duct(Part fan) {
+        return Edits.changePart(
+                "the duct of its air",
+                fan,
+                p -> p.facet(Facet.MovesAir.class)
+                        .map(m -> p.withFacet(m.withDuct()))
+                        .orElse(p));
+    }
+
     /** Lets a fan run whenever the machine does. */
     public static Edit always(Part fan) {
         return Edits.changePart(

@@ -4,6 +4,7 @@ import boldsatchel.engine.Lazy;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Brief.Surroundings.About;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
@@ -379,7 +380,7 @@ final class HeatModel {
                 shell.id(),
                 shell.name() + ", " + face.words(),
                 Optional.of(face),
-                free ? touchLimit(shell) : Double.POSITIVE_INFINITY,
+                isTouched(shell, face) ? touchLimit(shell) : Double.POSITIVE_INFINITY,
                 Optional.empty()));
     }
 
@@ -433,7 +434,13 @@ final class HeatModel {
     /** Whether a face is in the open. */
     private boolean isFree(Shell shell, Face face) {
         boolean covered = about() == About.BAG || (about() == About.STACK && face.axis() == Face.TOP.axis());
-        return !covered && !(face == Face.BOTTOM && standsOnTable(shell)) && !hidden(shell, face);
+        boolean lies = face == Face.BOTTOM && (standsOnTable(shell) || liesOnLap(shell));
+        return !covered && !lies && !hidden(shell, face);
+    }
+
+    /** Whether somebody may touch a face: what lies on a lap is touched there, though it gives off nothing. */
+    private boolean isTouched(Shell shell, Face face) {
+        return isFree(shell, face) || (face == Face.BOTTOM && liesOnLap(shell));
     }
 
     /** How much heavier the walls are than computed; 1 where nobody weighed them. */
@@ -511,15 +518,23 @@ final class HeatModel {
                 in.dz() + wall + shell.floor().value());
     }
 
-    /** Between its floor and what it stands on, mm. */
+    /** Between its floor and what it stands on, mm; feet sink into a lap. */
     private double undersideMm(Shell shell) {
+        if (liesOnLap(shell)) {
+            return 0;
+        }
         return standsOnTable(shell)
                 ? build.casing().feet().map(Casing.Feet::heightMm).orElse(0.0)
                 : Double.POSITIVE_INFINITY;
     }
 
     private boolean standsOnTable(Shell shell) {
-        return build.brief().surroundings().onTable() && !build.casing().isLid(shell);
+        Brief.Surroundings around = build.brief().surroundings();
+        return around.onTable() && !around.onLap() && !build.casing().isLid(shell);
+    }
+
+    private boolean liesOnLap(Shell shell) {
+        return build.brief().surroundings().onLap() && !build.casing().isLid(shell);
     }
 
     /**
@@ -787,7 +802,7 @@ final class HeatModel {
                 shell.name() + ", " + spot.face().words() + ", at "
                         + spot.part().part().name(),
                 Optional.of(spot.face()),
-                wall.plate().free() ? touchLimit(shell) : Double.POSITIVE_INFINITY,
+                isTouched(shell, spot.face()) ? touchLimit(shell) : Double.POSITIVE_INFINITY,
                 Optional.of(along)));
     }
 

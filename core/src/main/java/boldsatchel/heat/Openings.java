@@ -74,8 +74,9 @@ final class Openings {
      * @param vent its place
      * @param out whether it blows out of it
      * @param leakM2 free area about the way between them
+     * @param duct what a duct between them takes of the pressure, where there is one
      */
-    private record Way(int vent, boolean out, double leakM2) {}
+    private record Way(int vent, boolean out, double leakM2, Optional<AirNetwork.Orifice> duct) {}
 
     /**
      * What fans drive.
@@ -140,15 +141,17 @@ final class Openings {
     private Open open(Shell shell, int place, List<Placed> inside, double undersideMm, Predicate<Part> runs) {
         Vent vent = shell.vents().get(place);
         double freeMm2 = Math.min(openMm2(shell, vent, inside, runs), below(vent, undersideMm));
-        List<Placed> driving =
-                fans.stream().filter(f -> f.way().vent() == place).map(Fan::at).toList();
+        List<Fan> here = fans.stream().filter(f -> f.way().vent() == place).toList();
+        List<Placed> driving = here.stream().map(Fan::at).toList();
         AirNetwork.Orifice orifice =
                 new AirNetwork.Orifice(freeMm2 * MM2, vent.filterPa() / Math.max(1e-9, vent.extentMm2() * MM2));
         for (InLine fins : InLine.of(place, vent, freeMm2, inside, driving)) {
             inLine.add(fins);
             orifice = fins.left(orifice);
         }
-        return new Open(vent, orifice);
+        Optional<AirNetwork.Orifice> ducts =
+                here.stream().flatMap(f -> f.way().duct().stream()).reduce(AirNetwork.Orifice::beside);
+        return new Open(vent, ducts.map(orifice::inRow).orElse(orifice));
     }
 
     /**
@@ -181,16 +184,17 @@ final class Openings {
     private static Optional<Way> way(Shell shell, Placed fan, Facet.MovesAir moves, List<Placed> inside) {
         if (!moves.isDirected()) {
             return Vent.nearest(shell.vents(), fan.bounds())
-                    .map(v -> new Way(shell.vents().indexOf(v), true, 0));
+                    .map(v -> new Way(shell.vents().indexOf(v), true, 0, Optional.empty()));
         }
         List<Way> ways = new ArrayList<>();
-        moves.blows().ifPresent(face -> ways.addAll(ways(shell, fan, face, true, inside)));
-        moves.draws().ifPresent(face -> ways.addAll(ways(shell, fan, face, false, inside)));
+        moves.blows().ifPresent(face -> ways.addAll(ways(shell, fan, moves, face, true, inside)));
+        moves.draws().ifPresent(face -> ways.addAll(ways(shell, fan, moves, face, false, inside)));
         return ways.stream().min(Comparator.comparingDouble(Way::leakM2));
     }
 
     /** To the vents that one of its sides looks at. */
-    private static List<Way> ways(Shell shell, Placed fan, Face ofPart, boolean out, List<Placed> inside) {
+    private static List<Way> ways(
+            Shell shell, Placed fan, Facet.MovesAir moves, Face ofPart, boolean out, List<Placed> inside) {
         Face face = fan.placement().orientation().turn(ofPart);
         int u = (face.axis() + 1) % 3;
         int v = (face.axis() + 2) % 3;
@@ -208,8 +212,21 @@ final class Openings {
                 double leak = between(inside, vent, box)
                         .map(fins -> InLine.pastMm2(box, fins.bounds(), face.axis()))
                         .orElse(around * (1 - Math.min(1, met) * jet));
-                ways.add(new Way(i, out, leak * MM2));
+                ways.add(
+                        moves.ducted()
+                                ? new Way(i, out, 0, Optional.of(Duct.straight(gap, box.size(u), box.size(v))))
+                                : new Way(i, out, leak * MM2, Optional.empty()));
             }
+        }
+        if (ways.isEmpty() && moves.ducted()) {
+            Vent.nearest(shell.vents(), box)
+                    .map(vent -> new Way(
+                            shell.vents().indexOf(vent),
+                            out,
+                            0,
+                            Optional.of(Duct.bent(
+                                    vent.box().centre().minus(box.centre()).length(), box.size(u), box.size(v)))))
+                    .ifPresent(ways::add);
         }
         return ways;
     }

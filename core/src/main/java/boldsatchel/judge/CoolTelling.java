@@ -183,11 +183,13 @@ record CoolTelling(Build build) implements Telling {
         Face ofPart = moves(f).blows().or(moves(f)::draws).orElseThrow();
         Face wall = fan.placement().orientation().turn(ofPart);
         boolean loose = fan.part().family() == Family.COOLING;
-        return List.of(Remedy.by(
-                (loose
-                        ? "Put it to the " + wall.words() + " wall, with a vent before it"
-                        : "Cut a vent before it into the " + wall.words() + " wall"),
-                CoolEdits.ventBefore(fan, wall, loose)));
+        return List.of(
+                Remedy.by(
+                        (loose
+                                ? "Put it to the " + wall.words() + " wall, with a vent before it"
+                                : "Cut a vent before it into the " + wall.words() + " wall"),
+                        CoolEdits.ventBefore(fan, wall, loose)),
+                Remedy.by("Lead its air to a vent by a duct", CoolEdits.duct(fan.part())));
     }
 
     /** To a fan of its tray, where there is room at it. */

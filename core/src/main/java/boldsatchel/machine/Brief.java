@@ -294,6 +294,8 @@ public record Brief(
             FREE("nothing"),
             /** Others like it below and above, or padding. */
             STACK("a stack: covered above and below"),
+            /** Thighs and cloth below it, over the vents in its floor too. */
+            LAP("a lap: covered below"),
             /** Cloth or foam on all sides, over vents too. */
             BAG("a bag or sleeve");
 
@@ -311,7 +313,12 @@ public record Brief(
 
         /** Whether skin stays on it for minutes. */
         public boolean touchesSkin() {
-            return inHands || worn;
+            return inHands || worn || onLap();
+        }
+
+        /** Whether it lies on a lap, whatever else it may stand on. */
+        public boolean onLap() {
+            return about == About.LAP;
         }
 
         /** Out of the sun, and not worn. */

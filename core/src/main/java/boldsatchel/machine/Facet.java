@@ -671,6 +671,7 @@ public sealed interface Facet {
      * @param startsC how warm the board it belongs to, or of the machine the one that draws most, is when it starts, °C; absent where it runs
      *     whenever the machine does
      * @param stopsC below which it stops again, °C
+     * @param ducted whether walls lead its air to a vent: that straight before it, or the next one round a corner
      */
     @Label("Moves air")
     record MovesAir(
@@ -691,7 +692,9 @@ public sealed interface Facet {
             Optional<Double> startsC,
 
             @Label(value = "stops again below", in = Quantity.TEMPERATURE)
-            Optional<Double> stopsC)
+            Optional<Double> stopsC,
+
+            @Label("a duct leads to its vent") boolean ducted)
             implements Facet {
 
         /** Where nobody said how far it cools before a fan stops again, K. */
@@ -735,17 +738,26 @@ public sealed interface Facet {
                 Optional<Face> draws,
                 Optional<Face> blows,
                 List<Point> between) {
-            this(freeLs, shutOffPa, noiseDb, draws, blows, between, Optional.empty(), Optional.empty());
+            this(freeLs, shutOffPa, noiseDb, draws, blows, between, Optional.empty(), Optional.empty(), false);
         }
 
         /** The same started and stopped by the temperature of a board. */
         public MovesAir switched(double onC, double offC) {
-            return new MovesAir(freeLs, shutOffPa, noiseDb, draws, blows, between, Optional.of(onC), Optional.of(offC));
+            return started(Optional.of(onC), Optional.of(offC));
         }
 
         /** The same running whenever the machine does. */
         public MovesAir always() {
-            return new MovesAir(freeLs, shutOffPa, noiseDb, draws, blows, between);
+            return started(Optional.empty(), Optional.empty());
+        }
+
+        private MovesAir started(Optional<Double> onC, Optional<Double> offC) {
+            return new MovesAir(freeLs, shutOffPa, noiseDb, draws, blows, between, onC, offC, ducted);
+        }
+
+        /** The same with a duct to its vent. */
+        public MovesAir withDuct() {
+            return new MovesAir(freeLs, shutOffPa, noiseDb, draws, blows, between, startsC, stopsC, true);
         }
 
         /** Below which a fan that starts at a temperature stops again, °C; at least a kelvin lower. */

@@ -86,6 +86,28 @@ public class HeatReferenceTest {
         assertThat(stack).isGreaterThan(heat(sealed, 8).shells().getFirst().airC() + 10);
     }
 
+    /** On a lap the floor gives off nothing, as on a table, but is touched; vents in it are shut. */
+    @Test
+    public void aLapCoversTheFloorAndFeelsIt() {
+        Vent low = new Vent("low", Face.BOTTOM, new Box(20, 20, 0, 40, 40, 0), 1);
+        Vent high = new Vent("high", Face.TOP, new Box(120, 20, 31, 40, 40, 0), 1);
+        Shell vented = outside(2, Material.PLASTIC, low, high);
+        HeatResult free = heat(About.FREE, vented, 15);
+        HeatResult lap = heat(About.LAP, vented, 15);
+        assertThat(free.shells().getFirst().flowLs()).isPositive();
+        assertThat(lap.shells().getFirst().flowLs()).isZero();
+        HeatResult.Spot floor = floor(lap);
+        assertThat(floor.limitC()).isEqualTo(48);
+        assertThat(floor.celsius()).isGreaterThan(floor(free).celsius() + 3);
+    }
+
+    private static HeatResult.Spot floor(HeatResult heat) {
+        return heat.spots().stream()
+                .filter(s -> s.wall().filter(Face.BOTTOM::equals).isPresent())
+                .findFirst()
+                .orElseThrow();
+    }
+
     private static Vent vent(String name, double z, double areaMm2) {
         return new Vent(name, Face.LEFT, new Box(0, 10, z, 0, areaMm2 / 2, 2), 1);
     }
