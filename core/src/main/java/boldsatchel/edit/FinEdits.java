@@ -98,6 +98,16 @@ public final class FinEdits {
                 "take out what leads heat from " + part.name(), b -> replaced(b, part, which, bridge -> List.of()));
     }
 
+    /** The same of those to one other part. */
+    public static Edit withoutBridge(Part part, String to) {
+        return new Edit(
+                "take out what leads heat from " + part.name(),
+                b -> b.with(b.cooling()
+                        .withBridges(b.cooling().bridges().stream()
+                                .filter(bridge -> !joins(bridge, part.id(), to))
+                                .toList())));
+    }
+
     private static Build replaced(Build build, Part part, int which, Function<HeatBridge, List<HeatBridge>> with) {
         List<HeatBridge> bridges = new ArrayList<>();
         int own = 0;

@@ -831,16 +831,19 @@ final class HeatModel {
         }
     }
 
-    /** Between two parts that both lie somewhere. */
+    /** Between two parts of one tray. */
     private void bridge(HeatBridge bridge) {
+        if (!bridge.isWithin(build.layout()) || bridge.part().equals(bridge.to())) {
+            return;
+        }
+        Placed part = Placed.of(build, bridge.part()).orElseThrow();
+        Placed to = Placed.of(build, bridge.to()).orElseThrow();
         Integer from = nodes.get(bridge.part());
-        Integer to = nodes.get(bridge.to());
-        Optional<Placed> part = Placed.of(build, bridge.part());
-        Optional<Placed> other = Placed.of(build, bridge.to());
-        if (from != null && to != null && !from.equals(to) && part.isPresent() && other.isPresent()) {
-            double most = HeatPipes.mostW(
-                    bridge, part.get(), other.get(), build.brief().surroundings());
-            pipe(bridge.input(), from, to, most, pipe -> new Piped(bridge.part(), HeatPlace.part(bridge.to()), pipe));
+        Integer arrives = nodes.get(bridge.to());
+        if (from != null && arrives != null) {
+            double most = HeatPipes.mostW(bridge, part, to, build.brief().surroundings());
+            HeatPlace there = HeatPlace.part(bridge.to());
+            pipe(bridge.input(), from, arrives, most, pipe -> new Piped(bridge.part(), there, pipe));
         }
     }
 

@@ -26,11 +26,10 @@ public final class HeatPipes {
         return lifted(path.mostW(), around.touchesSkin() || path.wall() == Face.BOTTOM ? away : 0);
     }
 
-    /** The same of one to another part. What lies in different trays, or in a lid, may stand any way up to one another. */
+    /** The same of one to another part. */
     static double mostW(HeatBridge bridge, Placed part, Placed to, Brief.Surroundings around) {
         Vec away = part.bounds().centre().minus(to.bounds().centre());
-        boolean stands = part.shell().id().equals(to.shell().id()) && !around.touchesSkin();
-        return lifted(bridge.mostW(), stands ? Math.max(0, away.z()) : away.length());
+        return lifted(bridge.mostW(), around.touchesSkin() ? away.length() : Math.max(0, away.z()));
     }
 
     private static double lifted(Optional<Double> lyingW, double upMm) {

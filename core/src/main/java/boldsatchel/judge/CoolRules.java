@@ -53,6 +53,7 @@ final class CoolRules {
         });
         besideCells(sheet, build, heat);
         pipes(sheet, heat);
+        apart(sheet, build);
         heat.shells().forEach(air -> air.fins().forEach(fins -> still(sheet, build, heat, fins)));
         waits(sheet, build, heat);
         return sheet.findings();
@@ -191,6 +192,13 @@ final class CoolRules {
                         Severity.WATCH,
                         w.fans(),
                         numbers("marginK", margin, "runningK", w.runningK().get(), "byTurns", w.byTurns() ? 1 : 0)));
+    }
+
+    /** Pads and pipes that lead to a part in another tray, or nowhere. */
+    private static void apart(Sheet sheet, Build build) {
+        build.cooling().bridges().stream()
+                .filter(b -> !b.isWithin(build.layout()))
+                .forEach(b -> sheet.add("heat.bridge-apart", Severity.WATCH, List.of(b.part(), b.to()), numbers()));
     }
 
     /** Fins that heat is led to and no fan drives air through. */

@@ -68,6 +68,10 @@ record CoolTelling(Build build) implements Telling {
             case "heat.pipe-dry" ->
                 "The heat pipe of " + name(build, f.first()) + " is dry: as it lies it carries "
                         + Units.format(f.number("mostW"), 1, "W") + " at most, and more is asked of it.";
+            case "heat.bridge-apart" ->
+                "The heat of " + name(build, f.first()) + " is led to "
+                        + name(build, f.subjects().get(1))
+                        + ", and both do not lie in one tray: that way is not counted.";
             case "heat.fins-still" ->
                 "The heat of " + name(build, f.subjects().get(1)) + " is led to " + name(build, f.first())
                         + ", but no fan drives air through its fins: between them it gives off "
@@ -117,6 +121,14 @@ record CoolTelling(Build build) implements Telling {
                         Remedy.advice("Let it start at a lower temperature"));
             }
             case "heat.fins-still" -> blown(f);
+            case "heat.bridge-apart" ->
+                List.of(
+                        Remedy.by(
+                                "Take out what leads it there",
+                                FinEdits.withoutBridge(
+                                        build.part(f.first()).orElseThrow(),
+                                        f.subjects().get(1))),
+                        Remedy.advice("Put both into one tray: what goes over a hinge would bend each time"));
             case "heat.pipe-dry" ->
                 List.of(
                         Remedy.by(

@@ -27,6 +27,12 @@ public record HeatBridge(
         @Label(value = "carries at most, if a pipe", in = Quantity.POWER)
         Optional<Double> mostW) {
 
+    /** Whether both of its ends lie in one tray; what goes from tray to tray bends with a hinge, or has nothing to lie in. */
+    public boolean isWithin(Layout layout) {
+        Optional<String> tray = layout.of(part).map(Placement::shell);
+        return tray.isPresent() && tray.equals(layout.of(to).map(Placement::shell));
+    }
+
     /** Its resistance as an input of a result. */
     public Input input() {
         return new Input(part, note, HeatBridge.class, "ohmsKW", ohmsKW);

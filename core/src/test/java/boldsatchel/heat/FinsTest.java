@@ -297,6 +297,17 @@ public class FinsTest {
         Findings.hold("heat.pipe-dry", machine(149.5, pipe(6)), Double.NaN, machine(149.5, pipe(40)), true);
     }
 
+    /** Over a hinge, or to fins that lie nowhere, no heat is counted. */
+    @Test
+    public void aPipeThatLeadsOutOfItsTrayIsNotCounted() {
+        Build within = machine(149.5, pipe(40));
+        Build apart = within.with(within.layout().without("fins"));
+        Findings.hold("heat.bridge-apart", apart, Double.NaN, within, true);
+        Build none = apart.with(Cooling.NONE);
+        assertThat(heat(apart).part("board").orElseThrow().celsius())
+                .isEqualTo(heat(none).part("board").orElseThrow().celsius());
+    }
+
     /** Fins before a vent cover it only where they stand across. */
     @Test
     public void airGoesThroughFinsBeforeAVent() {
