@@ -14,6 +14,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
+import boldsatchel.quantity.Units;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -37,10 +38,16 @@ public final class CoolEdits {
     public static final double SHEET_MM = 1;
     /** Share of a wall that a sheet can well cover. */
     private static final double SHEET_SHARE = 0.5;
-    /** A flat pipe of copper with its two joints, K/W. */
-    static final double PIPE_KW = 0.8;
-    /** A flat pipe of 6 mm carries about that lying, W. */
-    static final double PIPE_MOST_W = 25;
+    /** Diameters that heat pipes are sold in, before they are pressed flat, mm. */
+    public static final List<Double> PIPES_MM = List.of(4.0, 5.0, 6.0, 8.0);
+    /** The usual one. */
+    public static final double PIPE_MM = 6;
+    /** One of that, of copper with its two joints, K/W. */
+    private static final double PIPE_KW = 0.8;
+    /** It carries about that lying, W. */
+    private static final double PIPE_MOST_W = 25;
+    /** Of its diameter, walls and the middle of the wick on both sides, mm. */
+    private static final double PIPE_WALLS_MM = 1.2;
     /** What its foot meets a wall with, mm². */
     private static final double PIPE_FOOT_MM2 = 1500;
 
@@ -337,18 +344,37 @@ public final class CoolEdits {
                 : Optional.empty();
     }
 
-    /** A heat pipe to a wall, however far; nothing where the part has a way there already. */
-    public static Optional<Edit> pipe(Build build, Placed part, Face wall) {
+    /** Of a pipe and its joints, K/W: what it touches goes with its diameter. A guess. */
+    static Figure pipeKW(double pipeMm) {
+        return Figure.guess(PIPE_KW * PIPE_MM / pipeMm);
+    }
+
+    /** What a pipe carries at most, lying, W: what its wick lets through goes with the ring that it is (Faghri, Heat Pipe Science and Technology, ch. 4). A guess. */
+    static double pipeMostW(double pipeMm) {
+        return PIPE_MOST_W * (pipeMm - PIPE_WALLS_MM) / (PIPE_MM - PIPE_WALLS_MM);
+    }
+
+    /** What is written of a pipe. */
+    static String pipeWords(double pipeMm) {
+        return "heat pipe, " + Units.format(pipeMm, 0, "mm");
+    }
+
+    /**
+     * A heat pipe to a wall, however far; nothing where the part has a way there already.
+     *
+     * @param pipeMm its diameter before it was pressed flat
+     */
+    public static Optional<Edit> pipe(Build build, Placed part, Face wall, double pipeMm) {
         return isFree(build, part, wall)
                 ? Optional.of(leads(
                         part.part(),
                         new HeatPath(
                                 part.id(),
                                 wall,
-                                Figure.guess(PIPE_KW),
-                                "heat pipe",
+                                pipeKW(pipeMm),
+                                pipeWords(pipeMm),
                                 Optional.of(PIPE_FOOT_MM2),
-                                Optional.of(PIPE_MOST_W))))
+                                Optional.of(pipeMostW(pipeMm)))))
                 : Optional.empty();
     }
 

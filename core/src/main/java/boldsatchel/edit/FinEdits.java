@@ -44,8 +44,10 @@ public final class FinEdits {
     /**
      * Leads heat from a part to another: by a pad where both lie close before one another, else by a heat pipe, however far. Nothing where it is led there
      * already, or where they lie in different trays.
+     *
+     * @param pipeMm diameter of the pipe before it was pressed flat, where it is one
      */
-    public static Optional<Edit> bridge(Build build, Placed part, Placed to) {
+    public static Optional<Edit> bridge(Build build, Placed part, Placed to, double pipeMm) {
         boolean led = build.cooling().bridges().stream()
                 .anyMatch(b -> joins(b, part.id(), to.id()) || joins(b, to.id(), part.id()));
         if (led
@@ -61,14 +63,18 @@ public final class FinEdits {
                         Figure.guess(CoolEdits.padKW(facing.sharedMm2(), facing.gapMm())),
                         "pad",
                         Optional.empty()))
-                .orElseGet(() -> pipe(part.id(), to.id()));
+                .orElseGet(() -> pipe(part.id(), to.id(), pipeMm));
         return Optional.of(new Edit(
                 "lead the heat of " + part.part().name() + " to " + to.part().name(), b -> with(b, bridge)));
     }
 
-    private static HeatBridge pipe(String part, String to) {
+    private static HeatBridge pipe(String part, String to, double pipeMm) {
         return new HeatBridge(
-                part, to, Figure.guess(CoolEdits.PIPE_KW), "heat pipe", Optional.of(CoolEdits.PIPE_MOST_W));
+                part,
+                to,
+                CoolEdits.pipeKW(pipeMm),
+                CoolEdits.pipeWords(pipeMm),
+                Optional.of(CoolEdits.pipeMostW(pipeMm)));
     }
 
     private static Build with(Build build, HeatBridge bridge) {
@@ -141,7 +147,7 @@ public final class FinEdits {
                 .filter(at -> hot.shell().id().equals(fan.shell().id()))
                 .map(at -> new Edit(
                         "add " + fins.name() + " at " + fan.part().name(),
-                        b -> with(b.with(b.parts().and(own)).with(at), pipe(hot.id(), own.id()))));
+                        b -> with(b.with(b.parts().and(own)).with(at), pipe(hot.id(), own.id(), CoolEdits.PIPE_MM))));
     }
 
     /** A place tight before a side at which a fan draws or blows, such that its air goes through the fins: that where most of it does. */

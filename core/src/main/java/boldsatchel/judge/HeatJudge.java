@@ -4,6 +4,7 @@ import static boldsatchel.judge.Words.n;
 import static boldsatchel.judge.Words.name;
 import static boldsatchel.judge.Words.numbers;
 
+import boldsatchel.edit.CoolEdits;
 import boldsatchel.edit.FinEdits;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
@@ -349,7 +350,7 @@ public final class HeatJudge implements Judge<HeatResult> {
             return Placed.of(build, hot).stream()
                     .flatMap(part -> Placed.in(part.shell(), Placed.all(build)).stream()
                             .filter(p -> FinEdits.hasFins(p.part()))
-                            .flatMap(fins -> FinEdits.bridge(build, part, fins)
+                            .flatMap(fins -> FinEdits.bridge(build, part, fins, CoolEdits.PIPE_MM)
                                     .map(edit -> Remedy.by(
                                             "Lead its heat to " + fins.part().name(), edit))
                                     .stream()))

@@ -301,7 +301,7 @@ public final class Reliefs {
     /** A heat pipe to the upright wall where it does most. */
     private void pipes(Placed hot) {
         keep(best(Airing.UPRIGHT.stream()
-                .flatMap(wall -> CoolEdits.pipe(build, hot, wall)
+                .flatMap(wall -> CoolEdits.pipe(build, hot, wall, CoolEdits.PIPE_MM)
                         .map(edit -> new Way(
                                 "Lead the heat of " + hot.part().name() + " to the " + wall.words()
                                         + " wall by a heat pipe",
@@ -316,7 +316,7 @@ public final class Reliefs {
         List<Way> ways = new ArrayList<>();
         for (Placed there : Placed.in(hot.shell(), fit.placed())) {
             if (FinEdits.hasFins(there.part())) {
-                FinEdits.bridge(build, hot, there)
+                FinEdits.bridge(build, hot, there, CoolEdits.PIPE_MM)
                         .ifPresent(edit -> ways.add(new Way(
                                 "Lead the heat of " + hot.part().name() + " to "
                                         + there.part().name(),

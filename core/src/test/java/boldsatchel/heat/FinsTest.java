@@ -12,6 +12,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.Findings;
 import boldsatchel.RandomBuilds;
+import boldsatchel.edit.CoolEdits;
+import boldsatchel.edit.FinEdits;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
@@ -295,6 +297,25 @@ public class FinsTest {
     @Test
     public void aPipeToFinsThatCarriesTooMuchIsSeen() {
         Findings.hold("heat.pipe-dry", machine(149.5, pipe(6)), Double.NaN, machine(149.5, pipe(40)), true);
+    }
+
+    /** A thicker pipe carries more: of the usual one 25 W, of 8 mm by its ring of wick 25 · 6.8 / 4.8. */
+    @Test
+    public void aThickerPipeCarriesMore() {
+        Build build = machine(100, Optional.empty());
+        Placed board = Placed.of(build, "board").orElseThrow();
+        Placed fins = Placed.of(build, "fins").orElseThrow();
+        for (double mm : CoolEdits.PIPES_MM) {
+            HeatBridge pipe = FinEdits.bridge(build, board, fins, mm)
+                    .orElseThrow()
+                    .change()
+                    .apply(build)
+                    .cooling()
+                    .bridges()
+                    .getFirst();
+            assertThat(pipe.mostW().orElseThrow()).isCloseTo(25 * (mm - 1.2) / 4.8, within(EXACT));
+            assertThat(pipe.ohmsKW().value()).isCloseTo(4.8 / mm, within(EXACT));
+        }
     }
 
     /** Over a hinge, or to fins that lie nowhere, no heat is counted. */

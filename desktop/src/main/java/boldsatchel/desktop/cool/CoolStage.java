@@ -158,7 +158,7 @@ public final class CoolStage implements WorkStage {
                 "Cool: lead the heat of the selected part to fins in its tray",
                 () -> first(
                         FinEdits::hasFins,
-                        (part, fins) -> FinEdits.bridge(desk.session().build(), part, fins)));
+                        (part, fins) -> FinEdits.bridge(desk.session().build(), part, fins, CoolEdits.PIPE_MM)));
         commands.add(
                 "Cool: put the selected fins to a fan in their tray",
                 () -> first(

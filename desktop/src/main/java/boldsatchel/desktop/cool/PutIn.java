@@ -19,6 +19,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
 import boldsatchel.plan.Reliefs;
+import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import java.util.Comparator;
 import java.util.Optional;
@@ -41,6 +42,7 @@ final class PutIn extends HBox {
     private final Supplier<Optional<Shell>> tray;
     private final Function<Shell, Pose> pose;
     private final ComboBox<Part> fans = Ui.choice("fan-kind", Part::name);
+    private final ComboBox<Double> pipes = Ui.choice("pipe-kind", mm -> Units.format(mm, 0, "mm"));
     /** The build and what was found of it, before something was pulled. */
     private Optional<Evaluation> before = Optional.empty();
 
@@ -66,6 +68,10 @@ final class PutIn extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         fans.setPrefWidth(110);
         fans.setTooltip(new Tooltip("The fan that is put in"));
+        pipes.setPrefWidth(80);
+        pipes.setTooltip(new Tooltip("Diameter of the pipe, before it is pressed flat"));
+        pipes.getItems().setAll(CoolEdits.PIPES_MM);
+        pipes.setValue(CoolEdits.PIPE_MM);
         getChildren()
                 .addAll(
                         Ui.label("Pull in:", "field-name"),
@@ -82,7 +88,8 @@ final class PutIn extends HBox {
                                 "put-pipe",
                                 "Heat pipe",
                                 "onto a wall or onto fins, from the selected part or the hottest",
-                                this::pipe));
+                                this::pipe),
+                        pipes);
     }
 
     /** Offers the fans of the shelf. */
@@ -217,7 +224,7 @@ final class PutIn extends HBox {
                 .or(() -> placed(base, hottest))
                 .filter(p -> p.shell().id().equals(shell.id()))
                 .flatMap(p -> fins.filter(f -> !f.id().equals(p.id()))
-                        .map(f -> FinEdits.bridge(base.build(), p, f))
-                        .orElseGet(() -> CoolEdits.pipe(base.build(), p, wall(shell, at))));
+                        .map(f -> FinEdits.bridge(base.build(), p, f, pipes.getValue()))
+                        .orElseGet(() -> CoolEdits.pipe(base.build(), p, wall(shell, at), pipes.getValue())));
     }
 }
