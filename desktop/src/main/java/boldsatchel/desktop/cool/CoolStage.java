@@ -91,14 +91,14 @@ public final class CoolStage implements WorkStage {
         help = new HelpPane(desk);
         sealing = new SealingPane(desk);
         putIn = new PutIn(desk, view, this::tray, this::pose);
-        uses.setPrefWidth(200);
+        uses.setPrefWidth(180);
         uses.setTooltip(
                 new Tooltip("The use that is looked at: a profile, with the lid open or closed, or plugged in"));
         uses.setOnAction(e -> {
             overTime.forget();
             show();
         });
-        trays.setPrefWidth(100);
+        trays.setPrefWidth(88);
         trays.setOnAction(e -> show());
         ways.setId("heat-ways");
         facts.setId("heat-facts");
@@ -106,7 +106,7 @@ public final class CoolStage implements WorkStage {
         // What has no room in a narrow window goes into a second row.
         HBox what = new HBox(8, uses, trays);
         what.setAlignment(Pos.CENTER_LEFT);
-        FlowPane top = new FlowPane(16, 6, what, putIn);
+        FlowPane top = new FlowPane(8, 6, what, putIn);
         view.drawing()
                 .addEventHandler(
                         MouseEvent.MOUSE_PRESSED,

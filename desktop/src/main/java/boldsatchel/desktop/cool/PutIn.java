@@ -66,9 +66,9 @@ final class PutIn extends HBox {
         this.tray = tray;
         this.pose = pose;
         setAlignment(Pos.CENTER_LEFT);
-        fans.setPrefWidth(110);
+        fans.setPrefWidth(100);
         fans.setTooltip(new Tooltip("The fan that is put in"));
-        pipes.setPrefWidth(80);
+        pipes.setPrefWidth(82);
         pipes.setTooltip(new Tooltip("Diameter of the pipe, before it is pressed flat"));
         pipes.getItems().setAll(CoolEdits.PIPES_MM);
         pipes.setValue(CoolEdits.PIPE_MM);
@@ -86,8 +86,8 @@ final class PutIn extends HBox {
                                 this::sheet),
                         tool(
                                 "put-pipe",
-                                "Heat pipe",
-                                "onto a wall or onto fins, from the selected part or the hottest",
+                                "Pipe",
+                                "onto a wall or onto fins: a heat pipe from the selected part, or the hottest",
                                 this::pipe),
                         pipes);
     }
