@@ -1,6 +1,7 @@
 package boldsatchel.heat;
 
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Part;
 import java.util.Optional;
 
 /**
@@ -23,8 +24,15 @@ record FinnedSurface(int channels, double gapM, double heightM, double lengthM, 
     private static final double BECOMES = 0.674;
     /** What the edges of sharp entries take at most, likewise (Kays and London, Compact Heat Exchangers, ch. 5). */
     private static final double ENTRY = 0.42;
+    /** About what air between warm fins has, K. */
+    private static final double FILM_K = 320;
 
-    /** Of a part's fins; nothing where no air gets between them. */
+    /** Of a part's fins, as far as they fit into it; nothing where it has none. */
+    static Optional<FinnedSurface> of(Part part) {
+        return part.facet(Facet.Fins.class).flatMap(f -> of(f.within(part.body().bounds())));
+    }
+
+    /** Of fins; nothing where no air gets between them. */
     static Optional<FinnedSurface> of(Facet.Fins fins) {
         return fins.gapMm() < LEAST_GAP_MM || fins.count() < 2
                 ? Optional.empty()
@@ -75,6 +83,15 @@ record FinnedSurface(int channels, double gapM, double heightM, double lengthM, 
     }
 
     /**
+     * The same where air is driven through a share of them only.
+     *
+     * @param share more than nothing, 1 at most
+     */
+    double forcedWK(double flowM3s, double share) {
+        return share * forcedWK(flowM3s / share);
+    }
+
+    /**
      * What upright channels give off to air that rises in them by its warmth (Bar-Cohen and Rohsenow, Thermally optimum spacing of vertical, natural
      * convection cooled, parallel plates, Journal of Heat Transfer 106, 1984, 116).
      *
@@ -96,9 +113,6 @@ record FinnedSurface(int channels, double gapM, double heightM, double lengthM, 
         flow.watts = given * differenceK;
         flow.slope = given * (1 + power);
     }
-
-    /** About what air between warm fins has, K. */
-    private static final double FILM_K = 320;
 
     /** What they give off with a coefficient, W/K: fins are cooler towards their tips (Incropera and DeWitt, ch. 3.6). */
     private double givenWK(double wm2K) {

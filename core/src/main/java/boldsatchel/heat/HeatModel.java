@@ -1,6 +1,7 @@
 package boldsatchel.heat;
 
 import boldsatchel.engine.Lazy;
+import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -588,7 +589,7 @@ final class HeatModel {
         smallFaces(room, place, node);
         double whole = room.faces.wholeM2(place);
         double free = room.faces.freeM2(place);
-        boolean finned = fins(room, placed, node);
+        boolean finned = fins(room, place, node);
         if (finned || !givenToAir(part, node, room, whole, free)) {
             double forced = forcedInside(room.fanFlowM3s(), out);
             double sees = room.faces.seesWalls(place);
@@ -597,16 +598,19 @@ final class HeatModel {
     }
 
     /** What a part's fins give off beside its faces: to air that is driven through them, or rises in them where they surely stand. */
-    private boolean fins(Room room, Placed placed, int node) {
-        Optional<FinnedSurface> fins = placed.part().facet(Facet.Fins.class).flatMap(FinnedSurface::of);
+    private boolean fins(Room room, int place, int node) {
+        Placed placed = room.parts.get(place);
+        Optional<FinnedSurface> fins = FinnedSurface.of(placed.part());
         if (fins.isEmpty()) {
             return false;
         }
-        boolean upright = placed.isOpenAlong(2)
+        boolean upright = placed.isOpenAlong(Face.TOP.axis())
+                && room.faces.toWallMm(place, Face.TOP) > FitEngine.VENT_CLEAR_MM
+                && room.faces.toWallMm(place, Face.BOTTOM) > FitEngine.VENT_CLEAR_MM
                 && !build.brief().surroundings().touchesSkin()
                 && !build.casing().isLid(room.shell);
         Openings.Through air = room.openings.through(placed.id(), room.driven);
-        double forced = fins.get().forcedWK(air.m3s());
+        double forced = air.givenWK(fins.get());
         // Of air that comes in, what has just gone out is taken to be as warm as the room; of what goes out, that comes
         // back.
         double fresh = air.vent().isPresent() ? 1 - room.again() : 0;
@@ -639,9 +643,9 @@ final class HeatModel {
         room.drivenMoved.forEach((input, moved) -> network.moves(
                 input,
                 link,
-                Lazy.of(() -> given.apply(fins.forcedWK(room.openings
+                Lazy.of(() -> given.apply(room.openings
                         .through(placed.id(), Optional.of(moved.get()))
-                        .m3s())))));
+                        .givenWK(fins)))));
     }
 
     /** A part in air, with nothing known but its box. */

@@ -50,7 +50,7 @@ final class HeatNetwork {
     private final List<Node> nodes = new ArrayList<>(List.of(new Node("", 0, 0)));
     private final List<Link> links = new ArrayList<>();
     private final List<Moved> moved = new ArrayList<>();
-    private final Carried carried = new Carried();
+    private final Advection advection = new Advection();
     /** Made for the nodes and links there are when it is first asked for. */
     private Optional<Ready> ready = Optional.empty();
 
@@ -146,7 +146,7 @@ final class HeatNetwork {
 
     /** Adds a link of which a share of what crosses it arrives at another node than its end: air goes on there with it. */
     void carries(Link link, int to, double share) {
-        carried.add(new Carried.Way(links.size(), link, to, share));
+        advection.add(new Advection.Way(links.size(), link, to, share));
         links.add(link);
     }
 
@@ -220,7 +220,7 @@ final class HeatNetwork {
         for (Link link : links) {
             crossings.add(new Crossing(link.from(), link.to(), link.watts(t[link.from()], t[link.to()])));
         }
-        for (Carried.Way way : carried.ways()) {
+        for (Advection.Way way : advection.ways()) {
             crossings.add(new Crossing(way.over().from(), way.over().to(), -way.watts(t)));
             crossings.add(new Crossing(way.over().from(), way.to(), way.watts(t)));
         }
@@ -369,7 +369,7 @@ final class HeatNetwork {
             }
             answers.take(slopes, taken.held);
             answers.answer(change);
-            carried.answer(answers, slopes, change);
+            advection.answer(answers, slopes, change);
             double largest = 0;
             double gone = LARGEST_STEP_K;
             for (int i = 1; i < n; i++) {
@@ -379,7 +379,7 @@ final class HeatNetwork {
             double share = Math.min(1, gone / largest);
             move(t, change, step < PATIENCE ? share : downhill(taken, t, change, share));
             if (largest < closeK && (piledUp < closeShare * put || largest < NOTHING_K)) {
-                return givenOff + ready().ways().moreGivenOff(slopes, change) + carried.moreGivenOff(slopes, change);
+                return givenOff + ready().ways().moreGivenOff(slopes, change) + advection.moreGivenOff(slopes, change);
             }
         }
         return Double.NaN;
@@ -434,7 +434,7 @@ final class HeatNetwork {
         System.arraycopy(taken.watts, 0, left, 0, left.length);
         left[0] = 0;
         ready().ways().cross(t, left, slopes);
-        carried.cross(t, left);
+        advection.cross(t, left);
         double givenOff = left[0];
         for (int i = 1; i < left.length; i++) {
             left[i] -= taken.held[i] * (t[i] - taken.baseC[i]);

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param part that has them
  * @param fins of it
  * @param vent its place in the shell
+ * @param met share of the fins that the air goes through
  * @param atVent whether close before it, so that the vent is counted with them
  * @param through what air meets between them
  * @param beside what air meets that goes past them
@@ -25,6 +26,7 @@ record InLine(
         Placed part,
         FinnedSurface fins,
         int vent,
+        double met,
         boolean atVent,
         AirNetwork.Orifice through,
         AirNetwork.Orifice beside) {
@@ -54,7 +56,7 @@ record InLine(
     static List<InLine> of(int vent, Vent at, double openMm2, List<Placed> inside, List<Placed> fans) {
         List<InLine> found = new ArrayList<>();
         for (Placed part : inside) {
-            Optional<FinnedSurface> fins = part.part().facet(Facet.Fins.class).flatMap(FinnedSurface::of);
+            Optional<FinnedSurface> fins = FinnedSurface.of(part.part());
             if (fins.isPresent()) {
                 before(vent, at, openMm2, part, fins.get())
                         .or(() -> own(vent, part, fins.get(), fans))
@@ -80,6 +82,7 @@ record InLine(
                 part,
                 fins,
                 vent,
+                met(facing, part),
                 true,
                 fins.resists(met(facing, part)).inRow(new AirNetwork.Orifice(open * share, 0)),
                 new AirNetwork.Orifice(open * (1 - share), 0)));
@@ -88,7 +91,7 @@ record InLine(
     /** Blown through by a fan of the part itself. */
     private static Optional<InLine> own(int vent, Placed part, FinnedSurface fins, List<Placed> fans) {
         return fans.stream().anyMatch(fan -> fan.id().equals(part.id()))
-                ? Optional.of(new InLine(part, fins, vent, false, fins.resists(1), new AirNetwork.Orifice(0, 0)))
+                ? Optional.of(new InLine(part, fins, vent, 1, false, fins.resists(1), new AirNetwork.Orifice(0, 0)))
                 : Optional.empty();
     }
 
@@ -107,6 +110,7 @@ record InLine(
                             part,
                             fins,
                             vent,
+                            met(facing, part),
                             false,
                             fins.resists(met(facing, part)),
                             new AirNetwork.Orifice(pastMm2(fan.bounds(), facing) * MM2, 0)));

@@ -126,8 +126,7 @@ final class Openings {
     /** A fan that looks at no vent stirs the air; one on fins blows through them. */
     private void loose(Part part, Facet.MovesAir moves) {
         looseM3s += moves.freeLs().value() * LITRE;
-        part.facet(Facet.Fins.class)
-                .flatMap(FinnedSurface::of)
+        FinnedSurface.of(part)
                 .ifPresent(fins -> ownM3s.put(
                         part.id(),
                         FanCurve.of(
@@ -158,22 +157,26 @@ final class Openings {
      * Air driven through the fins of a part.
      *
      * @param m3s how much
+     * @param share of the fins
      * @param vent by whose air; nothing where it comes from the room and stays in it
      * @param out whether it goes out by that, or comes in
      */
-    record Through(double m3s, OptionalInt vent, boolean out) {
-        static final Through NONE = new Through(0, OptionalInt.empty(), false);
+    record Through(double m3s, double share, OptionalInt vent, boolean out) {
+        /** What they give off to it, W/K. */
+        double givenWK(FinnedSurface fins) {
+            return fins.forcedWK(m3s, share);
+        }
     }
 
     /** Air driven through the fins of a part, by the vent that drives most. */
     Through through(String part, Optional<Driven> driven) {
-        Through most = new Through(ownM3s.getOrDefault(part, 0.0), OptionalInt.empty(), false);
+        Through most = new Through(ownM3s.getOrDefault(part, 0.0), 1, OptionalInt.empty(), false);
         if (driven.isPresent()) {
             for (InLine fins : inLine) {
                 double goes = driven.get().outM3s().get(fins.vent());
                 double through = fins.part().id().equals(part) ? fins.throughM3s(goes) : 0;
                 if (through > most.m3s) {
-                    most = new Through(through, OptionalInt.of(fins.vent()), goes > 0);
+                    most = new Through(through, fins.met(), OptionalInt.of(fins.vent()), goes > 0);
                 }
             }
         }

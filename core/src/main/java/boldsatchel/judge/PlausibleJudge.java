@@ -64,7 +64,8 @@ public final class PlausibleJudge implements Judge<Oddities> {
                 Severity.WATCH,
                 odd.subject().isEmpty() ? List.of() : List.of(odd.subject()),
                 Map.of("value", odd.value(), "low", odd.low(), "high", odd.high()),
-                () -> owner(build, odd) + ": " + sentence(odd) + " Every answer takes it as it stands.",
+                () -> owner(build, odd) + ": " + sentence(odd)
+                        + (odd.kind() == Odd.Kind.LARGER ? "" : " Every answer takes it as it stands."),
                 List::of,
                 () -> List.of(Remedy.advice(advice(odd))));
     }
@@ -82,6 +83,8 @@ public final class PlausibleJudge implements Judge<Oddities> {
             case DOUBTED -> odd.what() + " " + value + " is known to ± " + high + " only, which is more than itself.";
             case TURNED -> "it works from " + value + " up to " + high + ", so at no voltage at all.";
             case DISORDERED -> odd.what() + " " + value + " is above what it draws when it does more (" + high + ").";
+            case LARGER ->
+                odd.what() + " " + value + " is more than has room in it (" + high + "); heat counts what has room.";
             case DENSE ->
                 "it weighs " + Words.n(odd.value()) + " g/cm³; things of its kind weigh " + Words.n(odd.low()) + " to "
                         + Words.n(odd.high()) + ".";

@@ -653,6 +653,22 @@ public sealed interface Facet {
             @Label("air runs through from") Face through)
             implements Facet {
 
+        /** As much of them as fits into a box: its length along the air, its section across. */
+        public Fins within(Box box) {
+            int along = through.axis();
+            double across = box.size((along + 1) % 3);
+            double up = box.size((along + 2) % 3);
+            double wide = Math.min(widthMm, Math.max(across, up));
+            return new Fins(
+                    count,
+                    Math.min(heightMm, across * up / wide),
+                    thickMm,
+                    Math.min(lengthMm, box.size(along)),
+                    wide,
+                    conductivityWmK,
+                    through);
+        }
+
         /** Between two fins, mm; nothing where they are too thick for the width. */
         public double gapMm() {
             return Math.max(0, (widthMm - count * thickMm) / Math.max(1, count - 1));

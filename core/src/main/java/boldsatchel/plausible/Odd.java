@@ -25,6 +25,8 @@ public record Odd(Kind kind, String subject, String what, Quantity in, double va
         TURNED,
         /** More asleep than idle, or more idle than busy. */
         DISORDERED,
+        /** Larger than what it is in or on. */
+        LARGER,
         /** Heavier or lighter than anything of that size, g/cm³. */
         DENSE,
         /** More energy than cells of that mass hold, Wh/kg. */

@@ -136,6 +136,7 @@ public final class PlausibleEngine implements Engine<Oddities> {
         walk(found, part.id(), part);
         density(part).ifPresent(found::add);
         part.facet(Facet.Cells.class).flatMap(c -> energy(part, c)).ifPresent(found::add);
+        part.facet(Facet.Fins.class).ifPresent(fins -> fins(found, part, fins));
         part.facet(Facet.DrawsPower.class).ifPresent(d -> {
             window(found, part, d.lowV(), d.highV());
             order(found, part, "asleep power", d.sleepW(), d.idleW());
@@ -219,6 +220,19 @@ public final class PlausibleEngine implements Engine<Oddities> {
                 ? Optional.of(
                         new Odd(Odd.Kind.RICH, part.id(), "cell capacity", Quantity.ENERGY, rich, 0, RICHEST_WH_PER_KG))
                 : Optional.empty();
+    }
+
+    private static void fins(List<Odd> found, Part part, Facet.Fins fins) {
+        Facet.Fins within = fins.within(part.body().bounds());
+        larger(found, part, "fin height", fins.heightMm(), within.heightMm());
+        larger(found, part, "length along the air", fins.lengthMm(), within.lengthMm());
+        larger(found, part, "width over all fins", fins.widthMm(), within.widthMm());
+    }
+
+    private static void larger(List<Odd> found, Part part, String what, double is, double fits) {
+        if (is > fits) {
+            found.add(new Odd(Odd.Kind.LARGER, part.id(), what, Quantity.LENGTH, is, 0, fits));
+        }
     }
 
     private static void window(List<Odd> found, Part part, double low, double high) {

@@ -35,6 +35,7 @@ import boldsatchel.plan.Reliefs;
 import boldsatchel.power.Points;
 import boldsatchel.power.PointsEngine;
 import boldsatchel.power.Warmth;
+import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.Arrays;
@@ -316,6 +317,27 @@ public class FinsTest {
             assertThat(pipe.mostW().orElseThrow()).isCloseTo(25 * (mm - 1.2) / 4.8, within(EXACT));
             assertThat(pipe.ohmsKW().value()).isCloseTo(4.8 / mm, within(EXACT));
         }
+    }
+
+    /** Fins larger than their part are told, and count as far as they have room; those of the shelf have. */
+    @Test
+    public void finsLargerThanTheirPartAreTold() {
+        Build build = machine(149.5, pipe(40));
+        Part fins = build.part("fins").orElseThrow();
+        Build larger =
+                build.with(build.parts().with(fins.withFacet(new Facet.Fins(21, 100, 0.5, 400, 40, 200, Face.LEFT))));
+        Build full =
+                build.with(build.parts().with(fins.withFacet(new Facet.Fins(21, 12, 0.5, 40, 40, 200, Face.LEFT))));
+        assertThat(Findings.of(larger, "figure.larger")).isPresent();
+        assertThat(Findings.of(full, "figure.larger")).isEmpty();
+        assertThat(heat(larger).part("board").orElseThrow().celsius())
+                .isCloseTo(heat(full).part("board").orElseThrow().celsius(), within(EXACT));
+        for (Part part : Library.shipped().parts()) {
+            part.facet(Facet.Fins.class)
+                    .ifPresent(f -> assertThat(f.within(part.body().bounds())).isEqualTo(f));
+        }
+        FinnedSurface whole = surface(FINS);
+        assertThat(whole.forcedWK(1e-3, 0.5)).isLessThan(whole.forcedWK(1e-3));
     }
 
     /** Over a hinge, or to fins that lie nowhere, no heat is counted. */

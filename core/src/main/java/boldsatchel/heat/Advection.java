@@ -9,7 +9,7 @@ import java.util.List;
  * The matrix of a network with such ways is that of its links and one product of two vectors for each, which the inverse takes up one after the other
  * (Sherman and Morrison; Golub and Van Loan, Matrix Computations, 2.1.4).
  */
-final class Carried {
+final class Advection {
 
     /**
      * What goes on.
