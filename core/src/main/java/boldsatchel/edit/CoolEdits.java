@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /** What is done against heat: vents, fans before vents, and ways to walls. Resistances of pads, sheets and pipes are guesses until a maker's figure is put in. */
@@ -407,13 +408,19 @@ public final class CoolEdits {
     }
 
     private static Build replaced(Build build, Part part, int which, Function<HeatPath, List<HeatPath>> with) {
-        List<HeatPath> paths = new ArrayList<>();
-        int own = 0;
-        for (HeatPath path : build.cooling().heatPaths()) {
-            boolean meant = path.part().equals(part.id()) && own++ == which;
-            paths.addAll(meant ? with.apply(path) : List.of(path));
+        return build.with(build.cooling()
+                .withPaths(replaced(
+                        build.cooling().heatPaths(), path -> path.part().equals(part.id()), which, with)));
+    }
+
+    /** A list with others in the place of one of those that are meant. */
+    static <T> List<T> replaced(List<T> all, Predicate<T> meant, int which, Function<T, List<T>> with) {
+        List<T> now = new ArrayList<>();
+        int seen = 0;
+        for (T one : all) {
+            now.addAll(meant.test(one) && seen++ == which ? with.apply(one) : List.of(one));
         }
-        return build.with(build.cooling().withPaths(paths));
+        return now;
     }
 
     private static Edit leads(Part part, HeatPath path) {

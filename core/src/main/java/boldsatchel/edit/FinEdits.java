@@ -115,13 +115,9 @@ public final class FinEdits {
     }
 
     private static Build replaced(Build build, Part part, int which, Function<HeatBridge, List<HeatBridge>> with) {
-        List<HeatBridge> bridges = new ArrayList<>();
-        int own = 0;
-        for (HeatBridge bridge : build.cooling().bridges()) {
-            boolean meant = bridge.part().equals(part.id()) && own++ == which;
-            bridges.addAll(meant ? with.apply(bridge) : List.of(bridge));
-        }
-        return build.with(build.cooling().withBridges(bridges));
+        return build.with(build.cooling()
+                .withBridges(CoolEdits.replaced(
+                        build.cooling().bridges(), bridge -> bridge.part().equals(part.id()), which, with)));
     }
 
     /** Lays a second heat pipe beside one to another part. */
