@@ -15,7 +15,6 @@ import boldsatchel.machine.HeatPath;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
-import boldsatchel.machine.Substance;
 import boldsatchel.machine.Usual;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Basis;
@@ -24,7 +23,6 @@ import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Inputs;
 import boldsatchel.quantity.Label;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -75,7 +73,6 @@ final class HeatModel {
     /** Least share of a wall that is left beside the places where parts warm it. */
     private static final double LEAST_REST = 0.05;
 
-    private static final double LITRE = 1e-3;
     private static final double MM = 1e-3;
     private static final double MM2 = 1e-6;
 
@@ -100,111 +97,8 @@ final class HeatModel {
         }
     }
 
-    /** Fins of a part, the air through them, and the ways of their heat. */
-    private record Finned(String part, Openings.Through air, List<Link.Finned> links) {
-        HeatResult.FinsAt at(double[] t) {
-            return new HeatResult.FinsAt(
-                    part,
-                    air.m3s() / LITRE,
-                    air.vent().isPresent() && air.out(),
-                    links.stream()
-                            .mapToDouble(l -> l.watts(t[l.from()], t[l.to()]))
-                            .sum());
-        }
-    }
-
     /** A heat pipe with a bound, from a part to a wall or another part. */
     record Piped(String part, HeatPlace to, Link.Pipe pipe) {}
-
-    /** A wall's nodes and what is known of it. */
-    private record Wall(int inside, int outside, double areaM2, Link.Along.Wall plate, Input thick) {}
-
-    /** A shell's nodes. */
-    static final class Room {
-        final Shell shell;
-        final int air;
-        private final List<Placed> parts;
-        /** The node of each. */
-        private final int[] partNodes;
-
-        private final Faces faces;
-        private final Openings openings;
-        /** How much heavier its walls are than computed. */
-        private final double weighed;
-
-        private final Map<Face, Wall> walls = new EnumMap<>(Face.class);
-        /** By which its air leaves. */
-        Optional<Link> vented = Optional.empty();
-
-        /** Fins in it, and what goes through them. */
-        private final List<Finned> finned = new ArrayList<>();
-
-        /** What fans drive through it. */
-        private Optional<Openings.Driven> driven = Optional.empty();
-        /** The same with each of the fans' figures moved by a standard deviation. */
-        private final Map<Input, Lazy<Openings.Driven>> drivenMoved = new LinkedHashMap<>();
-
-        Room(Shell shell, Box out, int air, List<Placed> parts, List<Placed> inside, Openings openings) {
-            this.shell = shell;
-            this.air = air;
-            weighed = weighed(shell, out);
-            this.parts = parts;
-            this.partNodes = new int[parts.size()];
-            this.faces = new Faces(parts, inside);
-            this.openings = openings;
-        }
-
-        /** Heat capacity of a wall, J/(m²·K). */
-        private double wallJKm2(Face face) {
-            Substance of = shell.substance();
-            return weighed * shell.wall(face).value() * of.densityKgM3() * of.heatJgK();
-        }
-
-        private Wall wall(Face face) {
-            return java.util.Objects.requireNonNull(walls.get(face));
-        }
-
-        /** Air that fans drive through it, m³/s. */
-        double fanFlowM3s() {
-            return driven.map(Openings.Driven::throughM3s).orElse(0.0);
-        }
-
-        /**
-         * What leaves by each vent, m³/s; negative where air comes in.
-         *
-         * @param carriedW heat that leaves with it
-         * @param riseK of its air over the surroundings
-         */
-        List<Double> outM3s(double carriedW, double riseK) {
-            return driven.map(Openings.Driven::outM3s)
-                    .orElseGet(() -> openings.risen(riseK > 1e-9 ? carriedW / Air.carried(1) / riseK : 0));
-        }
-
-        /** Air that fans move and that goes round inside, m³/s. */
-        double insideM3s() {
-            return openings.insideM3s(driven);
-        }
-
-        /** Those that drive a vent. */
-        List<HeatResult.FanAt> fans() {
-            return openings.fans();
-        }
-
-        /** Fins in it. */
-        List<HeatResult.FinsAt> fins(double[] t) {
-            return finned.stream().map(f -> f.at(t)).toList();
-        }
-
-        /** Share of what comes in that has just gone out. */
-        double again() {
-            return driven.map(Openings.Driven::again).orElse(0.0);
-        }
-
-        /** Node of a wall's outside. */
-        int outside(Face face) {
-            return wall(face).outside();
-        }
-    }
 
     /**
      * Where a part warms a wall.
@@ -214,7 +108,7 @@ final class HeatModel {
     private record Spot(Placed part, int place, Face face, List<HeatPath> paths, Spreading.Footprint print) {}
 
     final HeatNetwork network;
-    final Map<String, Room> rooms = new LinkedHashMap<>();
+    final Map<String, HeatRoom> rooms = new LinkedHashMap<>();
     final List<Watched> watched = new ArrayList<>();
     /** Heat pipes that carry so much and no more. */
     final List<Piped> pipes = new ArrayList<>();
@@ -232,7 +126,7 @@ final class HeatModel {
 
     private final Map<String, Integer> nodes = new HashMap<>();
     /** Wires run in the tray that stands. */
-    private final Optional<Room> base;
+    private final Optional<HeatRoom> base;
 
     /**
      * Of a build.
@@ -289,7 +183,7 @@ final class HeatModel {
         double underside = undersideMm(shell);
         Box out = closedOutside(shell);
         double airJK = Air.DENSITY * Air.HEAT_CAPACITY * shell.cavity().volume() * 1e-9;
-        Room room = new Room(
+        HeatRoom room = new HeatRoom(
                 shell,
                 out,
                 node(HeatPlace.air(shell.id()), 0, airJK),
@@ -321,7 +215,7 @@ final class HeatModel {
     }
 
     /** Air that fans or warmth drive through the vents. */
-    private void air(Room room) {
+    private void air(HeatRoom room) {
         room.driven = room.openings.driven();
         if (room.driven.isEmpty()) {
             room.vented = room.openings.chimney(room.air);
@@ -338,11 +232,11 @@ final class HeatModel {
         }
     }
 
-    private static Link carried(Room room, Openings.Driven driven) {
+    private static Link carried(HeatRoom room, Openings.Driven driven) {
         return new Link.Fixed(room.air, 0, Air.carried(driven.freshM3s()));
     }
 
-    private void wall(Room room, Face face, Box out, double spotsM2) {
+    private void wall(HeatRoom room, Face face, Box out, double spotsM2) {
         Shell shell = room.shell;
         double area = out.area(face) * MM2;
         double rest = Math.max(LEAST_REST * area, area - spotsM2);
@@ -362,7 +256,7 @@ final class HeatModel {
                 Air.natural(c, 1, length),
                 shell.substance().emissivity(),
                 network.ambientC());
-        room.walls.put(face, new Wall(inner, outer, area, plate, thickness));
+        room.walls.put(face, new HeatRoom.Wall(inner, outer, area, plate, thickness));
         convection(
                 new Link.Convection(
                         room.air,
@@ -386,7 +280,7 @@ final class HeatModel {
     }
 
     /** Walls of metal warm one another around their edges. */
-    private void edges(Room room, Box out) {
+    private void edges(HeatRoom room, Box out) {
         Shell shell = room.shell;
         if (!shell.substance().metal()) {
             return;
@@ -444,19 +338,6 @@ final class HeatModel {
         return isFree(shell, face) || (face == Face.BOTTOM && liesOnLap(shell));
     }
 
-    /** How much heavier the walls are than computed; 1 where nobody weighed them. */
-    private static double weighed(Shell shell, Box out) {
-        double computedG = 0;
-        for (Face face : Face.ALL) {
-            computedG += out.area(face)
-                    * MM2
-                    * shell.wall(face).value()
-                    * shell.substance().densityKgM3();
-        }
-        double all = Math.max(1e-9, computedG);
-        return shell.weighedG().map(g -> g.value() / all).orElse(1.0);
-    }
-
     /** The sun falls on what faces up, and on the back of a lid, whichever way it stands. */
     private boolean sunny(Shell shell, Face face) {
         boolean lid = build.casing().isLid(shell);
@@ -483,8 +364,8 @@ final class HeatModel {
 
     /** The gap between base and closed lid: still air and what both faces radiate. */
     private void lidOnBase(Joint hinge) {
-        Room base = rooms.get(hinge.on());
-        Room lid = rooms.get(hinge.carries());
+        HeatRoom base = rooms.get(hinge.on());
+        HeatRoom lid = rooms.get(hinge.carries());
         if (base == null || lid == null) {
             return;
         }
@@ -568,7 +449,7 @@ final class HeatModel {
     }
 
     /** Convection inside a shell, which a fan may force. */
-    private void convection(Link.Convection link, Room room, Box out) {
+    private void convection(Link.Convection link, HeatRoom room, Box out) {
         network.link(link);
         room.drivenMoved.forEach((input, moved) -> network.moves(
                 input, link, Lazy.of(() -> link.forced(forcedInside(moved.get().throughM3s(), out)))));
@@ -581,7 +462,7 @@ final class HeatModel {
         return shell.substance().metal() ? TOUCH_METAL_C : TOUCH_PLASTIC_C;
     }
 
-    private void part(Room room, int place, Box out) {
+    private void part(HeatRoom room, int place, Box out) {
         Placed placed = room.parts.get(place);
         Part part = placed.part();
         int node = partNode(part);
@@ -598,7 +479,7 @@ final class HeatModel {
     }
 
     /** What a part's fins give off beside its faces: to air that is driven through them, or rises in them where they surely stand. */
-    private boolean fins(Room room, int place, int node) {
+    private boolean fins(HeatRoom room, int place, int node) {
         Placed placed = room.parts.get(place);
         Optional<FinnedSurface> fins = FinnedSurface.of(placed.part());
         if (fins.isEmpty()) {
@@ -623,7 +504,7 @@ final class HeatModel {
             network.link(rest);
             blown(room, placed, fins.get(), in, g -> inward.apply(fresh * g));
             blown(room, placed, fins.get(), rest, g -> outward.apply((1 - fresh) * g));
-            room.finned.add(new Finned(placed.id(), air, List.of(in, rest)));
+            room.finned.add(new HeatRoom.Finned(placed.id(), air, List.of(in, rest)));
         } else {
             Link.Finned link = outward.apply(forced);
             if (fresh > 0) {
@@ -632,14 +513,14 @@ final class HeatModel {
                 network.link(link);
             }
             blown(room, placed, fins.get(), link, outward);
-            room.finned.add(new Finned(placed.id(), air, List.of(link)));
+            room.finned.add(new HeatRoom.Finned(placed.id(), air, List.of(link)));
         }
         return true;
     }
 
     /** What a link of fins would be with figures of the fans moved. */
     private void blown(
-            Room room, Placed placed, FinnedSurface fins, Link.Finned link, Function<Double, Link.Finned> given) {
+            HeatRoom room, Placed placed, FinnedSurface fins, Link.Finned link, Function<Double, Link.Finned> given) {
         room.drivenMoved.forEach((input, moved) -> network.moves(
                 input,
                 link,
@@ -650,7 +531,7 @@ final class HeatModel {
 
     /** A part in air, with nothing known but its box. */
     private static Link.Convection plainSurface(
-            int node, Room room, Box box, double freeM2, double forcedWm2K, double seesWalls) {
+            int node, HeatRoom room, Box box, double freeM2, double forcedWm2K, double seesWalls) {
         double length = Math.sqrt(Math.max(1, box.area(Face.TOP))) * MM;
         return Link.Convection.of(
                 node, room.air, freeM2, Air.VERTICAL, length, forcedWm2K, Air.INSIDE_RADIATION * seesWalls);
@@ -672,7 +553,7 @@ final class HeatModel {
      * A given resistance to air holds for a part that is free all around; covered faces take away what they would have given off by
      * themselves, but no more than their share of the whole.
      */
-    private boolean givenToAir(Part part, int node, Room room, double wholeM2, double freeM2) {
+    private boolean givenToAir(Part part, int node, HeatRoom room, double wholeM2, double freeM2) {
         Optional<Facet.Thermal> thermal = part.facet(Facet.Thermal.class);
         // A fan of its own blows on it even where no air gets out.
         boolean blown = room.fanFlowM3s() > 0 || runs(part);
@@ -688,7 +569,7 @@ final class HeatModel {
     }
 
     /** A face smaller than a finger warms the wall as a whole. */
-    private void smallFaces(Room room, int place, int node) {
+    private void smallFaces(HeatRoom room, int place, int node) {
         Placed placed = room.parts.get(place);
         for (Face face : Face.ALL) {
             double area = placed.bounds().area(face);
@@ -701,13 +582,13 @@ final class HeatModel {
     }
 
     /** Still air and radiation between a face and the wall before it, W/K. */
-    private static double acrossGap(Room room, int place, Face face) {
+    private static double acrossGap(HeatRoom room, int place, Face face) {
         double area = room.parts.get(place).bounds().area(face) * MM2;
         return throughGap(room.faces.toWallMm(place, face), area) + Air.INSIDE_RADIATION * area;
     }
 
     /** Two parts opposite one another. */
-    private void facing(Room room, Faces.Opposite pair) {
+    private void facing(HeatRoom room, Faces.Opposite pair) {
         int a = room.partNodes[pair.a()];
         int b = room.partNodes[pair.b()];
         if (pair.close()) {
@@ -734,7 +615,7 @@ final class HeatModel {
     }
 
     /** Where parts warm a wall: across a small gap, or by a pad or pipe. */
-    private List<Spot> spots(Room room, Face face, Box out) {
+    private List<Spot> spots(HeatRoom room, Face face, Box out) {
         List<Spot> spots = new ArrayList<>();
         for (int i = 0; i < room.parts.size(); i++) {
             Placed placed = room.parts.get(i);
@@ -777,8 +658,8 @@ final class HeatModel {
         return new double[] {before * MM, wide * MM, (whole - before - wide) * MM};
     }
 
-    private void spot(Room room, Spot spot) {
-        Wall wall = room.wall(spot.face());
+    private void spot(HeatRoom room, Spot spot) {
+        HeatRoom.Wall wall = room.wall(spot.face());
         Shell shell = room.shell;
         int node = room.partNodes[spot.place()];
         double area = Math.min(spot.print().area(), wall.areaM2());
@@ -811,7 +692,7 @@ final class HeatModel {
     }
 
     /** Links a part to where it warms a wall; returns the conductance, W/K. */
-    private double feed(Room room, Spot spot, int node, int inner) {
+    private double feed(HeatRoom room, Spot spot, int node, int inner) {
         double fed = 0;
         for (HeatPath path : spot.paths()) {
             double most = HeatPipes.mostW(path, spot.part(), build.brief().surroundings());
@@ -852,7 +733,7 @@ final class HeatModel {
     }
 
     /** What is not placed yet is taken to lie free in the first shell. */
-    private void looseParts(Room first) {
+    private void looseParts(HeatRoom first) {
         for (Part part : build.parts().list()) {
             boolean beside = part.staysOutside();
             if (!nodes.containsKey(part.id()) && !beside && warm.contains(part.id())) {

@@ -107,7 +107,7 @@ final class Outing {
                         }
                     });
         }
-        for (HeatModel.Room room : model.rooms.values()) {
+        for (HeatRoom room : model.rooms.values()) {
             spots.add(new HeatRun.Spot(
                     model.places.get(room.air), "Air in " + room.shell.name(), Double.POSITIVE_INFINITY));
             airs.add(room.air);

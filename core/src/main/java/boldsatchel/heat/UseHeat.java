@@ -277,7 +277,7 @@ final class UseHeat {
         List<HeatResult.ShellAir> airs = new ArrayList<>();
         double[] meanC = mean.get().celsius();
         double ambient = model.network.ambientC();
-        for (HeatModel.Room room : model.rooms.values()) {
+        for (HeatRoom room : model.rooms.values()) {
             double vent = room.vented
                     .map(l -> l.watts(meanC[l.from()], meanC[l.to()]))
                     .orElse(0.0);
@@ -314,7 +314,7 @@ final class UseHeat {
         return dry;
     }
 
-    private static double wallMean(HeatModel.Room room, double[] meanC) {
+    private static double wallMean(HeatRoom room, double[] meanC) {
         double sum = 0;
         double area = 0;
         for (Face face : Face.ALL) {

@@ -42,6 +42,12 @@ public final class Reliefs {
     private static final double LEAST_K = 0.3;
     /** Density of aluminium, g/mm³. */
     private static final double ALUMINIUM_GMM3 = 2.7e-3;
+    /** Of pads of silicone with filler, g/mm³. */
+    private static final double PAD_GMM3 = 2.8e-3;
+    /** Of a heat pipe of 6 mm, g/mm. */
+    private static final double PIPE_GMM = 0.19;
+    /** What lies on both ends of a pipe. */
+    private static final double PIPE_ENDS_MM = 50;
 
     private static final double FAN_STEP_MM = 8;
     /** Spots that are nearest to their limits are helped. */
@@ -270,14 +276,25 @@ public final class Reliefs {
         }
     }
 
+    /** What is no part of the build yet weighs and costs all the same. */
+    private static String uncounted(double grams, String what) {
+        return "+" + Units.format(grams, 0, "g") + " of " + what + "; neither that nor its price is counted";
+    }
+
+    private static String pipe(double lengthMm) {
+        return uncounted((lengthMm + PIPE_ENDS_MM) * PIPE_GMM, "pipe");
+    }
+
     /** A pad to each wall that is near. */
     private void pads(Placed hot) {
         for (Face wall : Face.ALL) {
+            double thick = CoolEdits.padMm(CoolEdits.gapMm(hot, wall));
             CoolEdits.pad(build, hot, wall)
                     .ifPresent(edit -> keep(tried(new Way(
-                            "Put a pad " + Units.format(CoolEdits.padMm(CoolEdits.gapMm(hot, wall)), 1, "mm")
-                                    + " thick between " + hot.part().name() + " and the " + wall.words() + " wall",
-                            edit))));
+                            "Put a pad " + Units.format(thick, 1, "mm") + " thick between "
+                                    + hot.part().name() + " and the " + wall.words() + " wall",
+                            edit,
+                            uncounted(hot.bounds().area(wall) * thick * PAD_GMM3, "pad")))));
         }
     }
 
@@ -285,14 +302,13 @@ public final class Reliefs {
     private void sheets(Placed hot) {
         for (Face wall : Face.ALL) {
             double sheet = CoolEdits.sheetMm2(hot.shell(), wall);
-            String grams = Units.format(sheet * CoolEdits.SHEET_MM * ALUMINIUM_GMM3, 0, "g");
             CoolEdits.sheet(build, hot, wall)
                     .ifPresent(edit -> keep(tried(new Way(
                             "Lead the heat of " + hot.part().name() + " to a sheet of aluminium, "
                                     + Units.format(sheet / 100, 0, "cm²") + " of 1 mm, on the " + wall.words()
                                     + " wall",
                             edit,
-                            "+" + grams + " of sheet, not counted"))));
+                            uncounted(sheet * CoolEdits.SHEET_MM * ALUMINIUM_GMM3, "sheet")))));
         }
     }
 
@@ -306,7 +322,9 @@ public final class Reliefs {
                                 "Lead the heat of " + hot.part().name() + " to the " + wall.words()
                                         + " wall by a heat pipe",
                                 edit,
-                                KEPT_FREE))
+                                KEPT_FREE,
+                                pipe(Math.abs(hot.shell().cavity().end(wall)
+                                        - hot.bounds().centre().along(wall.axis())))))
                         .stream())
                 .toList()));
     }
@@ -321,7 +339,8 @@ public final class Reliefs {
                                 "Lead the heat of " + hot.part().name() + " to "
                                         + there.part().name(),
                                 edit,
-                                KEPT_FREE)));
+                                KEPT_FREE,
+                                pipe(apartMm(hot, there)))));
             }
             for (Part fins : shelf) {
                 if (FinEdits.hasFins(fins) && isFan(there.part())) {
@@ -331,11 +350,16 @@ public final class Reliefs {
                                             + fins.name() + ", tight to "
                                             + there.part().name(),
                                     edit,
-                                    KEPT_FREE)));
+                                    KEPT_FREE,
+                                    pipe(apartMm(hot, there)))));
                 }
             }
         }
         keep(best(ways));
+    }
+
+    private static double apartMm(Placed one, Placed other) {
+        return one.bounds().centre().minus(other.bounds().centre()).length();
     }
 
     /** A lower limit of what it draws when it works, such that all is as far from its limits as the brief wants. */
