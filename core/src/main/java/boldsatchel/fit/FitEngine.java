@@ -234,7 +234,7 @@ public final class FitEngine implements Engine<FitResult> {
         /** Plugs inside must end before the wall. */
         private void plugsAgainstWalls(Shell shell, Placed p) {
             for (Zone zone : p.zones()) {
-                if (zone.kind() != Zone.Kind.PLUG && zone.kind() != Zone.Kind.SWELL) {
+                if (!zone.isFilled()) {
                     continue;
                 }
                 double beyond = 0;

@@ -179,8 +179,7 @@ final class Wrap {
         Box bounds = body.bounds();
         Box takes = placement.place(bounds, bounds);
         for (Zone zone : body.zones()) {
-            // Fingers, air and radio come through walls; what swells and what is plugged in does not.
-            if (zone.kind() == Zone.Kind.PLUG || zone.kind() == Zone.Kind.SWELL) {
+            if (zone.isFilled()) {
                 takes = takes.around(placement.place(zone.box(), bounds));
             }
         }

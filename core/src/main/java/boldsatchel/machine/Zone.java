@@ -11,6 +11,11 @@ import boldsatchel.quantity.Label;
  */
 public record Zone(@Label("kind") Kind kind, @Label("box") Box box) {
 
+    /** Whether something is in it at times: fingers, air and radio pass through walls, what swells and what is plugged in does not. */
+    public boolean isFilled() {
+        return kind == Kind.PLUG || kind == Kind.SWELL;
+    }
+
     /** Why a zone must stay free. */
     public enum Kind {
         /** A plug and the bend of its cable. */

@@ -4,6 +4,7 @@ import boldsatchel.edit.Edit;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,8 +17,9 @@ import java.util.List;
  * @param marginK least distance to a limit then, K
  * @param gainK by how much that is more than now, K
  * @param price what is given up for it, each in a few words
+ * @param stops whether something says stop then that does not now
  */
-public record Relief(String words, Edit edit, double marginK, double gainK, List<String> price) {
+public record Relief(String words, Edit edit, double marginK, double gainK, List<String> price, boolean stops) {
 
     /** Copies the list. */
     public Relief {
@@ -40,10 +42,12 @@ public record Relief(String words, Edit edit, double marginK, double gainK, List
             price.add("+" + now.build().brief().currency() + " " + Verdict.Kind.COSTS.format(money));
         }
         List<String> worse = new ArrayList<>();
+        boolean stop = false;
         for (Verdict before : now.verdicts()) {
-            if (then.verdict(before.kind()).state().compareTo(before.state()) > 0) {
-                worse.add(before.kind().title() + " then says "
-                        + then.verdict(before.kind()).state().words());
+            State after = then.verdict(before.kind()).state();
+            if (after.compareTo(before.state()) > 0) {
+                worse.add(before.kind().title() + " then says " + after.words());
+                stop |= after == State.STOP;
             }
         }
         price.addAll(worse);
@@ -52,7 +56,7 @@ public record Relief(String words, Edit edit, double marginK, double gainK, List
         if (stops > 0 && worse.isEmpty()) {
             price.add(stops == 1 ? "a finding that says stop comes" : stops + " findings that say stop come");
         }
-        return new Relief(words, edit, margin, margin - margin(now), price);
+        return new Relief(words, edit, margin, margin - margin(now), price, stop || stops > 0);
     }
 
     /** The least distance to a limit, K; endless where nothing has one. */

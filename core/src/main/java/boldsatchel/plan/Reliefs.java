@@ -50,6 +50,8 @@ public final class Reliefs {
     private static final double PIPE_ENDS_MM = 50;
 
     private static final double FAN_STEP_MM = 8;
+    /** Of ways of one kind no more are worked out whole. */
+    private static final int MOST_WHOLE = 4;
     /** Spots that are nearest to their limits are helped. */
     private static final int MOST_SPOTS = 3;
 
@@ -144,18 +146,25 @@ public final class Reliefs {
                 : Relief.margin(coolness.judge(way.edit().change().apply(build)));
     }
 
-    /** Of ways of one kind the one that does most, worked out whole. */
+    /** A way, and the least margin with it. */
+    private record Rated(Way way, double marginK) {}
+
+    /** Of ways of one kind the one that does most, worked out whole; one that makes nothing else stop comes before one that does. */
     private Optional<Relief> best(List<Way> ways) {
-        Optional<Way> best = Optional.empty();
-        double most = Double.NEGATIVE_INFINITY;
-        for (Way way : ways) {
-            double margin = ways.size() > 1 ? margin(way) : 0;
-            if (margin > most) {
-                best = Optional.of(way);
-                most = margin;
+        List<Rated> rated = ways.stream()
+                .map(way -> new Rated(way, ways.size() > 1 ? margin(way) : 0))
+                .sorted(Comparator.comparingDouble(Rated::marginK).reversed())
+                .limit(MOST_WHOLE)
+                .toList();
+        Optional<Relief> best = Optional.empty();
+        for (Rated next : rated) {
+            Optional<Relief> whole = tried(next.way);
+            best = best.or(() -> whole);
+            if (whole.filter(r -> !r.stops() && r.gainK() > LEAST_K).isPresent()) {
+                return whole;
             }
         }
-        return best.flatMap(this::tried);
+        return best;
     }
 
     private static final String LETS_WATER_IN = "lets water and dust in";
@@ -242,23 +251,29 @@ public final class Reliefs {
         return Optional.empty();
     }
 
-    /** The first place along a wall where a fan is in nothing's way. */
+    /** The first place along a wall where a fan is in nothing's way, plugs and what swells included; else the first where it touches nothing. */
     private Optional<Placement> before(Shell tray, Part fan, Face wall, Orientation way) {
-        double gap = build.brief().limits().gapMm();
         double length = tray.cavity().size(1 - wall.axis());
+        Optional<Placement> touchesNothing = Optional.empty();
         for (double middle = 0; middle <= length; middle += FAN_STEP_MM) {
             Optional<Placement> place = CoolEdits.fanAt(tray, fan, wall, way, middle);
             if (place.isEmpty()) {
                 return place;
             }
             Box bounds = Placed.of(fan, place.get(), tray).bounds();
-            if (fit.placed().stream()
-                    .filter(p -> p.shell().id().equals(tray.id()))
-                    .noneMatch(p -> p.bounds().signedDistance(bounds) < gap)) {
-                return place;
+            List<Placed> near = Placed.in(tray, fit.placed());
+            if (near.stream()
+                    .noneMatch(p -> p.bounds().signedDistance(bounds)
+                            < build.brief().limits().gapMm())) {
+                if (near.stream()
+                        .noneMatch(p -> p.zones().stream()
+                                .anyMatch(z -> z.isFilled() && z.box().signedDistance(bounds) < 0))) {
+                    return place;
+                }
+                touchesNothing = touchesNothing.or(() -> place);
             }
         }
-        return Optional.empty();
+        return touchesNothing;
     }
 
     /** Painted aluminium in place of what conducts little. */

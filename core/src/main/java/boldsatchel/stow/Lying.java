@@ -122,7 +122,7 @@ public final class Lying {
         for (Placed p : bundle.lies()) {
             bodies(p).forEach(b -> taken.add(Room.of(Room.Kind.BODY, b.moved(origin))));
             for (Zone zone : p.zones()) {
-                boolean filled = zone.kind() == Zone.Kind.PLUG || zone.kind() == Zone.Kind.SWELL;
+                boolean filled = zone.isFilled();
                 taken.add(Room.of(
                         filled ? Room.Kind.FILLED : Room.Kind.OPEN, zone.box().moved(origin)));
                 inside = filled ? inside.around(zone.box()) : inside;

@@ -38,6 +38,15 @@ public class ReliefsTest {
         }
     }
 
+    /** Where a wall has a place at which a fan is in nothing's way, plugs included, it goes there. */
+    @Test(dataProvider = "demos")
+    public void noFanMakesAnythingElseStop(String name) {
+        Evaluation now = Evaluator.evaluate(Library.demo(name).orElseThrow());
+        assertThat(Reliefs.of(now, Library.shipped().parts(), () -> false))
+                .filteredOn(r -> r.words().startsWith("Add "))
+                .noneMatch(Relief::stops);
+    }
+
     @Test
     public void whatIsGivenUpIsSaid() {
         Evaluation now = Evaluator.evaluate(Library.demo("cave-survey").orElseThrow());
