@@ -104,13 +104,13 @@ public final class FinEdits {
                 "take out what leads heat from " + part.name(), b -> replaced(b, part, which, bridge -> List.of()));
     }
 
-    /** The same of those to one other part. */
-    public static Edit withoutBridge(Part part, String to) {
+    /** Takes those from a part to another out, whether there are such parts or not. */
+    public static Edit withoutBridge(String part, String to) {
         return new Edit(
-                "take out what leads heat from " + part.name(),
+                "take out a pad or pipe between parts",
                 b -> b.with(b.cooling()
                         .withBridges(b.cooling().bridges().stream()
-                                .filter(bridge -> !joins(bridge, part.id(), to))
+                                .filter(bridge -> !joins(bridge, part, to))
                                 .toList())));
     }
 

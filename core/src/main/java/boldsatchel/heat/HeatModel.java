@@ -718,15 +718,14 @@ final class HeatModel {
 
     /** Between two parts of one tray. */
     private void bridge(HeatBridge bridge) {
-        if (!bridge.isWithin(build.layout()) || bridge.part().equals(bridge.to())) {
-            return;
-        }
-        Placed part = Placed.of(build, bridge.part()).orElseThrow();
-        Placed to = Placed.of(build, bridge.to()).orElseThrow();
         Integer from = nodes.get(bridge.part());
         Integer arrives = nodes.get(bridge.to());
-        if (from != null && arrives != null) {
-            double most = HeatPipes.mostW(bridge, part, to, build.brief().surroundings());
+        Optional<Placed> part = Placed.of(build, bridge.part());
+        Optional<Placed> to = Placed.of(build, bridge.to());
+        boolean lie = part.isPresent() && to.isPresent() && bridge.isWithin(build.layout());
+        if (lie && from != null && arrives != null && !from.equals(arrives)) {
+            double most =
+                    HeatPipes.mostW(bridge, part.get(), to.get(), build.brief().surroundings());
             HeatPlace there = HeatPlace.part(bridge.to());
             pipe(bridge.input(), from, arrives, most, pipe -> new Piped(bridge.part(), there, pipe));
         }

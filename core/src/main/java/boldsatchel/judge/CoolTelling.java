@@ -125,9 +125,7 @@ record CoolTelling(Build build) implements Telling {
                 List.of(
                         Remedy.by(
                                 "Take out what leads it there",
-                                FinEdits.withoutBridge(
-                                        build.part(f.first()).orElseThrow(),
-                                        f.subjects().get(1))),
+                                FinEdits.withoutBridge(f.first(), f.subjects().get(1))),
                         Remedy.advice("Put both into one tray: what goes over a hinge would bend each time"));
             case "heat.pipe-dry" ->
                 List.of(

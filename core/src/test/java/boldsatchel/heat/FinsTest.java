@@ -347,6 +347,13 @@ public class FinsTest {
         Build apart = within.with(within.layout().without("fins"));
         Findings.hold("heat.bridge-apart", apart, Double.NaN, within, true);
         Build none = apart.with(Cooling.NONE);
+        HeatBridge toNobody = new HeatBridge("nobody", "no one", exact(1), "", Optional.empty());
+        Findings.hold(
+                "heat.bridge-apart",
+                within.with(within.cooling().withBridges(List.of(toNobody))),
+                Double.NaN,
+                within,
+                true);
         assertThat(heat(apart).part("board").orElseThrow().celsius())
                 .isEqualTo(heat(none).part("board").orElseThrow().celsius());
     }
