@@ -4,7 +4,8 @@ import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Cooling;
+import boldsatchel.machine.HeatBridge;
+import boldsatchel.machine.HeatPath;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -35,28 +36,29 @@ final class HeatLeads {
      * @param pose how the tray of a part lies in the picture; nothing where it is not shown
      */
     void draw(Build build, List<Placed> placed, Function<Placed, Optional<Pose>> pose) {
-        Cooling cooling = build.cooling();
-        cooling.heatPaths()
-                .forEach(path -> of(placed, path.part())
-                        .ifPresent(part -> pose.apply(part).ifPresent(p -> {
-                            Vec from = part.bounds().centre();
-                            Vec to = from.with(
-                                    path.wall().axis(), part.shell().cavity().end(path.wall()));
-                            lead(p.apply(from), p.apply(to), path.part());
-                        })));
-        cooling.bridges()
-                .forEach(bridge -> of(placed, bridge.part())
-                        .ifPresent(part -> of(placed, bridge.to())
-                                .ifPresent(other -> pose.apply(part)
-                                        .ifPresent(p -> pose.apply(other)
-                                                .ifPresent(q -> lead(
-                                                        p.apply(part.bounds().centre()),
-                                                        q.apply(other.bounds().centre()),
-                                                        bridge.part()))))));
+        for (HeatPath path : build.cooling().heatPaths()) {
+            Optional<Placed> part = Placed.of(placed, path.part());
+            Optional<Pose> stands = part.flatMap(pose);
+            if (part.isPresent() && stands.isPresent()) {
+                Vec from = part.get().bounds().centre();
+                double end = part.get().shell().cavity().end(path.wall());
+                lead(
+                        stands.get().apply(from),
+                        stands.get().apply(from.with(path.wall().axis(), end)),
+                        path.part());
+            }
+        }
+        for (HeatBridge bridge : build.cooling().bridges()) {
+            Optional<Vec> from = Placed.of(placed, bridge.part()).flatMap(p -> middle(p, pose));
+            Optional<Vec> to = Placed.of(placed, bridge.to()).flatMap(p -> middle(p, pose));
+            if (from.isPresent() && to.isPresent()) {
+                lead(from.get(), to.get(), bridge.part());
+            }
+        }
     }
 
-    private static Optional<Placed> of(List<Placed> placed, String part) {
-        return placed.stream().filter(p -> p.id().equals(part)).findFirst();
+    private static Optional<Vec> middle(Placed part, Function<Placed, Optional<Pose>> pose) {
+        return pose.apply(part).map(p -> p.apply(part.bounds().centre()));
     }
 
     /** Straight, as nobody says how it is bent. */

@@ -101,18 +101,11 @@ public final class CoolEdits {
         if (blows.isEmpty()) {
             return List.of(Orientation.AS_DRAWN, new Orientation(wall, 0));
         }
-        List<Orientation> ways = new ArrayList<>();
-        for (Face up : Face.ALL) {
-            for (int turns = 0; turns < 4; turns++) {
-                Orientation way = new Orientation(up, turns);
-                if (way.turn(blows.get()) == wall) {
-                    ways.add(way);
-                }
-            }
-        }
-        ways.sort(
-                Comparator.comparingDouble(way -> way.turn(fan.body().bounds()).dz()));
-        return ways;
+        return Orientation.ALL.stream()
+                .filter(way -> way.turn(blows.get()) == wall)
+                .sorted(Comparator.comparingDouble(
+                        way -> way.turn(fan.body().bounds()).dz()))
+                .toList();
     }
 
     /**

@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /** What is done with fins: they go to a fan, and heat is led to them. Resistances are guesses until a maker's figure is put in. */
 public final class FinEdits {
@@ -156,22 +157,13 @@ public final class FinEdits {
         List<Placed> others = Placed.in(fan.shell(), Placed.all(build)).stream()
                 .filter(p -> !p.id().equals(fins.id()) && !p.id().equals(fan.id()))
                 .toList();
-        List<Placed> found = new ArrayList<>();
-        for (Optional<Face> side : List.of(moves.get().draws(), moves.get().blows())) {
-            side.map(s -> fan.placement().orientation().turn(s)).ifPresent(face -> {
-                for (Face up : Face.ALL) {
-                    for (int turns = 0; turns < 4; turns++) {
-                        Orientation way = new Orientation(up, turns);
-                        if (way.turn(has.get().through()).axis() == face.axis()) {
-                            before(fins, fan, face, way)
-                                    .filter(p -> fits(build, p, others))
-                                    .ifPresent(found::add);
-                        }
-                    }
-                }
-            });
-        }
-        return found.stream()
+        return Stream.of(moves.get().draws(), moves.get().blows())
+                .flatMap(Optional::stream)
+                .map(side -> fan.placement().orientation().turn(side))
+                .flatMap(face -> Orientation.ALL.stream()
+                        .filter(way -> way.turn(has.get().through()).axis() == face.axis())
+                        .flatMap(way -> before(fins, fan, face, way).stream()))
+                .filter(p -> fits(build, p, others))
                 .max(Comparator.comparingDouble((Placed p) -> Facing.of(p.bounds(), fan.bounds())
                                 .map(Facing::sharedMm2)
                                 .orElse(0.0))
@@ -201,6 +193,6 @@ public final class FinEdits {
 
     private static boolean fits(Build build, Placed fins, List<Placed> others) {
         double gap = build.brief().limits().gapMm();
-        return others.stream().noneMatch(p -> p.bounds().signedDistance(fins.bounds()) < gap);
+        return others.stream().noneMatch(p -> p.bounds().signedDistance(fins.bounds()) < gap || p.fills(fins.bounds()));
     }
 }

@@ -24,22 +24,18 @@ public record Change(String part, String name, Optional<Placed> before, Optional
         List<Placed> all = Placed.all(now);
         List<Change> changes = new ArrayList<>();
         for (Placed p : all) {
-            Optional<Placed> was = find(old, p.id());
+            Optional<Placed> was = Placed.of(old, p.id());
             if (was.isEmpty() || !isAlike(was.get(), p)) {
                 changes.add(new Change(p.id(), p.part().name(), was, Optional.of(p)));
             }
         }
         for (Placed p : old) {
-            if (find(all, p.id()).isEmpty()) {
+            if (Placed.of(all, p.id()).isEmpty()) {
                 String name = now.part(p.id()).orElse(p.part()).name();
                 changes.add(new Change(p.id(), name, Optional.of(p), Optional.empty()));
             }
         }
         return List.copyOf(changes);
-    }
-
-    private static Optional<Placed> find(List<Placed> placed, String id) {
-        return placed.stream().filter(p -> p.id().equals(id)).findFirst();
     }
 
     private static boolean isAlike(Placed a, Placed b) {

@@ -197,6 +197,6 @@ public record FitResult(
 
     /** The part where it lies, if it is placed. */
     public Optional<Placed> placed(String part) {
-        return placed.stream().filter(p -> p.id().equals(part)).findFirst();
+        return Placed.of(placed, part);
     }
 }

@@ -74,6 +74,11 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
         return inside;
     }
 
+    /** A part by its id among some. */
+    public static Optional<Placed> of(List<Placed> placed, String part) {
+        return placed.stream().filter(p -> p.id().equals(part)).findFirst();
+    }
+
     /** A part of a build where it lies; nothing where it is not placed. */
     public static Optional<Placed> of(Build build, String part) {
         return build.placement(part)
@@ -120,6 +125,11 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
             changed.add(solid.stretched(along, times, bounds.low(along)));
         }
         return changed;
+    }
+
+    /** Whether a plug in it, or what swells of it, reaches into a box of its tray. */
+    public boolean fills(Box box) {
+        return zones.stream().anyMatch(z -> z.isFilled() && z.box().signedDistance(box) < 0);
     }
 
     /** Whether air goes through between its fins along an axis of its tray. */

@@ -1,6 +1,8 @@
 package boldsatchel.geometry;
 
 import boldsatchel.quantity.Label;
+import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * One of the 24 ways to lay a box squarely: which of its faces looks up, then quarter turns seen from above.
@@ -14,6 +16,11 @@ public record Orientation(
 
     /** As the part is drawn on the shelf. */
     public static final Orientation AS_DRAWN = new Orientation(Face.TOP, 0);
+
+    /** All there are, that as drawn among them. */
+    public static final List<Orientation> ALL = Face.ALL.stream()
+            .flatMap(up -> IntStream.range(0, 4).mapToObj(turns -> new Orientation(up, turns)))
+            .toList();
 
     /** Brings the turns into 0 to 3. */
     public Orientation {

@@ -153,7 +153,7 @@ final class HeatModel {
         }
         base = build.casing().standing().map(s -> rooms.get(s.id()));
         base.ifPresent(this::looseParts);
-        build.cooling().bridges().forEach(this::bridge);
+        build.cooling().bridges().forEach(bridge -> bridge(bridge, placed));
     }
 
     /** Adds a node of a place. */
@@ -717,11 +717,11 @@ final class HeatModel {
     }
 
     /** Between two parts of one tray. */
-    private void bridge(HeatBridge bridge) {
+    private void bridge(HeatBridge bridge, List<Placed> placed) {
         Integer from = nodes.get(bridge.part());
         Integer arrives = nodes.get(bridge.to());
-        Optional<Placed> part = Placed.of(build, bridge.part());
-        Optional<Placed> to = Placed.of(build, bridge.to());
+        Optional<Placed> part = Placed.of(placed, bridge.part());
+        Optional<Placed> to = Placed.of(placed, bridge.to());
         boolean lie = part.isPresent() && to.isPresent() && bridge.isWithin(build.layout());
         if (lie && from != null && arrives != null && !from.equals(arrives)) {
             double most =
@@ -779,9 +779,9 @@ final class HeatModel {
      */
     HeatWays ways(double[] watts, double[] t, Set<Integer> held) {
         List<HeatNetwork.Crossing> crossings = network.crossings(t);
-        double[] left = network.residual(watts, t);
-        for (int node : held) {
-            crossings.add(new HeatNetwork.Crossing(node, 0, left[node]));
+        if (!held.isEmpty()) {
+            double[] left = network.residual(watts, t);
+            held.forEach(node -> crossings.add(new HeatNetwork.Crossing(node, 0, left[node])));
         }
         return HeatWays.of(places, crossings, watts);
     }

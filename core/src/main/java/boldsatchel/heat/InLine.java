@@ -128,14 +128,12 @@ record InLine(
     private static double pastMm2(Box fan, Facing facing) {
         int axis = facing.axis();
         double around = 2 * (fan.size((axis + 1) % 3) + fan.size((axis + 2) % 3));
-        double side = fan.size((axis + 1) % 3) * fan.size((axis + 2) % 3);
-        return around * facing.gapMm() + Math.max(0, side - facing.sharedMm2());
+        return around * facing.gapMm() + Math.max(0, fan.area(Face.of(axis, 1)) - facing.sharedMm2());
     }
 
     /** Share of the fins that the air goes through. */
     private static double met(Facing facing, Placed part) {
-        int axis = facing.axis();
-        double side = part.bounds().size((axis + 1) % 3) * part.bounds().size((axis + 2) % 3);
+        double side = part.bounds().area(Face.of(facing.axis(), 1));
         return Math.min(1, facing.sharedMm2() / Math.max(1e-9, side));
     }
 }

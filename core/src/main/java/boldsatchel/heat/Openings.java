@@ -217,7 +217,7 @@ final class Openings {
                         .orElse(around * (1 - Math.min(1, met) * jet));
                 ways.add(
                         moves.ducted()
-                                ? new Way(i, out, 0, Optional.of(Duct.straight(gap, box.size(u), box.size(v))))
+                                ? new Way(i, out, 0, Optional.of(DuctLoss.straight(gap, box.size(u), box.size(v))))
                                 : new Way(i, out, leak * MM2, Optional.empty()));
             }
         }
@@ -227,7 +227,7 @@ final class Openings {
                             shell.vents().indexOf(vent),
                             out,
                             0,
-                            Optional.of(Duct.bent(
+                            Optional.of(DuctLoss.bent(
                                     vent.box().centre().minus(box.centre()).length(), box.size(u), box.size(v)))))
                     .ifPresent(ways::add);
         }
@@ -240,9 +240,9 @@ final class Openings {
         return inside.stream()
                 .filter(p -> p.isOpenAlong(axis)
                         && Facing.along(axis, vent.box(), p.bounds()).within(FitEngine.VENT_CLEAR_MM)
-                        && fan.gapAlong(axis, p.bounds()) >= 0
-                        && fan.gapAlong((axis + 1) % 3, p.bounds()) < 0
-                        && fan.gapAlong((axis + 2) % 3, p.bounds()) < 0)
+                        && Facing.of(fan, p.bounds())
+                                .filter(f -> f.axis() == axis)
+                                .isPresent())
                 .findFirst();
     }
 

@@ -265,9 +265,7 @@ public final class Reliefs {
             if (near.stream()
                     .noneMatch(p -> p.bounds().signedDistance(bounds)
                             < build.brief().limits().gapMm())) {
-                if (near.stream()
-                        .noneMatch(p -> p.zones().stream()
-                                .anyMatch(z -> z.isFilled() && z.box().signedDistance(bounds) < 0))) {
+                if (near.stream().noneMatch(p -> p.fills(bounds))) {
                     return place;
                 }
                 touchesNothing = touchesNothing.or(() -> place);

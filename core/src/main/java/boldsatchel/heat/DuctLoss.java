@@ -1,7 +1,7 @@
 package boldsatchel.heat;
 
 /** What ducts from a fan to its vent take of the pressure: friction along their walls, and corners. */
-final class Duct {
+final class DuctLoss {
 
     private static final double MM = 1e-3;
     /** Darcy's, of narrow ducts at some 2000 of Reynolds' number, between 64/Re and that of turbulent flow. */
@@ -11,7 +11,7 @@ final class Duct {
     /** Walls of a duct as short as this are no walls. */
     private static final double LEAST = 1e-3;
 
-    private Duct() {}
+    private DuctLoss() {}
 
     /**
      * Straight on.
