@@ -22,6 +22,7 @@ module boldsatchel.core {
     exports boldsatchel.hold;
     exports boldsatchel.cables;
     exports boldsatchel.printing;
+    exports boldsatchel.assembly;
     exports boldsatchel.reach;
     exports boldsatchel.heat;
     exports boldsatchel.cost;

@@ -192,7 +192,7 @@ public final class CoolEdits {
     }
 
     private static Vent across(Shell tray, Face wall) {
-        return Vent.usual("air in", Face.of(wall.axis(), -wall.sign()), tray.cavity(), false, Vent.Kind.SLOTS);
+        return Vent.usual("air in", wall.opposite(), tray.cavity(), false, Vent.Kind.SLOTS);
     }
 
     /** Says that a part blows at a wall. */

@@ -29,7 +29,7 @@ import java.util.Set;
 public final class FitEngine implements Engine<FitResult> {
 
     /** Overlaps smaller than this are rounding or contact, mm. */
-    static final double CONTACT_MM = 0.01;
+    public static final double CONTACT_MM = 0.01;
 
     /** Gaps wider than this are no news, mm. */
     static final double NEAR_MM = 15;

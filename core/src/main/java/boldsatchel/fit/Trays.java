@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Set;
 
 /** What of a tray parts can hit, and how far they are from it. */
-final class Trays {
+public final class Trays {
 
     private Trays() {}
 
@@ -59,6 +59,13 @@ final class Trays {
 
     /** The side walls, whose upper edges are the rim, and the top where there is one. */
     static List<Box> walls(Shell shell) {
+        List<Box> walls = new ArrayList<>(sides(shell));
+        walls.addAll(cover(shell));
+        return walls;
+    }
+
+    /** The side walls, their openings cut out. */
+    public static List<Box> sides(Shell shell) {
         double wall = Math.max(FitEngine.CONTACT_MM, shell.wallMm().value());
         double w = shell.widthMm().value();
         double d = shell.depthMm().value();
@@ -68,14 +75,23 @@ final class Trays {
                 new Box(w, -wall, 0, wall, d + 2 * wall, h),
                 new Box(0, -wall, 0, w, wall, h),
                 new Box(0, d, 0, w, wall, h)));
-        if (!shell.openTop()) {
-            walls.add(new Box(-wall, -wall, h, w + 2 * wall, d + 2 * wall, wall));
-        }
         return Opening.cut(walls, shell);
     }
 
+    /** The cover of a tray that is closed on top, its openings cut out; empty for one that is open. */
+    public static List<Box> cover(Shell shell) {
+        if (shell.openTop()) {
+            return List.of();
+        }
+        double wall = Math.max(FitEngine.CONTACT_MM, shell.wallMm().value());
+        double w = shell.widthMm().value();
+        double d = shell.depthMm().value();
+        return Opening.cut(
+                List.of(new Box(-wall, -wall, shell.heightMm().value(), w + 2 * wall, d + 2 * wall, wall)), shell);
+    }
+
     /** Ribs and the floor plate: what a part of another tray can hit from above. */
-    static List<Solid> solidsWithFloor(Shell shell) {
+    public static List<Solid> solidsWithFloor(Shell shell) {
         List<Solid> solids = new ArrayList<>(shell.solids());
         solids.addAll(Opening.cut(List.of(floor(shell)), shell));
         return solids;

@@ -44,6 +44,11 @@ public enum Face {
         return ALL.get(2 * axis + (sign > 0 ? 1 : 0));
     }
 
+    /** The face across. */
+    public Face opposite() {
+        return of(axis, -sign);
+    }
+
     /** As written in a sentence. */
     public String words() {
         return words;

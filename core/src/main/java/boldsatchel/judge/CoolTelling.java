@@ -167,7 +167,7 @@ record CoolTelling(Build build) implements Telling {
     private List<Remedy> across(Noted f) {
         Shell tray = build.shell(f.subjects().get(1)).orElseThrow();
         Vent out = tray.vents().get((int) f.number("outlet"));
-        Face opposite = Face.of(out.wall().axis(), -out.wall().sign());
+        Face opposite = out.wall().opposite();
         List<Vent> vents = new ArrayList<>(List.of(out));
         vents.add(Vent.usual("air in", opposite, tray.cavity(), false, Vent.Kind.SLOTS));
         return List.of(Remedy.by(

@@ -1,0 +1,452 @@
+package boldsatchel.assembly;
+
+import boldsatchel.cables.CablesResult;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Hole;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Port;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+
+/**
+ * How a machine comes apart. A state is the set of pieces that are still there; taking one away never bars another, so that whatever is free
+ * stays free, and what is left when nothing is free any more is the same whichever is taken first. Read backwards it is how the machine goes
+ * together.
+ *
+ * <p>What moves: a part with all that rides on it as one body, straight out along an axis of its tray or after one move aside
+ * ({@link Scene}); a card alone the way it leaves its slot; all that soldered wires hold together in one go, one after the other; covers,
+ * hinges and slides, and trays with what is in them. Before a part leaves, a driver has to get at its screws, and fingers at the plug of
+ * each lead that is too short to be unplugged in hand. For one thread.
+ */
+final class Takedown {
+
+    /** A driver with its bit is so thick, mm: a quarter-inch hexagon over its corners (ISO 1173), with a little room. */
+    static final double DRIVER_MM = 8;
+
+    private final Build build;
+    private final List<Placed> placed;
+    private final Pieces pieces;
+    private final Ties ties;
+    private final List<Loosening> loosened;
+    private final boolean kept;
+    private final double far;
+    private final List<Move> moves = new ArrayList<>();
+    private final Map<BitSet, Scene> scenes = new HashMap<>();
+
+    /**
+     * Something that can be done.
+     *
+     * @param first place of its subject among the pieces
+     * @param takes pieces that are gone afterwards
+     */
+    record Move(Removal.Kind kind, String subject, int first, BitSet takes) {}
+
+    private Takedown(Build build, CablesResult cables, List<Loosening> loosened, boolean kept) {
+        this.build = build;
+        this.placed = Placed.all(build);
+        this.loosened = loosened;
+        this.kept = kept;
+        this.pieces = new Pieces(build, placed, loosened);
+        this.ties = Ties.of(build, placed, cables, loosened);
+        this.far = far(build, placed);
+        findMoves();
+    }
+
+    /** As it is put together: glue holds nothing yet. */
+    static Takedown toBuild(Build build, CablesResult cables, List<Loosening> loosened) {
+        return new Takedown(build, cables, loosened, false);
+    }
+
+    /** As it is taken apart once it is finished: what is glued stays. */
+    static Takedown toMend(Build build, CablesResult cables, List<Loosening> loosened) {
+        return new Takedown(build, cables, loosened, true);
+    }
+
+    private static double far(Build build, List<Placed> placed) {
+        double far = 0;
+        for (var shell : build.casing().shells()) {
+            Box out = shell.outside();
+            far += out.dx() + out.dy() + out.dz();
+        }
+        double most = 0;
+        for (Placed p : placed) {
+            Box b = p.bounds();
+            most = Math.max(most, b.dx() + b.dy() + b.dz() + b.lowCorner().length());
+        }
+        return 2 * (far + most) + 1;
+    }
+
+    private void findMoves() {
+        Joined joined = new Joined(placed.size());
+        ties.riders().forEach((rider, of) -> joined.join(rider, of.host()));
+        ties.soldered().forEach(s -> joined.join(s.one(), s.other()));
+        BitSet all = whole();
+        for (List<Integer> unit : joined.sets()) {
+            int first = unit.stream()
+                    .filter(p -> !ties.riders().containsKey(p))
+                    .findFirst()
+                    .orElseThrow();
+            moves.add(new Move(Removal.Kind.PARTS, placed.get(first).id(), first, set(unit)));
+        }
+        for (int part : ties.riders().keySet().stream().sorted().toList()) {
+            BitSet alone = set(withRiders(part, all));
+            if (ties.soldered().stream().noneMatch(s -> alone.get(s.one()) != alone.get(s.other()))) {
+                moves.add(new Move(Removal.Kind.RIDER, placed.get(part).id(), part, alone));
+            }
+        }
+        for (int i = placed.size(); i < pieces.all().size(); i++) {
+            Piece piece = pieces.all().get(i);
+            Removal.Kind kind = switch (piece.kind()) {
+                case COVER -> Removal.Kind.COVER;
+                case SHUT -> Removal.Kind.OPEN;
+                case TRAY -> Removal.Kind.TRAY;
+                case PART -> throw new IllegalStateException("parts come first");
+            };
+            moves.add(new Move(kind, piece.id(), i, set(List.of(i))));
+        }
+    }
+
+    /** A part and all that is there of what rides on it. */
+    private List<Integer> withRiders(int host, BitSet present) {
+        List<Integer> group = new ArrayList<>(List.of(host));
+        for (int i = 0; i < group.size(); i++) {
+            int at = group.get(i);
+            ties.riders().forEach((rider, of) -> {
+                if (of.host() == at && present.get(rider)) {
+                    group.add(rider);
+                }
+            });
+        }
+        return group;
+    }
+
+    private static BitSet set(List<Integer> members) {
+        BitSet set = new BitSet();
+        members.forEach(set::set);
+        return set;
+    }
+
+    /** What can be done at all. */
+    List<Move> moves() {
+        return moves;
+    }
+
+    /** All pieces, the parts in the order they are placed first. */
+    List<Piece> pieces() {
+        return pieces.all();
+    }
+
+    /** Place of a part among the pieces. */
+    Optional<Integer> index(String part) {
+        return pieces.index(Piece.Kind.PART, part);
+    }
+
+    Ties ties() {
+        return ties;
+    }
+
+    List<Placed> placed() {
+        return placed;
+    }
+
+    /** Everything there. */
+    BitSet whole() {
+        BitSet all = new BitSet();
+        all.set(0, pieces.all().size());
+        return all;
+    }
+
+    /** What is in whose way in a state. */
+    Scene scene(BitSet present) {
+        BitSet joints = (BitSet) present.clone();
+        joints.clear(0, placed.size());
+        for (int i = placed.size(); i < pieces.all().size(); i++) {
+            if (pieces.all().get(i).kind() == Piece.Kind.COVER) {
+                joints.clear(i);
+            }
+        }
+        return scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far));
+    }
+
+    /** Does something, if it can be done and takes anything. */
+    Optional<Removal> tried(Move move, BitSet present) {
+        if (!move.takes().intersects(present)) {
+            return Optional.empty();
+        }
+        return switch (move.kind()) {
+            case PARTS -> parts(move, present);
+            case RIDER -> rider(move, present);
+            case COVER -> isCoverFree(move.subject(), present) ? plain(move) : Optional.empty();
+            case OPEN -> plain(move);
+            case TRAY -> isTrayFree(move.subject(), present) ? plain(move) : Optional.empty();
+        };
+    }
+
+    private static Optional<Removal> plain(Move move) {
+        return Optional.of(new Removal(move.kind(), move.subject(), List.of()));
+    }
+
+    private Optional<Removal> parts(Move move, BitSet present) {
+        BitSet still = (BitSet) present.clone();
+        BitSet unit = (BitSet) move.takes().clone();
+        unit.and(present);
+        if (!areLeadsFree(unit, present)) {
+            return Optional.empty();
+        }
+        List<List<Integer>> left = new ArrayList<>();
+        for (int part = unit.nextSetBit(0); part >= 0; part = unit.nextSetBit(part + 1)) {
+            Optional<Ties.Rider> rides = Optional.ofNullable(ties.riders().get(part));
+            if (rides.filter(r -> present.get(r.host())).isEmpty()) {
+                left.add(withRiders(part, present));
+            }
+        }
+        List<Removal.Group> gone = new ArrayList<>();
+        boolean any = true;
+        while (any && !left.isEmpty()) {
+            any = false;
+            for (int i = 0; i < left.size() && !any; i++) {
+                Optional<Way> way = way(left.get(i), still);
+                if (way.isPresent()) {
+                    gone.add(group(left.get(i), way.get()));
+                    left.get(i).forEach(still::clear);
+                    left.remove(i);
+                    any = true;
+                }
+            }
+        }
+        return left.isEmpty()
+                ? Optional.of(new Removal(move.kind(), gone.getFirst().parts().getFirst(), gone))
+                : Optional.empty();
+    }
+
+    private Optional<Removal> rider(Move move, BitSet present) {
+        int rider = move.first();
+        List<Integer> group = withRiders(rider, present);
+        Ties.Rider rides = ties.rider(rider);
+        if (!present.get(rider) || !present.get(rides.host())) {
+            return Optional.empty();
+        }
+        BitSet set = set(group);
+        Face away = rides.away();
+        return isReleased(rider, present)
+                        && areLeadsFree(set, present)
+                        && isStraight(group, away, present, set, scene(present))
+                ? Optional.of(new Removal(move.kind(), move.subject(), List.of(group(group, Way.straight(away)))))
+                : Optional.empty();
+    }
+
+    private Removal.Group group(List<Integer> group, Way way) {
+        return new Removal.Group(group.stream().map(i -> placed.get(i).id()).toList(), way);
+    }
+
+    private Optional<Way> way(List<Integer> group, BitSet present) {
+        BitSet set = set(group);
+        // What rides is held to what carries it, and leaves with that.
+        if (!ties.riders().containsKey(group.getFirst()) && !isReleased(group.getFirst(), present)) {
+            return Optional.empty();
+        }
+        Scene scene = scene(present);
+        for (Face way : Leaving.SIDES) {
+            if (isStraight(group, way, present, set, scene)) {
+                return Optional.of(Way.straight(way));
+            }
+        }
+        return scene.bent(group, present, set);
+    }
+
+    private static boolean isStraight(List<Integer> group, Face way, BitSet present, BitSet own, Scene scene) {
+        for (int part : group) {
+            if (scene.isBarred(part, way)) {
+                return false;
+            }
+            BitSet by = scene.blockers(part, way);
+            for (int i = by.nextSetBit(0); i >= 0; i = by.nextSetBit(i + 1)) {
+                if (present.get(i) && !own.get(i)) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    /** Whether what holds a part can be undone: no glue that has set, and a driver gets at every screw. */
+    private boolean isReleased(int part, BitSet present) {
+        Placed p = placed.get(part);
+        Optional<Fixing.By> by = p.placement().fixing().map(Fixing::by);
+        if (by.filter(b -> b == Fixing.By.GLUE).isPresent()) {
+            return !kept || loosened.contains(Loosening.of(Loosening.Kind.NO_GLUE, p.id()));
+        }
+        if (by.filter(b -> b == Fixing.By.SCREWS).isEmpty()
+                || loosened.contains(Loosening.of(Loosening.Kind.CLIPS, p.id()))) {
+            return true;
+        }
+        BitSet own = set(List.of(part));
+        Scene scene = scene(present);
+        return heads(p).stream().allMatch(h -> scene.isClear(p.shell(), h, Face.TOP, present, own));
+    }
+
+    /** A driver over each screw of a part, where it begins. */
+    static List<Box> heads(Placed part) {
+        List<Box> heads = new ArrayList<>();
+        for (Hole hole : part.part().body().holes()) {
+            boolean down = part.placement().orientation().turn(hole.face()).axis() == Face.TOP.axis();
+            if (down && !hole.tapped()) {
+                Vec at = part.placement().place(hole.at(), part.part().body().bounds());
+                double z = part.placement().orientation().turn(hole.face()) == Face.TOP
+                        ? at.z()
+                        : part.bounds().high(2);
+                heads.add(new Box(at.x() - DRIVER_MM / 2, at.y() - DRIVER_MM / 2, z, DRIVER_MM, DRIVER_MM, 0));
+            }
+        }
+        return heads;
+    }
+
+    /** Whether each short lead from what leaves to what stays can be unplugged at one of its ends. */
+    private boolean areLeadsFree(BitSet leaving, BitSet present) {
+        for (Ties.Tight lead : ties.tight()) {
+            boolean one = leaving.get(lead.one());
+            boolean other = leaving.get(lead.other());
+            boolean parts = one != other && present.get(lead.one()) && present.get(lead.other());
+            if (parts
+                    && !isPlugFree(lead.one(), lead.onePort(), present)
+                    && !isPlugFree(lead.other(), lead.otherPort(), present)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether a hand gets at a plug, from some side; where nobody says where it is, it does. */
+    private boolean isPlugFree(int part, Optional<Port> port, BitSet present) {
+        if (port.isEmpty()) {
+            return true;
+        }
+        Placed p = placed.get(part);
+        Port used = port.get().connector().roomMm(port.get().use()) > 0
+                ? port.get()
+                : port.get().withUse(Port.Use.INSIDE_ANGLED);
+        Box room = p.placement().place(used.plugRoom(), p.part().body().bounds());
+        Scene scene = scene(present);
+        return Face.ALL.stream().anyMatch(way -> scene.isClear(p.shell(), room, way, present, new BitSet()));
+    }
+
+    private boolean isCoverFree(String tray, BitSet present) {
+        int cover = pieces.index(Piece.Kind.COVER, tray).orElseThrow();
+        return build.shell(tray)
+                .filter(s -> scene(present).comesOff(s, set(List.of(cover)), present, List.of(Face.TOP)))
+                .isPresent();
+    }
+
+    /** Whether a tray comes off: opened if it can be, not glued, and no wire without a plug leads over its joint. */
+    private boolean isTrayFree(String tray, BitSet present) {
+        Joint joint = build.casing().carrying(tray).orElseThrow();
+        boolean shut =
+                pieces.index(Piece.Kind.SHUT, joint.id()).map(present::get).orElse(false);
+        boolean glued = kept
+                && joint.way() instanceof Joint.Held h
+                && h.by() == Joint.Held.By.GLUE
+                && !loosened.contains(Loosening.of(Loosening.Kind.NO_GLUE, joint.id()));
+        return !shut
+                && !glued
+                && (!(joint.way() instanceof Joint.Held) || leaves(joint, present))
+                && ties.soldered().stream()
+                        .noneMatch(s -> present.get(s.one())
+                                && present.get(s.other())
+                                && hangsOn(s.one(), joint) != hangsOn(s.other(), joint));
+    }
+
+    /** Whether a tray that is held leaves the one it is on, with all that is in it and hangs on it. */
+    private boolean leaves(Joint joint, BitSet present) {
+        BitSet hung = new BitSet();
+        for (int i = 0; i < pieces.all().size(); i++) {
+            Piece piece = pieces.all().get(i);
+            boolean on = switch (piece.kind()) {
+                case PART -> hangsOn(i, joint);
+                case COVER, TRAY -> build.casing().path(piece.id()).contains(joint);
+                case SHUT -> false;
+            };
+            hung.set(i, on);
+        }
+        return build.shell(joint.on())
+                .map(on -> scene(present).comesOff(on, hung, present, Leaving.SIDES))
+                .orElse(true);
+    }
+
+    private boolean hangsOn(int part, Joint joint) {
+        return build.casing().path(placed.get(part).shell().id()).contains(joint);
+    }
+
+    /**
+     * Takes all that comes out, one after the other; of what is free the one that ranks highest goes first.
+     *
+     * @param present what is there; afterwards what is left
+     */
+    List<Removal> takeAll(BitSet present, ToDoubleFunction<Move> rank) {
+        List<Move> ranked = new ArrayList<>(moves);
+        ranked.sort((a, b) -> Double.compare(rank.applyAsDouble(b), rank.applyAsDouble(a)));
+        List<Removal> done = new ArrayList<>();
+        boolean any = true;
+        while (any) {
+            any = false;
+            for (int i = 0; i < ranked.size() && !any; i++) {
+                Optional<Removal> removal = tried(ranked.get(i), present);
+                if (removal.isPresent()) {
+                    done.add(removal.get());
+                    present.andNot(ranked.get(i).takes());
+                    any = true;
+                }
+            }
+        }
+        return done;
+    }
+
+    /** Sets that grow together. */
+    private static final class Joined {
+        private final int[] above;
+
+        Joined(int count) {
+            above = IntStream.range(0, count).toArray();
+        }
+
+        private int root(int i) {
+            int at = i;
+            while (above[at] != at) {
+                at = above[at];
+            }
+            return at;
+        }
+
+        void join(int a, int b) {
+            int x = root(a);
+            int y = root(b);
+            above[Math.max(x, y)] = Math.min(x, y);
+        }
+
+        List<List<Integer>> sets() {
+            List<List<Integer>> sets = new ArrayList<>();
+            for (int i = 0; i < above.length; i++) {
+                if (above[i] == i) {
+                    List<Integer> set = new ArrayList<>();
+                    for (int j = i; j < above.length; j++) {
+                        if (root(j) == i) {
+                            set.add(j);
+                        }
+                    }
+                    sets.add(set);
+                }
+            }
+            return sets;
+        }
+    }
+}
