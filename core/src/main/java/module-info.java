@@ -49,6 +49,8 @@ module boldsatchel.core {
             tools.jackson.databind;
     opens boldsatchel.shelf to
             tools.jackson.databind;
+    opens boldsatchel.assembly to
+            tools.jackson.databind;
     opens boldsatchel.bench to
             tools.jackson.databind;
     opens boldsatchel.quantity to

@@ -59,24 +59,13 @@ final class Circles {
     }
 
     /**
-     * Changes that let everything out.
-     *
-     * @param changes all of them are needed
-     * @param proven whether no cheaper ones would do
-     */
-    record WayOut(List<Loosening> changes, boolean proven) {
-        double minutes() {
-            return changes.stream().mapToDouble(c -> c.kind().minutes()).sum();
-        }
-    }
-
-    /**
      * The cheapest changes after which all comes out: sets of them in the order of what they cost. Costs a take-down for each set that is
      * tried; there are {@link #MOST_TRIED} at most.
      *
      * @param takedown of the build with some changes
      */
-    static Optional<WayOut> cheapest(List<Loosening> possible, Function<List<Loosening>, Takedown> takedown) {
+    static Optional<AssemblyResult.WayOut> cheapest(
+            List<Loosening> possible, Function<List<Loosening>, Takedown> takedown) {
         record Tried(List<Loosening> changes, int last, double minutes) {}
         PriorityQueue<Tried> next = new PriorityQueue<>(Comparator.comparingDouble(Tried::minutes));
         next.add(new Tried(List.of(), -1, 0));
@@ -84,7 +73,7 @@ final class Circles {
             Tried now = next.remove();
             Takedown changed = takedown.apply(now.changes());
             if (left(changed, changed.whole()).isEmpty()) {
-                return Optional.of(new WayOut(now.changes(), true));
+                return Optional.of(new AssemblyResult.WayOut(now.changes(), true));
             }
             for (int i = now.last() + 1; i < possible.size(); i++) {
                 List<Loosening> more = new ArrayList<>(now.changes());
@@ -97,7 +86,8 @@ final class Circles {
     }
 
     /** All changes, without those that are not needed. */
-    private static Optional<WayOut> pruned(List<Loosening> possible, Function<List<Loosening>, Takedown> takedown) {
+    private static Optional<AssemblyResult.WayOut> pruned(
+            List<Loosening> possible, Function<List<Loosening>, Takedown> takedown) {
         List<Loosening> kept = new ArrayList<>(possible);
         if (!lets(kept, takedown)) {
             return Optional.empty();
@@ -109,7 +99,7 @@ final class Circles {
                 kept = without;
             }
         }
-        return Optional.of(new WayOut(kept, false));
+        return Optional.of(new AssemblyResult.WayOut(kept, false));
     }
 
     private static boolean lets(List<Loosening> changes, Function<List<Loosening>, Takedown> takedown) {
@@ -124,7 +114,7 @@ final class Circles {
      */
     static List<Loosening> possible(Build build, CablesResult cables, Takedown takedown, BitSet stuck, boolean kept) {
         Set<Loosening> possible = new LinkedHashSet<>();
-        for (Ties.Soldered s : takedown.ties().soldered()) {
+        for (Ties.Soldered s : takedown.ties().fast().toList()) {
             if (stuck.get(s.one()) || stuck.get(s.other())) {
                 possible.add(Loosening.of(Loosening.Kind.CONNECTOR, s.lead()));
             }

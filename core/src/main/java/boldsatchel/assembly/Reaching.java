@@ -57,7 +57,7 @@ final class Reaching {
                     return Optional.of(new Found(replayed(some), false));
                 }
                 for (Takedown.Move move : takedown.moves()) {
-                    takedown.tried(move, at.present()).ifPresent(removal -> {
+                    takedown.tried(move, at.present(), false).ifPresent(removal -> {
                         BitSet left = (BitSet) at.present().clone();
                         left.andNot(move.takes());
                         List<Removal> so = new ArrayList<>(at.steps());
@@ -89,7 +89,7 @@ final class Reaching {
         while (any && present.get(target)) {
             any = false;
             for (Takedown.Move move : takedown.moves()) {
-                if (present.get(target) && takedown.tried(move, present).isPresent()) {
+                if (present.get(target) && takedown.tried(move, present, false).isPresent()) {
                     present.andNot(move.takes());
                     needed.add(move);
                     any = true;
@@ -112,7 +112,7 @@ final class Reaching {
         List<Removal> done = new ArrayList<>();
         BitSet present = takedown.whole();
         for (Takedown.Move move : moves) {
-            Optional<Removal> removal = takedown.tried(move, present);
+            Optional<Removal> removal = takedown.tried(move, present, false);
             if (removal.isEmpty()) {
                 return List.of();
             }

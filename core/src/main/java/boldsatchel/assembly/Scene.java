@@ -44,7 +44,9 @@ final class Scene {
     private final BitSet state;
     private final double far;
     private final Map<String, List<Lump>> seen = new HashMap<>();
+    private final Map<String, List<Heap>> heaps = new HashMap<>();
     private final @Nullable Blocked[] blocked;
+    private final @Nullable Blocked[] drivers;
 
     /**
      * Something solid, in the frame of the tray it is looked at from.
@@ -78,7 +80,30 @@ final class Scene {
      * @param by pieces
      * @param fixed sides to which something is that never goes
      */
-    private record Blocked(List<BitSet> by, BitSet fixed) {}
+    private record Blocked(List<BitSet> by, BitSet fixed) {
+        static Blocked none() {
+            List<BitSet> by = new ArrayList<>(Face.ALL.size());
+            Face.ALL.forEach(f -> by.add(new BitSet()));
+            return new Blocked(by, new BitSet());
+        }
+
+        boolean has(int piece, Face way) {
+            return piece == FIXED
+                    ? fixed.get(way.ordinal())
+                    : by.get(way.ordinal()).get(piece);
+        }
+
+        void set(int piece, Face way) {
+            if (piece == FIXED) {
+                fixed.set(way.ordinal());
+            } else {
+                by.get(way.ordinal()).set(piece);
+            }
+        }
+    }
+
+    /** All of a piece, or of what never goes. */
+    private record Heap(int piece, Box bounds, List<Lump> lumps) {}
 
     /**
      * @param state pieces that are still there; of those only joints and trays count here
@@ -91,6 +116,7 @@ final class Scene {
         this.state = state;
         this.far = far;
         this.blocked = new Blocked[placed.size()];
+        this.drivers = new Blocked[placed.size()];
     }
 
     /** What is in the way of a part to a side. */
@@ -101,6 +127,26 @@ final class Scene {
     /** Whether something that never goes is in the way of a part to a side. */
     boolean isBarred(int part, Face way) {
         return blocked(part).fixed().get(way.ordinal());
+    }
+
+    /** Whether a driver gets at all screws of a part. */
+    boolean isReached(int part, BitSet present) {
+        Blocked known = drivers[part];
+        if (known == null) {
+            known = Blocked.none();
+            Placed p = placed.get(part);
+            for (Box head : Takedown.heads(p)) {
+                Swept swept = new Swept(head, Face.TOP, far);
+                for (Lump lump : lumps(p.shell())) {
+                    if (lump.piece() != part && lump.isMet(swept)) {
+                        known.set(lump.piece(), Face.TOP);
+                    }
+                }
+            }
+            drivers[part] = known;
+        }
+        return !known.has(FIXED, Face.TOP)
+                && !known.by().get(Face.TOP.ordinal()).intersects(present);
     }
 
     private Blocked blocked(int part) {
@@ -114,25 +160,43 @@ final class Scene {
 
     private Blocked look(int part) {
         Placed mover = placed.get(part);
-        List<BitSet> by = Face.ALL.stream().map(f -> new BitSet()).toList();
-        BitSet fixed = new BitSet();
-        for (Lump lump : lumps(mover.shell())) {
-            if (lump.piece() == part) {
-                continue;
-            }
-            boolean together = isIn(mover, lump);
-            double least = together ? leastExit(mover.bounds(), lump.bounds()) : 0;
-            for (Face way : Face.ALL) {
-                BitSet known = lump.piece() == FIXED ? fixed : by.get(way.ordinal());
-                int bit = lump.piece() == FIXED ? way.ordinal() : lump.piece();
-                if (!known.get(bit)
-                        && isMet(mover, Vec.ZERO, way, far, lump)
-                        && !(together && exit(mover.bounds(), lump.bounds(), way) <= least + FitEngine.CONTACT_MM)) {
-                    known.set(bit);
+        Blocked blocked = Blocked.none();
+        for (Heap heap : heaps(mover.shell())) {
+            if (heap.piece() != part) {
+                for (Face way : Face.ALL) {
+                    if (!blocked.has(heap.piece(), way) && isAhead(mover.bounds(), heap.bounds(), way)) {
+                        for (Lump lump : heap.lumps()) {
+                            if (isInTheWay(mover, lump, way)) {
+                                blocked.set(heap.piece(), way);
+                                break;
+                            }
+                        }
+                    }
                 }
             }
         }
-        return new Blocked(by, fixed);
+        return blocked;
+    }
+
+    private boolean isInTheWay(Placed mover, Lump lump, Face way) {
+        return isAhead(mover.bounds(), lump.bounds(), way)
+                && isMet(mover, Vec.ZERO, way, far, lump)
+                && !(isIn(mover, lump)
+                        && exit(mover.bounds(), lump.bounds(), way)
+                                <= leastExit(mover.bounds(), lump.bounds()) + FitEngine.CONTACT_MM);
+    }
+
+    /** Whether something is met by a box that is moved to a side without end. */
+    private static boolean isAhead(Box mover, Box other, Face way) {
+        for (int axis = 0; axis < 3; axis++) {
+            double into = axis != way.axis()
+                    ? Math.min(mover.high(axis), other.high(axis)) - Math.max(mover.low(axis), other.low(axis))
+                    : exit(mover, other, way);
+            if (into <= FitEngine.CONTACT_MM) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static boolean isIn(Placed mover, Lump lump) {
@@ -274,6 +338,28 @@ final class Scene {
         Swept here = new Swept(mover.square().get(), way, 0);
         Swept gone = new Swept(mover.square().get(), way, far);
         return others.stream().noneMatch(o -> o.isMet(gone) && !o.isMet(here));
+    }
+
+    private List<Heap> heaps(Shell tray) {
+        return heaps.computeIfAbsent(tray.id(), id -> heaped(lumps(tray)));
+    }
+
+    /** Lumps of one piece come one after the other. */
+    private static List<Heap> heaped(List<Lump> lumps) {
+        List<Heap> heaps = new ArrayList<>();
+        int from = 0;
+        for (int to = 1; to <= lumps.size(); to++) {
+            if (to == lumps.size() || lumps.get(to).piece() != lumps.get(from).piece()) {
+                List<Lump> of = lumps.subList(from, to);
+                Box bounds = of.getFirst().bounds();
+                for (Lump lump : of) {
+                    bounds = bounds.around(lump.bounds());
+                }
+                heaps.add(new Heap(of.getFirst().piece(), bounds, of));
+                from = to;
+            }
+        }
+        return heaps;
     }
 
     /** All that is solid, as a tray has it. */

@@ -24,8 +24,8 @@ import java.util.stream.IntStream;
  * stays free, and what is left when nothing is free any more is the same whichever is taken first. Read backwards it is how the machine goes
  * together.
  *
- * <p>What moves: a part with all that rides on it as one body, straight out along an axis of its tray or after one move aside
- * ({@link Scene}); a card alone the way it leaves its slot; all that soldered wires hold together in one go, one after the other; covers,
+ * <p>What moves: a part with all that rides on it as one body, straight out along an axis of its tray, or after one move aside
+ * where nothing else would let it out ({@link Scene}); a card alone the way it leaves its slot; all that soldered wires hold together in one go, one after the other; covers,
  * hinges and slides, and trays with what is in them. Before a part leaves, a driver has to get at its screws, and fingers at the plug of
  * each lead that is too short to be unplugged in hand. For one thread.
  */
@@ -179,13 +179,17 @@ final class Takedown {
         return scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far));
     }
 
-    /** Does something, if it can be done and takes anything. */
-    Optional<Removal> tried(Move move, BitSet present) {
+    /**
+     * Does something, if it can be done and takes anything.
+     *
+     * @param sliding whether parts are slid out from under others too, not only where nothing but a move aside ever lets them out
+     */
+    Optional<Removal> tried(Move move, BitSet present, boolean sliding) {
         if (!move.takes().intersects(present)) {
             return Optional.empty();
         }
         return switch (move.kind()) {
-            case PARTS -> parts(move, present);
+            case PARTS -> parts(move, present, sliding);
             case RIDER -> rider(move, present);
             case COVER -> isCoverFree(move.subject(), present) ? plain(move) : Optional.empty();
             case OPEN -> plain(move);
@@ -197,7 +201,7 @@ final class Takedown {
         return Optional.of(new Removal(move.kind(), move.subject(), List.of()));
     }
 
-    private Optional<Removal> parts(Move move, BitSet present) {
+    private Optional<Removal> parts(Move move, BitSet present, boolean sliding) {
         BitSet still = (BitSet) present.clone();
         BitSet unit = (BitSet) move.takes().clone();
         unit.and(present);
@@ -216,7 +220,7 @@ final class Takedown {
         while (any && !left.isEmpty()) {
             any = false;
             for (int i = 0; i < left.size() && !any; i++) {
-                Optional<Way> way = way(left.get(i), still);
+                Optional<Way> way = way(left.get(i), still, sliding);
                 if (way.isPresent()) {
                     gone.add(group(left.get(i), way.get()));
                     left.get(i).forEach(still::clear);
@@ -250,7 +254,7 @@ final class Takedown {
         return new Removal.Group(group.stream().map(i -> placed.get(i).id()).toList(), way);
     }
 
-    private Optional<Way> way(List<Integer> group, BitSet present) {
+    private Optional<Way> way(List<Integer> group, BitSet present, boolean sliding) {
         BitSet set = set(group);
         // What rides is held to what carries it, and leaves with that.
         if (!ties.riders().containsKey(group.getFirst()) && !isReleased(group.getFirst(), present)) {
@@ -262,7 +266,12 @@ final class Takedown {
                 return Optional.of(Way.straight(way));
             }
         }
-        return scene.bent(group, present, set);
+        return sliding || isBarred(group, scene) ? scene.bent(group, present, set) : Optional.empty();
+    }
+
+    /** Whether no straight way is ever free, whatever else is out. */
+    private static boolean isBarred(List<Integer> group, Scene scene) {
+        return Face.ALL.stream().allMatch(way -> group.stream().anyMatch(p -> scene.isBarred(p, way)));
     }
 
     private static boolean isStraight(List<Integer> group, Face way, BitSet present, BitSet own, Scene scene) {
@@ -291,9 +300,7 @@ final class Takedown {
                 || loosened.contains(Loosening.of(Loosening.Kind.CLIPS, p.id()))) {
             return true;
         }
-        BitSet own = set(List.of(part));
-        Scene scene = scene(present);
-        return heads(p).stream().allMatch(h -> scene.isClear(p.shell(), h, Face.TOP, present, own));
+        return scene(present).isReached(part, present);
     }
 
     /** A driver over each screw of a part, where it begins. */
@@ -360,7 +367,7 @@ final class Takedown {
         return !shut
                 && !glued
                 && (!(joint.way() instanceof Joint.Held) || leaves(joint, present))
-                && ties.soldered().stream()
+                && ties.fast()
                         .noneMatch(s -> present.get(s.one())
                                 && present.get(s.other())
                                 && hangsOn(s.one(), joint) != hangsOn(s.other(), joint));
@@ -396,19 +403,22 @@ final class Takedown {
         List<Move> ranked = new ArrayList<>(moves);
         ranked.sort((a, b) -> Double.compare(rank.applyAsDouble(b), rank.applyAsDouble(a)));
         List<Removal> done = new ArrayList<>();
-        boolean any = true;
-        while (any) {
-            any = false;
-            for (int i = 0; i < ranked.size() && !any; i++) {
-                Optional<Removal> removal = tried(ranked.get(i), present);
-                if (removal.isPresent()) {
-                    done.add(removal.get());
-                    present.andNot(ranked.get(i).takes());
-                    any = true;
-                }
-            }
+        while (takesOne(ranked, present, false, done) || takesOne(ranked, present, true, done)) {
+            // Goes on until nothing is free.
         }
         return done;
+    }
+
+    private boolean takesOne(List<Move> ranked, BitSet present, boolean sliding, List<Removal> done) {
+        for (Move move : ranked) {
+            Optional<Removal> removal = tried(move, present, sliding);
+            if (removal.isPresent()) {
+                done.add(removal.get());
+                present.andNot(move.takes());
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Sets that grow together. */

@@ -6,6 +6,7 @@ import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Vec;
 import boldsatchel.links.Run;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Connector;
@@ -17,19 +18,24 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What holds parts to one another: cards in their slots and what is stuck on others, wires without a plug, leads too short to take a part
  * aside. Parts are told by their place in a list.
  *
  * @param riders what rides on what
- * @param soldered wires that do not come apart
+ * @param soldered wires that do not come apart, and so short that what they hold goes in together
+ * @param trailing wires that do not come apart, but so long that the one part can lie beside the case while the other is in it
  * @param tight leads that must be plugged where both parts lie
  */
-record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Tight> tight) {
+record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Soldered> trailing, List<Tight> tight) {
 
     /** A lead with so much to spare lets its part be taken aside with the lead still plugged in, mm; a guess. */
     static final double SPARE_MM = 40;
+
+    /** Over the rim and down to what lies beside the case wires take so much more, mm; a guess. */
+    private static final double BESIDE_MM = 30;
 
     /**
      * A part that another one carries.
@@ -68,6 +74,7 @@ record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Tight> tig
         plugged(build, placed, index, riders);
         stuck(placed, riders);
         List<Soldered> soldered = new ArrayList<>();
+        List<Soldered> trailing = new ArrayList<>();
         List<Tight> tight = new ArrayList<>();
         for (Lead lead : cables.leads()) {
             Integer one = index.get(lead.one().part());
@@ -75,7 +82,9 @@ record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Tight> tig
             if (one != null && other != null && !one.equals(other)) {
                 if (!comesApart(build, lead)) {
                     if (!loosened.contains(Loosening.of(Loosening.Kind.CONNECTOR, lead.id()))) {
-                        soldered.add(new Soldered(lead.id(), one, other));
+                        boolean trails = lead.lengthMm().orElse(0)
+                                >= Math.max(besideMm(placed.get(one)), besideMm(placed.get(other)));
+                        (trails ? trailing : soldered).add(new Soldered(lead.id(), one, other));
                     }
                 } else if (isShort(cables, lead)
                         && !loosened.contains(Loosening.of(Loosening.Kind.LONGER_LEAD, lead.id()))) {
@@ -88,7 +97,23 @@ record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Tight> tig
                 }
             }
         }
-        return new Ties(Map.copyOf(riders), List.copyOf(soldered), List.copyOf(tight));
+        return new Ties(Map.copyOf(riders), List.copyOf(soldered), List.copyOf(trailing), List.copyOf(tight));
+    }
+
+    /** What wires of a part that lies in its place take to something beside the case. */
+    private static double besideMm(Placed part) {
+        Box out = part.shell().outside();
+        Vec middle = part.bounds().centre();
+        double aside = Double.POSITIVE_INFINITY;
+        for (Face face : List.of(Face.LEFT, Face.RIGHT, Face.FRONT, Face.BACK)) {
+            aside = Math.min(aside, face.sign() * (out.end(face) - middle.along(face.axis())));
+        }
+        return Math.max(0, aside) + Math.max(0, out.high(2) - middle.z()) + BESIDE_MM;
+    }
+
+    /** All wires that do not come apart. */
+    Stream<Soldered> fast() {
+        return Stream.concat(soldered.stream(), trailing.stream());
     }
 
     /** Cards, and what else is plugged straight into a part of its tray. */

@@ -1,0 +1,161 @@
+package boldsatchel.assembly;
+
+import boldsatchel.assembly.AssemblyResult.Circle;
+import boldsatchel.assembly.AssemblyResult.Reach;
+import boldsatchel.assembly.AssemblyResult.Wanted;
+import boldsatchel.cables.CablesEngine;
+import boldsatchel.cables.CablesResult;
+import boldsatchel.engine.Engine;
+import boldsatchel.engine.Lazy;
+import boldsatchel.engine.Results;
+import boldsatchel.fit.Placed;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Section;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * In what order the machine goes together, whether it can at all, and what it takes to get at what wears out. What is planned is taken apart
+ * ({@link Takedown}) once as it is built, where glue holds nothing yet, and once as it is mended, where it does.
+ */
+public final class AssemblyEngine implements Engine<AssemblyResult> {
+
+    /** An engine; all are alike. */
+    public AssemblyEngine() {}
+
+    @Override
+    public String about() {
+        return "how it goes together";
+    }
+
+    @Override
+    public Class<AssemblyResult> result() {
+        return AssemblyResult.class;
+    }
+
+    @Override
+    public Set<Section> reads() {
+        return EnumSet.of(Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING);
+    }
+
+    @Override
+    public Set<Class<?>> asks() {
+        return Set.of(CablesResult.class);
+    }
+
+    @Override
+    public AssemblyResult work(Build build, Results results) {
+        return evaluate(build, results.of(CablesResult.class));
+    }
+
+    @Override
+    public AssemblyResult nothing() {
+        return AssemblyResult.NOTHING;
+    }
+
+    /** Evaluates a build. */
+    public static AssemblyResult evaluate(Build build) {
+        return evaluate(build, CablesEngine.evaluate(build));
+    }
+
+    private static AssemblyResult evaluate(Build build, CablesResult cables) {
+        Takedown building = Takedown.toBuild(build, cables, List.of());
+        BitSet left = building.whole();
+        List<Removal> out = building.takeAll(left, m -> rank(build, building, m));
+        List<Circle> circles = Circles.of(building, left).stream()
+                .map(c -> circle(building, c))
+                .toList();
+        return new AssemblyResult(
+                out,
+                circles,
+                Lazy.of(() -> wayOut(build, cables, circles.isEmpty())),
+                reaches(build, cables),
+                Lazy.of(() -> Steps.of(build, cables, Takedown.toBuild(build, cables, List.of()), out)));
+    }
+
+    private static Circle circle(Takedown takedown, BitSet members) {
+        return new Circle(
+                members.stream().mapToObj(i -> takedown.pieces().get(i)).toList());
+    }
+
+    /** The least that has to be taken out of the finished machine to have any part in hand; empty where it never comes out. */
+    public static Optional<Reach> reach(Build build, String part) {
+        CablesResult cables = CablesEngine.evaluate(build);
+        return build.part(part)
+                .filter(p -> build.placement(part).isPresent())
+                .map(p -> reach(Takedown.toMend(build, cables, List.of()), new Minutes(build, cables), p));
+    }
+
+    private static List<Reach> reaches(Build build, CablesResult cables) {
+        List<Reach> reaches = new ArrayList<>();
+        Takedown mending = Takedown.toMend(build, cables, List.of());
+        Minutes minutes = new Minutes(build, cables);
+        for (Placed placed : mending.placed()) {
+            if (Wanted.of(placed.part()).isPresent()) {
+                reaches.add(reach(mending, minutes, placed.part()));
+            }
+        }
+        return reaches;
+    }
+
+    private static Reach reach(Takedown mending, Minutes minutes, Part part) {
+        Optional<Wanted> wanted = Wanted.of(part);
+        Optional<Reaching.Found> found = Reaching.of(mending, part.id(), minutes::of);
+        List<Removal> steps = found.map(Reaching.Found::steps).orElse(List.of());
+        return new Reach(
+                part.id(),
+                wanted,
+                steps,
+                steps.stream().mapToDouble(minutes::of).sum(),
+                found.map(Reaching.Found::least).orElse(true));
+    }
+
+    private static Optional<AssemblyResult.WayOut> wayOut(Build build, CablesResult cables, boolean none) {
+        if (none) {
+            return Optional.empty();
+        }
+        Takedown planned = Takedown.toBuild(build, cables, List.of());
+        BitSet stuck = planned.whole();
+        planned.takeAll(stuck, m -> 0);
+        return Circles.cheapest(
+                Circles.possible(build, cables, planned, stuck, false),
+                changes -> Takedown.toBuild(build, cables, changes));
+    }
+
+    /** What is taken out first, so that it is put in last: what closes, then the battery, then trays, then what is tall before what is flat. */
+    private static double rank(Build build, Takedown takedown, Takedown.Move move) {
+        return switch (move.kind()) {
+            case OPEN -> 6e6;
+            case COVER -> 5e6;
+            case TRAY ->
+                build.casing()
+                                .carrying(move.subject())
+                                .filter(j -> j.way() instanceof Joint.Held)
+                                .isPresent()
+                        ? 4e6
+                        : 2e6;
+            case PARTS -> rank(takedown, move);
+            case RIDER -> -1;
+        };
+    }
+
+    private static double rank(Takedown takedown, Takedown.Move move) {
+        double rank = 0;
+        for (int i = move.takes().nextSetBit(0); i >= 0; i = move.takes().nextSetBit(i + 1)) {
+            Placed part = takedown.placed().get(i);
+            double high = part.bounds().dz();
+            rank = Math.max(
+                    rank,
+                    (part.part().isSource() ? 3e6 : 0)
+                            + (high >= Steps.TALL_MM ? 2e3 : high > Steps.FLAT_MM ? 1e3 : 0)
+                            + part.bounds().high(2));
+        }
+        return rank;
+    }
+}

@@ -1,0 +1,61 @@
+package boldsatchel.assembly;
+
+import boldsatchel.cables.CablesResult;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Joint;
+
+/** How long it takes to take things out and put them in again, by the usual times of the trade. */
+final class Minutes {
+
+    /** Out, and back in. */
+    private static final int BOTH_WAYS = 2;
+
+    private final Build build;
+    private final CablesResult cables;
+    private final Trade trade = Trade.known();
+
+    Minutes(Build build, CablesResult cables) {
+        this.build = build;
+        this.cables = cables;
+    }
+
+    double of(Removal removal) {
+        return BOTH_WAYS
+                * switch (removal.kind()) {
+                    case COVER -> of(Job.COVER, Steps.COVER_SCREWS);
+                    case OPEN -> of(Job.SHUT, 0);
+                    case TRAY ->
+                        of(
+                                Job.HANG,
+                                build.casing()
+                                        .carrying(removal.subject())
+                                        .filter(j -> j.way() instanceof Joint.Held)
+                                        .map(j -> ((Joint.Held) j.way()).count())
+                                        .orElse(Steps.COVER_SCREWS));
+                    case PARTS, RIDER ->
+                        removal.groups().stream()
+                                        .mapToDouble(g -> held(g.parts().getFirst()))
+                                        .sum()
+                                + leads(removal) * of(Job.PLUG, 0);
+                };
+    }
+
+    private double of(Job job, int count) {
+        Trade.Work work = trade.work(job);
+        return work.minutes() + work.each() * count;
+    }
+
+    private double held(String part) {
+        Trade.Held held = trade.held(build.placement(part).flatMap(p -> p.fixing()));
+        int screws = build.part(part).map(p -> p.body().holes().size()).orElse(0);
+        return of(Job.LAY, 0) + held.minutes() + held.each() * screws;
+    }
+
+    /** Leads from what leaves to what stays. */
+    private long leads(Removal removal) {
+        return cables.leads().stream()
+                .filter(l ->
+                        removal.takes(l.one().part()) != removal.takes(l.other().part()))
+                .count();
+    }
+}

@@ -1,0 +1,114 @@
+package boldsatchel.assembly;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A step of the work.
+ *
+ * @param id stable while the build names the same things: the job and what it is done to
+ * @param job what is done
+ * @param subjects ids of parts, trays, leads or joints
+ * @param words what is done, for people
+ * @param groups what moves, and how; the way it goes in is the way out read backwards
+ * @param test of the bench that must pass, of a hold point
+ * @param minutes of work
+ * @param waitMinutes before what stands on it can go on
+ * @param tools needed
+ * @param takes what is used up
+ * @param cautions that stand at this step
+ * @param reasons why it stands here, as ends of a sentence that begins with <i>here, since</i>
+ * @param traits what rules ask of it
+ */
+public record Step(
+        String id,
+        Job job,
+        List<String> subjects,
+        String words,
+        List<Removal.Group> groups,
+        Optional<String> test,
+        double minutes,
+        double waitMinutes,
+        List<String> tools,
+        List<String> takes,
+        List<String> cautions,
+        List<String> reasons,
+        Set<Trait> traits) {
+
+    /** Copies the lists. */
+    public Step {
+        subjects = List.copyOf(subjects);
+        groups = List.copyOf(groups);
+        tools = List.copyOf(tools);
+        takes = List.copyOf(takes);
+        cautions = List.copyOf(cautions);
+        reasons = List.copyOf(reasons);
+        traits = Set.copyOf(traits);
+    }
+
+    /** Whether nothing goes on before it has passed. */
+    public boolean isHold() {
+        return test.isPresent();
+    }
+
+    /** The same with other times and things. */
+    Step taking(double newMinutes, double newWait, Set<String> newTools, Set<String> newTakes) {
+        return new Step(
+                id,
+                job,
+                subjects,
+                words,
+                groups,
+                test,
+                newMinutes,
+                newWait,
+                List.copyOf(newTools),
+                List.copyOf(newTakes),
+                cautions,
+                reasons,
+                traits);
+    }
+
+    /** The same with another time to wait after it. */
+    Step waiting(double newWait) {
+        return taking(minutes, newWait, new LinkedHashSet<>(tools), new LinkedHashSet<>(takes));
+    }
+
+    /** The same with what moves in it, and cautions. */
+    Step moving(List<Removal.Group> newGroups, List<String> newCautions) {
+        return new Step(
+                id,
+                job,
+                subjects,
+                words,
+                newGroups,
+                test,
+                minutes,
+                waitMinutes,
+                tools,
+                takes,
+                newCautions,
+                reasons,
+                traits);
+    }
+
+    /** The same with why it stands where it does. */
+    Step because(List<String> newReasons) {
+        return new Step(
+                id,
+                job,
+                subjects,
+                words,
+                groups,
+                test,
+                minutes,
+                waitMinutes,
+                tools,
+                takes,
+                cautions,
+                newReasons,
+                traits);
+    }
+}

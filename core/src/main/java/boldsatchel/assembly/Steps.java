@@ -1,0 +1,544 @@
+package boldsatchel.assembly;
+
+import boldsatchel.bench.BenchTest;
+import boldsatchel.bench.BenchTests;
+import boldsatchel.cables.CablesResult;
+import boldsatchel.cables.Lead;
+import boldsatchel.fit.Placed;
+import boldsatchel.geometry.Face;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Family;
+import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Part;
+import boldsatchel.machine.Shell;
+import boldsatchel.quantity.Units;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Makes the steps of the work out of how a machine comes apart, and what the trade knows. */
+final class Steps {
+
+    /** Flat is what is no higher, mm, and tall what is no lower: beside the one a finger works, beside the other it does not. */
+    static final double FLAT_MM = 8;
+
+    static final double TALL_MM = 15;
+
+    /** A printer lays down so much in an hour, cm³: a usual figure for a nozzle of 0.4 mm, a guess. */
+    private static final double PRINTED_CM3_H = 12;
+
+    private static final double MM3_CM3 = 1000;
+    /** Screws of a cover of which nobody said how it is held, a guess. */
+    static final int COVER_SCREWS = 4;
+
+    private static final Set<Family> BOARDS = EnumSet.of(
+            Family.X86_BOARD,
+            Family.SINGLE_BOARD,
+            Family.CONVERTER,
+            Family.CHARGER,
+            Family.HUB,
+            Family.MICROCONTROLLER,
+            Family.SOUND);
+
+    private final Build build;
+    private final CablesResult cables;
+    private final Takedown takedown;
+    private final List<Removal> out;
+    private final Trade trade;
+    private final List<Order.Draft> drafts = new ArrayList<>();
+    /** Step by which each part comes into the case. */
+    private final Map<String, String> laidBy = new HashMap<>();
+
+    private final Set<String> chain = new LinkedHashSet<>();
+
+    private Steps(Build build, CablesResult cables, Takedown takedown, List<Removal> out, Trade trade) {
+        this.build = build;
+        this.cables = cables;
+        this.takedown = takedown;
+        this.out = out;
+        this.trade = trade;
+    }
+
+    static Plan of(Build build, CablesResult cables, Takedown takedown, List<Removal> out) {
+        Trade trade = Trade.known();
+        Steps steps = new Steps(build, cables, takedown, out, trade);
+        steps.draft();
+        Plan plan = Order.of(steps.drafts, trade.rules());
+        return new Plan(steps.reasoned(plan.steps()), plan.broken());
+    }
+
+    private void draft() {
+        build.casing().shells().forEach(this::made);
+        wires();
+        riders();
+        proofs(Trait.PROVING_LOOSE, Trait.PROVING_PACK);
+        install();
+        for (int i = out.size() - 1; i >= 0; i--) {
+            in(out.get(i));
+        }
+        proofs(Trait.PROVING_OPEN, Trait.PROVING_CLOSED);
+        peel();
+    }
+
+    private void add(Step step, String tray, Set<String> needs) {
+        drafts.add(new Order.Draft(step, tray, needs));
+    }
+
+    /** A step of a job with its usual times. */
+    private Step step(Job job, List<String> subjects, String what, int count, Set<Trait> traits) {
+        Trade.Work work = trade.work(job);
+        Set<Trait> all = EnumSet.copyOf(traits);
+        if (job != Job.PEEL) {
+            all.add(Trait.ANYTHING_ELSE);
+        }
+        return new Step(
+                job.name() + ":" + String.join("+", subjects),
+                job,
+                subjects,
+                work.words().replace("{what}", what),
+                List.of(),
+                Optional.empty(),
+                work.minutes() + work.each() * count,
+                work.waitMinutes(),
+                work.tools(),
+                work.takes(),
+                work.cautions(),
+                List.of(),
+                all);
+    }
+
+    private String name(String id) {
+        return build.part(id)
+                .map(Part::name)
+                .or(() -> build.shell(id).map(Shell::name))
+                .orElse(id);
+    }
+
+    private String names(List<String> ids) {
+        return ids.stream().map(this::name).collect(Collectors.joining(", "));
+    }
+
+    /** How a tray comes to be. */
+    private void made(Shell tray) {
+        List<String> it = List.of(tray.id());
+        int holes = tray.openings().size() + tray.vents().size();
+        switch (tray.making()) {
+            case PRINTED -> {
+                double cm3 = (tray.outside().volume() - tray.cavity().volume()) / MM3_CM3;
+                Step print = step(Job.PRINT, it, tray.name(), 0, EnumSet.of(Trait.DUSTY));
+                add(print.waiting(cm3 / PRINTED_CM3_H * 60), "", Set.of());
+            }
+            case CUT -> add(step(Job.CUT, it, tray.name(), 0, EnumSet.of(Trait.DUSTY)), "", Set.of());
+            case FOUND -> {
+                if (holes > 0) {
+                    add(step(Job.DRILL, it, tray.name(), holes, EnumSet.of(Trait.DUSTY)), "", Set.of());
+                }
+            }
+        }
+        if (tray.making() != Shell.Making.FOUND || holes > 0) {
+            Set<String> after = Set.of("PRINT:" + tray.id(), "CUT:" + tray.id(), "DRILL:" + tray.id());
+            add(step(Job.DEBUR, it, tray.name(), 0, EnumSet.of(Trait.DUSTY)), "", after);
+        }
+        if (!tray.bosses().isEmpty()) {
+            Set<String> after = Set.of("PRINT:" + tray.id(), "CUT:" + tray.id());
+            add(step(Job.THREADS, it, tray.name(), tray.bosses().size(), EnumSet.of(Trait.THREADING)), "", after);
+        }
+        add(step(Job.CLEAN_CASE, it, tray.name(), 0, EnumSet.of(Trait.WASHING_CASE)), "", Set.of());
+    }
+
+    private boolean isLive(Lead lead) {
+        return lead.kind() == Lead.Kind.WIRES
+                && List.of(lead.one(), lead.other()).stream()
+                        .anyMatch(
+                                e -> build.part(e.part()).filter(Part::isSource).isPresent());
+    }
+
+    private String fromTo(Lead lead) {
+        return lead.name() + " from " + name(lead.one().part()) + " to "
+                + name(lead.other().part());
+    }
+
+    private boolean isSoldered(Lead lead) {
+        return takedown.ties().fast().anyMatch(s -> s.lead().equals(lead.id()));
+    }
+
+    /** Marks, joints and what is washed after. */
+    private void wires() {
+        List<Lead> soldered = cables.leads().stream().filter(this::isSoldered).toList();
+        if (soldered.isEmpty()) {
+            return;
+        }
+        List<String> ids = soldered.stream().map(Lead::id).toList();
+        String all = soldered.size() == 1 ? fromTo(soldered.getFirst()) : soldered.size() + " pairs of wires";
+        add(step(Job.MARK, ids, all, ids.size(), EnumSet.of(Trait.MARKING)), "", Set.of());
+        Set<String> washed = new LinkedHashSet<>();
+        for (Lead lead : soldered) {
+            Set<Trait> traits = EnumSet.of(Trait.SOLDERING, Trait.WIRING);
+            if (isLive(lead)) {
+                traits.add(Trait.LIVE);
+            }
+            add(step(Job.SOLDER, List.of(lead.id()), fromTo(lead), 1, traits), "", Set.of());
+            List.of(lead.one(), lead.other()).stream()
+                    .map(Lead.End::part)
+                    .filter(p -> build.part(p)
+                            .filter(b -> BOARDS.contains(b.family()))
+                            .isPresent())
+                    .forEach(washed::add);
+        }
+        if (!washed.isEmpty()) {
+            List<String> boards = List.copyOf(washed);
+            Set<Trait> wet = EnumSet.of(Trait.WASHING_BOARD);
+            add(step(Job.CLEAN_BOARD, boards, names(boards), boards.size(), wet), "", Set.of());
+        }
+        add(step(Job.SLEEVE, ids, all, ids.size(), EnumSet.of(Trait.SLEEVING)), "", Set.of());
+    }
+
+    /** What is put on parts on the table. */
+    private void riders() {
+        Set<String> alone = out.stream()
+                .filter(r -> r.kind() == Removal.Kind.RIDER)
+                .flatMap(Removal::parts)
+                .collect(Collectors.toSet());
+        takedown.ties().riders().forEach((rider, of) -> {
+            String part = takedown.placed().get(rider).id();
+            String host = takedown.placed().get(of.host()).id();
+            if (!alone.contains(part)) {
+                Step ride = step(
+                        Job.RIDE,
+                        List.of(part, host),
+                        name(part) + " on " + name(host),
+                        0,
+                        EnumSet.of(Trait.ELECTRONIC));
+                add(held(ride, List.of(part)), "", Set.of());
+            }
+        });
+    }
+
+    private Set<String> ridesOf(String host) {
+        return drafts.stream()
+                .map(d -> d.step())
+                .filter(s -> s.job() == Job.RIDE && s.subjects().getLast().equals(host))
+                .map(Step::id)
+                .collect(Collectors.toSet());
+    }
+
+    private void install() {
+        for (Placed p : takedown.placed()) {
+            if (p.part().family().computes()) {
+                Step install = step(Job.INSTALL, List.of(p.id()), p.part().name(), 0, EnumSet.of(Trait.INSTALLING));
+                Set<String> needs = new HashSet<>(ridesOf(p.id()));
+                needs.add("PROVE:start+" + p.id());
+                add(install, "", needs);
+            }
+        }
+    }
+
+    /** Tests that work waits for. */
+    private void proofs(Trait... when) {
+        Set<Trait> wanted = EnumSet.copyOf(List.of(when));
+        for (Trade.Proof proof : trade.proofs()) {
+            Optional<BenchTest> test = BenchTests.test(proof.test());
+            for (Part part : build.parts().list()) {
+                if (wanted.contains(proof.trait())
+                        && proof.families().contains(part.family())
+                        && build.placement(part.id()).isPresent()) {
+                    test.filter(t -> t.fits(part)).ifPresent(t -> prove(t, part, proof.trait()));
+                }
+            }
+        }
+    }
+
+    private void prove(BenchTest test, Part part, Trait when) {
+        Set<String> needs = new HashSet<>();
+        switch (when) {
+            case PROVING_LOOSE -> needs.addAll(ridesOf(part.id()));
+            case PROVING_OPEN -> {
+                drafts.stream()
+                        .map(Order.Draft::step)
+                        .filter(s -> isInside(s) && !s.traits().contains(Trait.CLOSING))
+                        .forEach(s -> needs.add(s.id()));
+                drafts.stream()
+                        .filter(d -> d.step().traits().contains(Trait.CLOSING))
+                        .forEach(d -> d.needs().add("PROVE:" + test.id() + "+" + part.id()));
+            }
+            case PROVING_CLOSED -> needs.addAll(chain);
+            default -> {
+                // A pack is proven by itself.
+            }
+        }
+        add(
+                new Step(
+                        "PROVE:" + test.id() + "+" + part.id(),
+                        Job.PROVE,
+                        List.of(part.id()),
+                        test.title() + ": " + part.name(),
+                        List.of(),
+                        Optional.of(test.id()),
+                        test.minutes(),
+                        0,
+                        test.needs(),
+                        List.of(),
+                        test.cautions(),
+                        List.of(),
+                        EnumSet.of(when, Trait.ANYTHING_ELSE)),
+                "",
+                needs);
+    }
+
+    private static boolean isInside(Step step) {
+        return step.traits().contains(Trait.INSIDE);
+    }
+
+    /** What was taken out is put in: after all that was taken out after it. */
+    private void in(Removal removal) {
+        Set<String> before = new HashSet<>(chain);
+        switch (removal.kind()) {
+            case PARTS, RIDER -> lay(removal, before);
+            case TRAY -> link(hung(removal.subject()), removal.subject(), before);
+            case COVER -> {
+                Set<Trait> closing = EnumSet.of(Trait.INSIDE, Trait.CLOSING);
+                closes(
+                        step(Job.COVER, List.of(removal.subject()), name(removal.subject()), COVER_SCREWS, closing),
+                        removal.subject(),
+                        before);
+            }
+            case OPEN -> {
+                Joint joint = build.casing().joint(removal.subject()).orElseThrow();
+                closes(
+                        step(
+                                Job.SHUT,
+                                List.of(removal.subject()),
+                                name(joint.carries()),
+                                0,
+                                EnumSet.of(Trait.INSIDE, Trait.CLOSING)),
+                        joint.carries(),
+                        before);
+            }
+        }
+        plugs();
+    }
+
+    private void link(Step step, String tray, Set<String> needs) {
+        add(step, tray, needs);
+        chain.add(step.id());
+    }
+
+    /** Nothing is closed before all is plugged in. */
+    private void closes(Step step, String tray, Set<String> before) {
+        drafts.stream().map(Order.Draft::step).filter(Steps::isInside).forEach(s -> before.add(s.id()));
+        link(step, tray, before);
+    }
+
+    private Step hung(String tray) {
+        Joint joint = build.casing().carrying(tray).orElseThrow();
+        boolean glued = joint.way() instanceof Joint.Held h && h.by() == Joint.Held.By.GLUE;
+        Set<Trait> traits = EnumSet.of(Trait.INSIDE);
+        if (joint.way() instanceof Joint.Held) {
+            traits.add(Trait.CLOSING);
+        }
+        if (glued) {
+            traits.add(Trait.GLUING);
+        }
+        int count = joint.way() instanceof Joint.Held h ? h.count() : COVER_SCREWS;
+        Step step = step(Job.HANG, List.of(tray), name(tray), count, traits);
+        Trade.Held glue = trade.held(Optional.of(Fixing.by(Fixing.By.GLUE)));
+        return glued ? step.waiting(glue.waitMinutes()) : step;
+    }
+
+    private void lay(Removal removal, Set<String> before) {
+        List<Removal.Group> in = removal.groups().reversed();
+        List<String> parts = in.stream().flatMap(g -> g.parts().stream()).toList();
+        List<String> hosts = in.stream().map(g -> g.parts().getFirst()).toList();
+        Set<Trait> traits = EnumSet.of(Trait.INSIDE, Trait.ELECTRONIC);
+        StringBuilder words = new StringBuilder();
+        for (Removal.Group group : in) {
+            Placed host = placed(group.parts().getFirst());
+            words.append(words.isEmpty() ? "" : "; then ")
+                    .append(names(group.parts()))
+                    .append(' ')
+                    .append(came(group.way()))
+                    .append(fixed(host));
+            double high = host.bounds().dz();
+            if (high <= FLAT_MM) {
+                traits.add(Trait.FLAT);
+            }
+            if (high >= TALL_MM) {
+                traits.add(Trait.TALL);
+            }
+            if (host.placement().fixing().filter(f -> f.by() == Fixing.By.GLUE).isPresent()) {
+                traits.add(Trait.GLUING);
+            }
+        }
+        Step plain = held(step(Job.LAY, parts, words.toString(), 0, traits), hosts);
+        List<String> cautions = new ArrayList<>(plain.cautions());
+        if (in.size() > 1) {
+            cautions.add(
+                    "They hang together by wires: hold the one with tape or a third hand while the other goes in.");
+        }
+        Step lay = plain.moving(in, cautions);
+        parts.forEach(p -> {
+            before.addAll(ridesOf(p));
+            laidBy.put(p, lay.id());
+        });
+        cables.leads().stream()
+                .filter(l -> isSoldered(l) && parts.contains(l.one().part()))
+                .forEach(l -> before.add("SOLDER:" + l.id()));
+        link(lay, placed(hosts.getFirst()).shell().id(), before);
+    }
+
+    private Placed placed(String part) {
+        return takedown.placed().get(takedown.index(part).orElseThrow());
+    }
+
+    /** A step with the time and tools that holding parts takes. */
+    private Step held(Step step, List<String> parts) {
+        double minutes = step.minutes();
+        double wait = step.waitMinutes();
+        Set<String> tools = new LinkedHashSet<>(step.tools());
+        Set<String> takes = new LinkedHashSet<>(step.takes());
+        for (String part : parts) {
+            Placed p = placed(part);
+            Trade.Held held = trade.held(p.placement().fixing());
+            minutes += held.minutes() + held.each() * p.part().body().holes().size();
+            wait = Math.max(wait, held.waitMinutes());
+            tools.addAll(held.tools());
+            takes.addAll(held.takes());
+        }
+        return step.taking(minutes, wait, tools, takes);
+    }
+
+    private static String fixed(Placed part) {
+        return part.placement()
+                .fixing()
+                .filter(f -> f.by() != Fixing.By.NOTHING)
+                .map(f -> ", held by "
+                        + f.screw()
+                                .map(s -> part.part().body().holes().size() + " screws " + s.words())
+                                .orElse(f.by().words()))
+                .orElse("");
+    }
+
+    /** How something comes in: the way out read backwards. */
+    static String came(Way way) {
+        String from = from(way.out());
+        return way.aside()
+                .map(a -> from + ", then " + Units.format(a.mm(), 0, "mm") + " to the "
+                        + a.to().opposite().words())
+                .orElse(from);
+    }
+
+    private static String from(Face out) {
+        return switch (out) {
+            case TOP -> "from above";
+            case BOTTOM -> "from below";
+            default -> "from the " + out.words();
+        };
+    }
+
+    /** Leads of which both ends are in by now. */
+    private void plugs() {
+        Set<String> known = drafts.stream().map(d -> d.step().id()).collect(Collectors.toSet());
+        for (Lead lead : cables.leads()) {
+            Optional<String> one = Optional.ofNullable(laidBy.get(lead.one().part()));
+            Optional<String> other = Optional.ofNullable(laidBy.get(lead.other().part()));
+            Job job = isLive(lead) ? Job.BATTERY : Job.PLUG;
+            if (one.isEmpty() || other.isEmpty() || isSoldered(lead) || known.contains(job + ":" + lead.id())) {
+                continue;
+            }
+            Set<Trait> traits = EnumSet.of(Trait.INSIDE, Trait.WIRING);
+            if (isLive(lead)) {
+                traits.add(Trait.LIVE);
+            }
+            if (lead.girth().flat()) {
+                traits.add(Trait.RIBBON);
+            }
+            Set<String> needs = new HashSet<>(List.of(one.get(), other.get()));
+            hangs(lead).forEach(t -> needs.add("HANG:" + t));
+            String tray = placed(lead.one().part()).shell().id();
+            add(step(job, List.of(lead.id()), fromTo(lead), 0, traits), tray, needs);
+        }
+    }
+
+    /** Trays that must hang before a lead from the one to the other is plugged. */
+    private Set<String> hangs(Lead lead) {
+        List<Joint> one = build.casing().path(placed(lead.one().part()).shell().id());
+        List<Joint> other =
+                build.casing().path(placed(lead.other().part()).shell().id());
+        Set<String> trays = new HashSet<>();
+        one.stream().filter(j -> !other.contains(j)).forEach(j -> trays.add(j.carries()));
+        other.stream().filter(j -> !one.contains(j)).forEach(j -> trays.add(j.carries()));
+        return trays;
+    }
+
+    private void peel() {
+        List<String> screens = takedown.placed().stream()
+                .map(Placed::part)
+                .filter(p -> p.family() == Family.SCREEN)
+                .map(Part::id)
+                .toList();
+        if (!screens.isEmpty()) {
+            Set<String> all = drafts.stream().map(d -> d.step().id()).collect(Collectors.toSet());
+            add(step(Job.PEEL, screens, names(screens), 0, EnumSet.of(Trait.PEELING)), "", all);
+        }
+    }
+
+    /** Each step with why it stands where it does. */
+    private List<Step> reasoned(List<Step> steps) {
+        List<Step> all = new ArrayList<>();
+        for (int i = 0; i < steps.size(); i++) {
+            Set<String> reasons = new LinkedHashSet<>();
+            Step step = steps.get(i);
+            if (step.job() == Job.LAY) {
+                Set<String> later = steps.subList(i + 1, steps.size()).stream()
+                        .flatMap(s -> s.subjects().stream())
+                        .collect(Collectors.toSet());
+                inItsWay(step, later).ifPresent(reasons::add);
+            }
+            List<Step> rest = steps.subList(i + 1, steps.size());
+            for (Trade.Rule rule : trade.rules()) {
+                boolean bears = step.traits().contains(rule.first())
+                        && rule.first() != Trait.ANYTHING_ELSE
+                        && rest.stream()
+                                .anyMatch(s -> s.traits().contains(rule.then())
+                                        && !s.traits().contains(rule.first()));
+                if (bears) {
+                    reasons.add(rule.because());
+                }
+            }
+            if (step.job() == Job.PEEL) {
+                trade.rules().stream().filter(r -> r.then() == Trait.PEELING).forEach(r -> reasons.add(r.because()));
+            }
+            all.add(step.because(List.copyOf(reasons)));
+        }
+        return all;
+    }
+
+    /** What would be in the way of parts were it there already. */
+    private Optional<String> inItsWay(Step step, Set<String> later) {
+        Set<String> names = new LinkedHashSet<>();
+        BitSet whole = takedown.whole();
+        for (Removal.Group group : step.groups()) {
+            for (String part : group.parts()) {
+                BitSet by = takedown.scene(whole)
+                        .blockers(
+                                takedown.index(part).orElseThrow(), group.way().out());
+                by.stream()
+                        .mapToObj(i -> takedown.pieces().get(i))
+                        .filter(p -> p.kind() == Piece.Kind.PART && later.contains(p.id()))
+                        .forEach(p -> names.add(name(p.id())));
+            }
+        }
+        return names.isEmpty()
+                ? Optional.empty()
+                : Optional.of(String.join(", ", names) + (names.size() == 1 ? " lies" : " lie") + " in its way later");
+    }
+}
