@@ -10,6 +10,7 @@ import boldsatchel.engine.Lazy;
 import boldsatchel.engine.Results;
 import boldsatchel.fit.Placed;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
@@ -65,7 +66,7 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
     }
 
     private static AssemblyResult evaluate(Build build, CablesResult cables) {
-        Takedown building = Takedown.toBuild(build, cables, List.of());
+        Takedown building = Takedown.of(build, cables, List.of());
         BitSet left = building.whole();
         List<Removal> out = building.takeAll(left, m -> rank(build, building, m));
         List<Circle> circles = Circles.of(building, left).stream()
@@ -75,8 +76,8 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
                 out,
                 circles,
                 Lazy.of(() -> wayOut(build, cables, circles.isEmpty())),
-                reaches(build, cables),
-                Lazy.of(() -> Steps.of(build, cables, Takedown.toBuild(build, cables, List.of()), out)));
+                reaches(build, cables, building.finished(), isGlued(build) ? Optional.empty() : Optional.of(left)),
+                Lazy.of(() -> Steps.of(build, cables, Takedown.of(build, cables, List.of()), out)));
     }
 
     private static Circle circle(Takedown takedown, BitSet members) {
@@ -84,33 +85,50 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
                 members.stream().mapToObj(i -> takedown.pieces().get(i)).toList());
     }
 
-    /** The least that has to be taken out of the finished machine to have any part in hand; empty where it never comes out. */
+    /** The least that has to be taken out of the finished machine to have a part in hand, whichever it is; nothing for one that lies nowhere. */
     public static Optional<Reach> reach(Build build, String part) {
         CablesResult cables = CablesEngine.evaluate(build);
-        return build.part(part)
-                .filter(p -> build.placement(part).isPresent())
-                .map(p -> reach(Takedown.toMend(build, cables, List.of()), new Minutes(build, cables), p));
+        Takedown mending = Takedown.of(build, cables, List.of()).finished();
+        return mending.index(part).map(i -> reach(mending, stays(mending), new Minutes(build, cables), i));
     }
 
-    private static List<Reach> reaches(Build build, CablesResult cables) {
+    private static boolean isGlued(Build build) {
+        return build.layout().placements().stream()
+                        .anyMatch(p ->
+                                p.fixing().filter(f -> f.by() == Fixing.By.GLUE).isPresent())
+                || build.casing().joints().stream()
+                        .anyMatch(j -> j.way() instanceof Joint.Held h && h.by() == Joint.Held.By.GLUE);
+    }
+
+    /**
+     * @param left what never comes out, if that is known
+     */
+    private static List<Reach> reaches(Build build, CablesResult cables, Takedown mending, Optional<BitSet> left) {
         List<Reach> reaches = new ArrayList<>();
-        Takedown mending = Takedown.toMend(build, cables, List.of());
+        BitSet stays = left.orElseGet(() -> stays(mending));
         Minutes minutes = new Minutes(build, cables);
-        for (Placed placed : mending.placed()) {
-            if (Wanted.of(placed.part()).isPresent()) {
-                reaches.add(reach(mending, minutes, placed.part()));
+        for (int i = 0; i < mending.placed().size(); i++) {
+            if (Wanted.of(mending.placed().get(i).part()).isPresent()) {
+                reaches.add(reach(mending, stays, minutes, i));
             }
         }
         return reaches;
     }
 
-    private static Reach reach(Takedown mending, Minutes minutes, Part part) {
-        Optional<Wanted> wanted = Wanted.of(part);
-        Optional<Reaching.Found> found = Reaching.of(mending, part.id(), minutes::of);
+    /** What never comes out of the finished machine. */
+    private static BitSet stays(Takedown mending) {
+        BitSet stays = mending.whole();
+        mending.takeAll(stays, m -> 0);
+        return stays;
+    }
+
+    private static Reach reach(Takedown mending, BitSet stays, Minutes minutes, int part) {
+        Part wanted = mending.placed().get(part).part();
+        Optional<Reaching.Found> found = stays.get(part) ? Optional.empty() : Reaching.of(mending, part, minutes::of);
         List<Removal> steps = found.map(Reaching.Found::steps).orElse(List.of());
         return new Reach(
-                part.id(),
-                wanted,
+                wanted.id(),
+                Wanted.of(wanted),
                 steps,
                 steps.stream().mapToDouble(minutes::of).sum(),
                 found.map(Reaching.Found::least).orElse(true));
@@ -120,12 +138,11 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
         if (none) {
             return Optional.empty();
         }
-        Takedown planned = Takedown.toBuild(build, cables, List.of());
+        Takedown planned = Takedown.of(build, cables, List.of());
         BitSet stuck = planned.whole();
         planned.takeAll(stuck, m -> 0);
         return Circles.cheapest(
-                Circles.possible(build, cables, planned, stuck, false),
-                changes -> Takedown.toBuild(build, cables, changes));
+                Circles.possible(build, cables, planned, stuck, false), changes -> Takedown.of(build, cables, changes));
     }
 
     /** What is taken out first, so that it is put in last: what closes, then the battery, then trays, then what is tall before what is flat. */

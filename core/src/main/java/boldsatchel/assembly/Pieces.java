@@ -7,6 +7,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ final class Pieces {
 
     private final List<Piece> all = new ArrayList<>();
     private final Map<Piece, Integer> index = new HashMap<>();
+    private final BitSet joints = new BitSet();
     private final List<Loosening> loosened;
 
     /**
@@ -44,6 +46,7 @@ final class Pieces {
     private void add(Piece.Kind kind, String id) {
         Piece piece = new Piece(kind, id);
         if (index.putIfAbsent(piece, all.size()) == null) {
+            joints.set(all.size(), kind == Piece.Kind.SHUT || kind == Piece.Kind.TRAY);
             all.add(piece);
         }
     }
@@ -54,6 +57,11 @@ final class Pieces {
 
     Optional<Integer> index(Piece.Kind kind, String id) {
         return Optional.ofNullable(index.get(new Piece(kind, id)));
+    }
+
+    /** Closed joints and trays that hang on others: what changes how trays lie to one another. */
+    BitSet joints() {
+        return joints;
     }
 
     /** Ribs, bosses and floor of a tray that stay in it. */

@@ -12,8 +12,9 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 
 /**
- * The least that has to be taken out to have a part in hand. First all that comes out is taken until the part has left, and whatever was not
- * needed is left in again; then sets of one step, of two and so on are looked at, for fewer ones. Which order they are taken in does not
+ * The least that has to be taken out to have a part in hand. Looked at is only what may be in the way of the part, or of what may be in its way.
+ * Sets of one step, of two and so on are looked at until the part has left; where there are too many, all that comes out
+ * is taken until it has, and whatever was not needed is left in again. Which order they are taken in does not
  * matter, so that a set is looked at once. Of sets of as many steps the quickest is taken. Costs a look at each move for each set;
  * {@link #MOST_SETS} at most.
  */
@@ -24,11 +25,13 @@ final class Reaching {
     private final Takedown takedown;
     private final ToDoubleFunction<Removal> minutes;
     private final int target;
+    private final List<Takedown.Move> moves;
 
     private Reaching(Takedown takedown, ToDoubleFunction<Removal> minutes, int target) {
         this.takedown = takedown;
         this.minutes = minutes;
         this.target = target;
+        this.moves = takedown.bearingOn(target);
     }
 
     /** A way and whether there is surely no shorter one. */
@@ -37,26 +40,22 @@ final class Reaching {
     private record Reached(BitSet present, List<Removal> steps) {}
 
     /** The least steps after which a part is out; nothing where it never comes out. */
-    static Optional<Found> of(Takedown takedown, String part, ToDoubleFunction<Removal> minutes) {
-        return takedown.index(part).flatMap(i -> new Reaching(takedown, minutes, i).found());
+    static Optional<Found> of(Takedown takedown, int part, ToDoubleFunction<Removal> minutes) {
+        return new Reaching(takedown, minutes, part).found();
     }
 
     private Optional<Found> found() {
-        List<Takedown.Move> some = some();
-        if (some.isEmpty()) {
-            return Optional.empty();
-        }
         Deque<Reached> level = new ArrayDeque<>(List.of(new Reached(takedown.whole(), List.of())));
         Set<BitSet> seen = new HashSet<>();
         int looked = 0;
-        for (int steps = 1; steps <= some.size(); steps++) {
+        while (!level.isEmpty()) {
             List<List<Removal>> done = new ArrayList<>();
             Deque<Reached> next = new ArrayDeque<>();
             for (Reached at : level) {
                 if (looked++ > MOST_SETS) {
-                    return Optional.of(new Found(replayed(some), false));
+                    return some();
                 }
-                for (Takedown.Move move : takedown.moves()) {
+                for (Takedown.Move move : moves) {
                     takedown.tried(move, at.present(), false).ifPresent(removal -> {
                         BitSet left = (BitSet) at.present().clone();
                         left.andNot(move.takes());
@@ -78,17 +77,17 @@ final class Reaching {
             }
             level = next;
         }
-        return Optional.of(new Found(replayed(some), true));
+        return Optional.empty();
     }
 
-    /** Moves that get the part out, none of which can be spared; empty where it stays in. */
-    private List<Takedown.Move> some() {
+    /** A way of which nothing can be spared, where there are too many sets to look at; nothing where the part stays in. */
+    private Optional<Found> some() {
         List<Takedown.Move> needed = new ArrayList<>();
         BitSet present = takedown.whole();
         boolean any = true;
         while (any && present.get(target)) {
             any = false;
-            for (Takedown.Move move : takedown.moves()) {
+            for (Takedown.Move move : moves) {
                 if (present.get(target) && takedown.tried(move, present, false).isPresent()) {
                     present.andNot(move.takes());
                     needed.add(move);
@@ -97,14 +96,14 @@ final class Reaching {
             }
         }
         if (present.get(target)) {
-            return List.of();
+            return Optional.empty();
         }
         for (int i = needed.size() - 2; i >= 0; i--) {
             List<Takedown.Move> without = new ArrayList<>(needed);
             without.remove(i);
             needed = replayed(without).isEmpty() ? needed : without;
         }
-        return needed;
+        return Optional.of(new Found(replayed(needed), false));
     }
 
     /** Moves done one after the other; empty where one of them cannot be. */

@@ -12,6 +12,7 @@ import boldsatchel.geometry.Swept;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Joint;
+import boldsatchel.machine.Port;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
@@ -22,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -35,6 +37,7 @@ import org.jspecify.annotations.Nullable;
 final class Scene {
 
     private static final int FIXED = -1;
+    private static final int NONE = -2;
     /** Of one part so many moves aside are tried for each side it may leave by. */
     private static final int MOST_ASIDES = 60;
 
@@ -45,6 +48,9 @@ final class Scene {
     private final double far;
     private final Map<String, List<Lump>> seen = new HashMap<>();
     private final Map<String, List<Heap>> heaps = new HashMap<>();
+    private final Map<Spot, Blocked> swept = new HashMap<>();
+    private final Map<List<BitSet>, Optional<Way>> bent = new HashMap<>();
+    private final Map<Integer, BitSet> covers = new HashMap<>();
     private final @Nullable Blocked[] blocked;
     private final @Nullable Blocked[] drivers;
 
@@ -85,6 +91,17 @@ final class Scene {
             List<BitSet> by = new ArrayList<>(Face.ALL.size());
             Face.ALL.forEach(f -> by.add(new BitSet()));
             return new Blocked(by, new BitSet());
+        }
+
+        void add(Blocked other) {
+            fixed.or(other.fixed);
+            for (Face way : Face.ALL) {
+                by.get(way.ordinal()).or(other.by.get(way.ordinal()));
+            }
+        }
+
+        boolean isFree(Face way, BitSet present) {
+            return !fixed.get(way.ordinal()) && !by.get(way.ordinal()).intersects(present);
         }
 
         boolean has(int piece, Face way) {
@@ -131,22 +148,31 @@ final class Scene {
 
     /** Whether a driver gets at all screws of a part. */
     boolean isReached(int part, BitSet present) {
+        return driver(part).isFree(Face.TOP, present);
+    }
+
+    private Blocked driver(int part) {
         Blocked known = drivers[part];
         if (known == null) {
             known = Blocked.none();
-            Placed p = placed.get(part);
-            for (Box head : Takedown.heads(p)) {
-                Swept swept = new Swept(head, Face.TOP, far);
-                for (Lump lump : lumps(p.shell())) {
-                    if (lump.piece() != part && lump.isMet(swept)) {
-                        known.set(lump.piece(), Face.TOP);
-                    }
-                }
+            List<Box> heads = Takedown.heads(placed.get(part));
+            for (int i = 0; i < heads.size(); i++) {
+                Box head = heads.get(i);
+                known.add(swept(new Spot(part, "screw " + i), () -> head, List.of(Face.TOP), part));
             }
             drivers[part] = known;
         }
-        return !known.has(FIXED, Face.TOP)
-                && !known.by().get(Face.TOP.ordinal()).intersects(present);
+        return known;
+    }
+
+    /** Adds what is in the way of a part to any side that may come free, and over its screws. */
+    void gather(int part, BitSet into) {
+        for (Face way : Face.ALL) {
+            if (!isBarred(part, way)) {
+                into.or(blockers(part, way));
+            }
+        }
+        into.or(driver(part).by().get(Face.TOP.ordinal()));
     }
 
     private Blocked blocked(int part) {
@@ -232,15 +258,45 @@ final class Scene {
         return least;
     }
 
-    /** Whether a box, swept to a side, meets nothing that is present but what is spared. */
-    boolean isClear(Shell tray, Box box, Face way, BitSet present, BitSet spared) {
-        Swept swept = new Swept(box, way, far);
-        for (Lump lump : lumps(tray)) {
-            if (isThere(lump, present, spared) && lump.isMet(swept)) {
-                return false;
+    /**
+     * Something of a part that has to be reached.
+     *
+     * @param what its name
+     */
+    private record Spot(int part, String what) {}
+
+    /** What is in the way of a box in the tray of a part that is moved without end to each side. */
+    private Blocked swept(Spot spot, Supplier<Box> where, List<Face> ways, int own) {
+        return swept.computeIfAbsent(spot, s -> {
+            Blocked blocked = Blocked.none();
+            Box box = where.get();
+            Shell tray = placed.get(s.part()).shell();
+            for (Face way : ways) {
+                Swept room = new Swept(box, way, far);
+                for (Lump lump : lumps(tray)) {
+                    if (lump.piece() != own && isAhead(box, lump.bounds(), way) && lump.isMet(room)) {
+                        blocked.set(lump.piece(), way);
+                    }
+                }
+            }
+            return blocked;
+        });
+    }
+
+    /** Whether a hand gets at a plug of a part from some side. */
+    boolean isGripped(int part, Port port, BitSet present) {
+        Blocked blocked = swept(new Spot(part, port.id()), () -> plugRoom(placed.get(part), port), Face.ALL, NONE);
+        for (Face way : Face.ALL) {
+            if (blocked.isFree(way, present)) {
+                return true;
             }
         }
-        return true;
+        return false;
+    }
+
+    private static Box plugRoom(Placed part, Port port) {
+        Port used = port.connector().roomMm(port.use()) > 0 ? port : port.withUse(Port.Use.INSIDE_ANGLED);
+        return part.placement().place(used.plugRoom(), part.part().body().bounds());
     }
 
     private static boolean isThere(Lump lump, BitSet present, BitSet spared) {
@@ -249,6 +305,11 @@ final class Scene {
 
     /** The least way by which parts that move as one leave when they may be moved aside first; nothing where they cannot. */
     Optional<Way> bent(List<Integer> group, BitSet present, BitSet spared) {
+        return bent.computeIfAbsent(
+                List.of((BitSet) spared.clone(), (BitSet) present.clone()), k -> bentAnew(group, present, spared));
+    }
+
+    private Optional<Way> bentAnew(List<Integer> group, BitSet present, BitSet spared) {
         List<Lump> there = new ArrayList<>();
         for (Lump lump : lumps(placed.get(group.getFirst()).shell())) {
             if (isThere(lump, present, spared)) {
@@ -314,8 +375,8 @@ final class Scene {
         return asides;
     }
 
-    /** Whether what hangs on a tray leaves it straight to one of some sides; what it is in one place with by mistake is not asked. */
-    boolean comesOff(Shell on, BitSet hung, BitSet present, List<Face> sides) {
+    /** Whether what hangs on a tray leaves it straight to some side; what it is in one place with by mistake is not asked. */
+    boolean comesOff(Shell on, BitSet hung, BitSet present) {
         List<Lump> movers = new ArrayList<>();
         List<Lump> others = new ArrayList<>();
         for (Lump lump : lumps(on)) {
@@ -327,7 +388,27 @@ final class Scene {
                 others.add(lump);
             }
         }
-        return sides.stream().anyMatch(way -> movers.stream().allMatch(m -> leaves(m, way, others)));
+        return Leaving.SIDES.stream().anyMatch(way -> movers.stream().allMatch(m -> leaves(m, way, others)));
+    }
+
+    /** Whether nothing keeps a cover on; what it is in one place with by mistake is not asked. */
+    boolean isLoose(int cover, Shell tray, BitSet present) {
+        BitSet by = covers.computeIfAbsent(cover, c -> {
+            BitSet found = new BitSet();
+            for (Lump mover : lumps(tray)) {
+                for (Lump lump : lumps(tray)) {
+                    if (mover.piece() == c
+                            && lump.piece() >= 0
+                            && lump.piece() != c
+                            && isAhead(mover.bounds(), lump.bounds(), Face.TOP)
+                            && !leaves(mover, Face.TOP, List.of(lump))) {
+                        found.set(lump.piece());
+                    }
+                }
+            }
+            return found;
+        });
+        return !by.intersects(present);
     }
 
     /** What leans is not asked: it is moved out of the way as it hangs. */

@@ -42,7 +42,7 @@ final class Takedown {
     private final boolean kept;
     private final double far;
     private final List<Move> moves = new ArrayList<>();
-    private final Map<BitSet, Scene> scenes = new HashMap<>();
+    private final Map<BitSet, Scene> scenes;
 
     /**
      * Something that can be done.
@@ -52,25 +52,42 @@ final class Takedown {
      */
     record Move(Removal.Kind kind, String subject, int first, BitSet takes) {}
 
-    private Takedown(Build build, CablesResult cables, List<Loosening> loosened, boolean kept) {
+    private Takedown(Build build, CablesResult cables, List<Loosening> loosened) {
         this.build = build;
         this.placed = Placed.all(build);
         this.loosened = loosened;
-        this.kept = kept;
+        this.kept = false;
         this.pieces = new Pieces(build, placed, loosened);
         this.ties = Ties.of(build, placed, cables, loosened);
         this.far = far(build, placed);
+        this.scenes = new HashMap<>();
         findMoves();
     }
 
-    /** As it is put together: glue holds nothing yet. */
-    static Takedown toBuild(Build build, CablesResult cables, List<Loosening> loosened) {
-        return new Takedown(build, cables, loosened, false);
+    private Takedown(Takedown before) {
+        this.build = before.build;
+        this.placed = before.placed;
+        this.loosened = before.loosened;
+        this.kept = true;
+        this.pieces = before.pieces;
+        this.ties = before.ties;
+        this.far = before.far;
+        this.scenes = before.scenes;
+        this.moves.addAll(before.moves);
     }
 
-    /** As it is taken apart once it is finished: what is glued stays. */
-    static Takedown toMend(Build build, CablesResult cables, List<Loosening> loosened) {
-        return new Takedown(build, cables, loosened, true);
+    /**
+     * As it is put together: glue holds nothing yet.
+     *
+     * @param loosened what is changed of the plan
+     */
+    static Takedown of(Build build, CablesResult cables, List<Loosening> loosened) {
+        return new Takedown(build, cables, loosened);
+    }
+
+    /** As it is taken apart once it is finished: what is glued stays. What is known of what is in whose way is shared. */
+    Takedown finished() {
+        return new Takedown(this);
     }
 
     private static double far(Build build, List<Placed> placed) {
@@ -169,13 +186,8 @@ final class Takedown {
 
     /** What is in whose way in a state. */
     Scene scene(BitSet present) {
-        BitSet joints = (BitSet) present.clone();
-        joints.clear(0, placed.size());
-        for (int i = placed.size(); i < pieces.all().size(); i++) {
-            if (pieces.all().get(i).kind() == Piece.Kind.COVER) {
-                joints.clear(i);
-            }
-        }
+        BitSet joints = (BitSet) pieces.joints().clone();
+        joints.and(present);
         return scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far));
     }
 
@@ -271,7 +283,16 @@ final class Takedown {
 
     /** Whether no straight way is ever free, whatever else is out. */
     private static boolean isBarred(List<Integer> group, Scene scene) {
-        return Face.ALL.stream().allMatch(way -> group.stream().anyMatch(p -> scene.isBarred(p, way)));
+        for (Face way : Face.ALL) {
+            boolean barred = false;
+            for (int part : group) {
+                barred |= scene.isBarred(part, way);
+            }
+            if (!barred) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static boolean isStraight(List<Integer> group, Face way, BitSet present, BitSet own, Scene scene) {
@@ -336,22 +357,13 @@ final class Takedown {
 
     /** Whether a hand gets at a plug, from some side; where nobody says where it is, it does. */
     private boolean isPlugFree(int part, Optional<Port> port, BitSet present) {
-        if (port.isEmpty()) {
-            return true;
-        }
-        Placed p = placed.get(part);
-        Port used = port.get().connector().roomMm(port.get().use()) > 0
-                ? port.get()
-                : port.get().withUse(Port.Use.INSIDE_ANGLED);
-        Box room = p.placement().place(used.plugRoom(), p.part().body().bounds());
-        Scene scene = scene(present);
-        return Face.ALL.stream().anyMatch(way -> scene.isClear(p.shell(), room, way, present, new BitSet()));
+        return port.isEmpty() || scene(present).isGripped(part, port.get(), present);
     }
 
     private boolean isCoverFree(String tray, BitSet present) {
         int cover = pieces.index(Piece.Kind.COVER, tray).orElseThrow();
         return build.shell(tray)
-                .filter(s -> scene(present).comesOff(s, set(List.of(cover)), present, List.of(Face.TOP)))
+                .filter(s -> scene(present).isLoose(cover, s, present))
                 .isPresent();
     }
 
@@ -386,12 +398,44 @@ final class Takedown {
             hung.set(i, on);
         }
         return build.shell(joint.on())
-                .map(on -> scene(present).comesOff(on, hung, present, Leaving.SIDES))
+                .map(on -> scene(present).comesOff(on, hung, present))
                 .orElse(true);
     }
 
     private boolean hangsOn(int part, Joint joint) {
         return build.casing().path(placed.get(part).shell().id()).contains(joint);
+    }
+
+    /** Moves that may have to be done, straight ways only, before a part is out, that which takes it among them, in the order of all moves. */
+    List<Move> bearingOn(int target) {
+        BitSet open = whole();
+        BitSet bear = set(List.of(target));
+        for (int i = placed.size(); i < pieces.all().size(); i++) {
+            if (pieces.all().get(i).kind() == Piece.Kind.SHUT) {
+                open.clear(i);
+                bear.set(i);
+            }
+        }
+        List<Scene> scenes = List.of(scene(whole()), scene(open));
+        BitSet looked = new BitSet();
+        while (!looked.equals(bear)) {
+            BitSet left = (BitSet) bear.clone();
+            left.andNot(looked);
+            int next = left.nextSetBit(0);
+            looked.set(next);
+            for (Move move : moves) {
+                if (move.takes().get(next)) {
+                    bear.or(move.takes());
+                }
+            }
+            if (next < placed.size()) {
+                scenes.forEach(s -> s.gather(next, bear));
+                if (ties.tight().stream().anyMatch(t -> t.one() == next || t.other() == next)) {
+                    bear.set(0, placed.size());
+                }
+            }
+        }
+        return moves.stream().filter(m -> m.takes().intersects(bear)).toList();
     }
 
     /**

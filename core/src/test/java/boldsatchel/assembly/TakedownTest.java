@@ -56,7 +56,7 @@ public class TakedownTest {
     public void comesApartAsFarAsItDoesWhenMovedMillimetreByMillimetre(int some) {
         for (int seed = some * 25; seed < some * 25 + 25; seed++) {
             Build build = random(seed);
-            Takedown takedown = Takedown.toBuild(build, cables(build), List.of());
+            Takedown takedown = Takedown.of(build, cables(build), List.of());
             ByHand hand = byHand(build, takedown);
             BitSet left = takedown.whole();
             Set<String> present = hand.all();
