@@ -77,6 +77,7 @@ module boldsatchel.core {
             boldsatchel.judge.ReachJudge,
             boldsatchel.judge.CostJudge,
             boldsatchel.judge.LinksJudge,
+            boldsatchel.judge.AssemblyJudge,
             boldsatchel.judge.MeansJudge,
             boldsatchel.judge.AbilitiesJudge,
             boldsatchel.judge.PlausibleJudge,

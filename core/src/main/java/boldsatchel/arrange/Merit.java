@@ -23,8 +23,8 @@ public record Merit(double looseMm3, int wrong, boolean packs, List<Reading> rea
     /** What has no value is worse than any. */
     private static final double UNKNOWN = -1e6;
 
-    /** What nobody can build: what does not go through, is not reached, or has a cable led through it. */
-    private static final List<String> HARD = List.of("fit.", "reach.", "cable.");
+    /** What nobody can build: what does not go through, is not reached, has a cable led through it, or never goes together. */
+    private static final List<String> HARD = List.of("fit.", "reach.", "cable.", "assembly.");
 
     /** Copies the lists. */
     public Merit {

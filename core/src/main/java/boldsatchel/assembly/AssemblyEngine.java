@@ -1,10 +1,12 @@
 package boldsatchel.assembly;
 
 import boldsatchel.assembly.AssemblyResult.Circle;
+import boldsatchel.assembly.AssemblyResult.Fast;
 import boldsatchel.assembly.AssemblyResult.Reach;
 import boldsatchel.assembly.AssemblyResult.Wanted;
 import boldsatchel.cables.CablesEngine;
 import boldsatchel.cables.CablesResult;
+import boldsatchel.cables.Lead;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
 import boldsatchel.engine.Results;
@@ -20,6 +22,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * In what order the machine goes together, whether it can at all, and what it takes to get at what wears out. What is planned is taken apart
@@ -76,8 +79,19 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
                 out,
                 circles,
                 Lazy.of(() -> wayOut(build, cables, circles.isEmpty())),
+                fast(building),
                 reaches(build, cables, building.finished(), isGlued(build) ? Optional.empty() : Optional.of(left)),
                 Lazy.of(() -> Steps.of(build, cables, Takedown.of(build, cables, List.of()), out)));
+    }
+
+    private static List<Fast> fast(Takedown takedown) {
+        return takedown.ties()
+                .fast()
+                .map(s -> new Fast(
+                        s.lead(),
+                        takedown.placed().get(s.one()).id(),
+                        takedown.placed().get(s.other()).id()))
+                .toList();
     }
 
     private static Circle circle(Takedown takedown, BitSet members) {
@@ -89,7 +103,8 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
     public static Optional<Reach> reach(Build build, String part) {
         CablesResult cables = CablesEngine.evaluate(build);
         Takedown mending = Takedown.of(build, cables, List.of()).finished();
-        return mending.index(part).map(i -> reach(mending, stays(mending), new Minutes(build, cables), i));
+        return mending.index(part)
+                .map(i -> reach(mending, stays(mending), new Minutes(build, leads(cables, mending)), i));
     }
 
     private static boolean isGlued(Build build) {
@@ -106,13 +121,19 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
     private static List<Reach> reaches(Build build, CablesResult cables, Takedown mending, Optional<BitSet> left) {
         List<Reach> reaches = new ArrayList<>();
         BitSet stays = left.orElseGet(() -> stays(mending));
-        Minutes minutes = new Minutes(build, cables);
+        Minutes minutes = new Minutes(build, leads(cables, mending));
         for (int i = 0; i < mending.placed().size(); i++) {
             if (Wanted.of(mending.placed().get(i).part()).isPresent()) {
                 reaches.add(reach(mending, stays, minutes, i));
             }
         }
         return reaches;
+    }
+
+    /** Leads that come apart at a plug. */
+    private static List<Lead> leads(CablesResult cables, Takedown mending) {
+        Set<String> fast = mending.ties().fast().map(Ties.Soldered::lead).collect(Collectors.toSet());
+        return cables.leads().stream().filter(l -> !fast.contains(l.id())).toList();
     }
 
     /** What never comes out of the finished machine. */
@@ -126,12 +147,18 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
         Part wanted = mending.placed().get(part).part();
         Optional<Reaching.Found> found = stays.get(part) ? Optional.empty() : Reaching.of(mending, part, minutes::of);
         List<Removal> steps = found.map(Reaching.Found::steps).orElse(List.of());
+        List<String> unsoldered = mending.ties()
+                .fast()
+                .filter(s -> s.one() == part || s.other() == part)
+                .map(Ties.Soldered::lead)
+                .toList();
         return new Reach(
                 wanted.id(),
                 Wanted.of(wanted),
                 steps,
-                steps.stream().mapToDouble(minutes::of).sum(),
-                found.map(Reaching.Found::least).orElse(true));
+                steps.stream().mapToDouble(minutes::of).sum() + minutes.unsoldering(unsoldered.size()),
+                found.map(Reaching.Found::least).orElse(true),
+                unsoldered);
     }
 
     private static Optional<AssemblyResult.WayOut> wayOut(Build build, CablesResult cables, boolean none) {

@@ -14,20 +14,27 @@ import java.util.Optional;
  * @param out what is taken out, off or opened, one after the other; read backwards it is the order of building
  * @param circles pieces that keep each other in for ever: the machine cannot be put together as it is planned
  * @param wayOut the cheapest changes to the plan that undo all circles; nothing where there are none, or none was found
+ * @param fast wires between parts that do not come apart
  * @param reaches what it takes to have a battery, card, drive or fan in hand
  * @param plan the work, step by step
  */
 public record AssemblyResult(
-        List<Removal> out, List<Circle> circles, Lazy<Optional<WayOut>> wayOut, List<Reach> reaches, Lazy<Plan> plan) {
+        List<Removal> out,
+        List<Circle> circles,
+        Lazy<Optional<WayOut>> wayOut,
+        List<Fast> fast,
+        List<Reach> reaches,
+        Lazy<Plan> plan) {
 
     /** Nothing is put together. */
-    public static final AssemblyResult NOTHING =
-            new AssemblyResult(List.of(), List.of(), Lazy.known(Optional.empty()), List.of(), Lazy.known(Plan.NONE));
+    public static final AssemblyResult NOTHING = new AssemblyResult(
+            List.of(), List.of(), Lazy.known(Optional.empty()), List.of(), List.of(), Lazy.known(Plan.NONE));
 
     /** Copies the lists. */
     public AssemblyResult {
         out = List.copyOf(out);
         circles = List.copyOf(circles);
+        fast = List.copyOf(fast);
         reaches = List.copyOf(reaches);
     }
 
@@ -60,6 +67,15 @@ public record AssemblyResult(
             return changes.stream().mapToDouble(c -> c.kind().minutes()).sum();
         }
     }
+
+    /**
+     * Wires without a plug.
+     *
+     * @param lead id of the wires
+     * @param one id of a part
+     * @param other id of the other
+     */
+    public record Fast(String lead, String one, String other) {}
 
     /** What wears out or is swapped. */
     public enum Wanted {
@@ -101,11 +117,19 @@ public record AssemblyResult(
      * @param steps least ones, in their order; empty where it never comes out of the finished machine
      * @param minutes out and back in: usual times, a guess
      * @param least whether there are surely no fewer steps
+     * @param unsoldered wires without a plug that hold it even then
      */
-    public record Reach(String part, Optional<Wanted> wanted, List<Removal> steps, double minutes, boolean least) {
-        /** Copies the list. */
+    public record Reach(
+            String part,
+            Optional<Wanted> wanted,
+            List<Removal> steps,
+            double minutes,
+            boolean least,
+            List<String> unsoldered) {
+        /** Copies the lists. */
         public Reach {
             steps = List.copyOf(steps);
+            unsoldered = List.copyOf(unsoldered);
         }
 
         /** Whether it never comes out. */

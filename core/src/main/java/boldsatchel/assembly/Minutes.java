@@ -1,8 +1,9 @@
 package boldsatchel.assembly;
 
-import boldsatchel.cables.CablesResult;
+import boldsatchel.cables.Lead;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Joint;
+import java.util.List;
 
 /** How long it takes to take things out and put them in again, by the usual times of the trade. */
 final class Minutes {
@@ -11,12 +12,15 @@ final class Minutes {
     private static final int BOTH_WAYS = 2;
 
     private final Build build;
-    private final CablesResult cables;
+    private final List<Lead> leads;
     private final Trade trade = Trade.known();
 
-    Minutes(Build build, CablesResult cables) {
+    /**
+     * @param leads that come apart at a plug
+     */
+    Minutes(Build build, List<Lead> leads) {
         this.build = build;
-        this.cables = cables;
+        this.leads = leads;
     }
 
     double of(Removal removal) {
@@ -40,6 +44,11 @@ final class Minutes {
                 };
     }
 
+    /** Pairs of wires unsoldered, and soldered again. */
+    double unsoldering(int pairs) {
+        return pairs == 0 ? 0 : BOTH_WAYS * of(Job.SOLDER, pairs);
+    }
+
     private double of(Job job, int count) {
         Trade.Work work = trade.work(job);
         return work.minutes() + work.each() * count;
@@ -53,7 +62,7 @@ final class Minutes {
 
     /** Leads from what leaves to what stays. */
     private long leads(Removal removal) {
-        return cables.leads().stream()
+        return leads.stream()
                 .filter(l ->
                         removal.takes(l.one().part()) != removal.takes(l.other().part()))
                 .count();

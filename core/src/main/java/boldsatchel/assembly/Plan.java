@@ -1,6 +1,8 @@
 package boldsatchel.assembly;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * The work, step by step.
@@ -26,6 +28,15 @@ public record Plan(List<Step> steps, List<Broken> broken) {
      * @param late id of the first step that should have come before it
      */
     public record Broken(Trade.Rule rule, String early, String late) {}
+
+    /** Parts that lie in the case after a step; before any does those that the step is about. */
+    public Set<String> inPlace(int index) {
+        Set<String> there = new HashSet<>();
+        for (Step step : steps.subList(0, index + 1)) {
+            step.groups().forEach(g -> there.addAll(g.parts()));
+        }
+        return there.isEmpty() ? Set.copyOf(steps.get(index).subjects()) : there;
+    }
 
     /** All work, minutes; waiting is not in it. */
     public double minutes() {

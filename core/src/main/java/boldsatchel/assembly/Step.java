@@ -1,5 +1,9 @@
 package boldsatchel.assembly;
 
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Joint;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Shell;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -51,6 +55,48 @@ public record Step(
     /** Whether nothing goes on before it has passed. */
     public boolean isHold() {
         return test.isPresent();
+    }
+
+    /** Where work goes on. */
+    public enum Phase {
+        /** On the table. */
+        TABLE("On the table"),
+        /** In the open case. */
+        OPEN("Into the case"),
+        /** The case closes, and after. */
+        CLOSED("Closed");
+
+        private final String words;
+
+        Phase(String words) {
+            this.words = words;
+        }
+
+        /** As a heading. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Where it goes on. */
+    public Phase phase() {
+        if (traits.contains(Trait.CLOSING) || traits.contains(Trait.PROVING_CLOSED) || traits.contains(Trait.PEELING)) {
+            return Phase.CLOSED;
+        }
+        return traits.contains(Trait.INSIDE) || traits.contains(Trait.PROVING_OPEN) ? Phase.OPEN : Phase.TABLE;
+    }
+
+    /** The tray that it is about: its own, or that of the first part that it names; the one that stands where it names none. */
+    public Optional<String> tray(Build build) {
+        return subjects.stream()
+                .flatMap(s -> build
+                        .shell(s)
+                        .map(Shell::id)
+                        .or(() -> build.placement(s).map(Placement::shell))
+                        .or(() -> build.casing().joint(s).map(Joint::on))
+                        .stream())
+                .findFirst()
+                .or(() -> build.casing().standing().map(Shell::id));
     }
 
     /** The same with other times and things. */

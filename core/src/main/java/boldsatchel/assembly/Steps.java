@@ -5,14 +5,12 @@ import boldsatchel.bench.BenchTests;
 import boldsatchel.cables.CablesResult;
 import boldsatchel.cables.Lead;
 import boldsatchel.fit.Placed;
-import boldsatchel.geometry.Face;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
-import boldsatchel.quantity.Units;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumSet;
@@ -37,6 +35,9 @@ final class Steps {
     private static final double PRINTED_CM3_H = 12;
 
     private static final double MM3_CM3 = 1000;
+    /** Of a longer test the rest is waiting, min. */
+    private static final double ATTENDED_MIN = 20;
+
     /** Screws of a cover of which nobody said how it is held, a guess. */
     static final int COVER_SCREWS = 4;
 
@@ -117,14 +118,11 @@ final class Steps {
     }
 
     private String name(String id) {
-        return build.part(id)
-                .map(Part::name)
-                .or(() -> build.shell(id).map(Shell::name))
-                .orElse(id);
+        return Wording.name(build, id);
     }
 
     private String names(List<String> ids) {
-        return ids.stream().map(this::name).collect(Collectors.joining(", "));
+        return Wording.names(build, ids);
     }
 
     /** How a tray comes to be. */
@@ -234,7 +232,7 @@ final class Steps {
     private void install() {
         for (Placed p : takedown.placed()) {
             if (p.part().family().computes()) {
-                Step install = step(Job.INSTALL, List.of(p.id()), p.part().name(), 0, EnumSet.of(Trait.INSTALLING));
+                Step install = step(Job.INSTALL, List.of(p.id()), name(p.id()), 0, EnumSet.of(Trait.INSTALLING));
                 Set<String> needs = new HashSet<>(ridesOf(p.id()));
                 needs.add("PROVE:start+" + p.id());
                 add(install, "", needs);
@@ -280,11 +278,11 @@ final class Steps {
                         "PROVE:" + test.id() + "+" + part.id(),
                         Job.PROVE,
                         List.of(part.id()),
-                        test.title() + ": " + part.name(),
+                        test.title() + ": " + name(part.id()),
                         List.of(),
                         Optional.of(test.id()),
-                        test.minutes(),
-                        0,
+                        Math.min(test.minutes(), ATTENDED_MIN),
+                        Math.max(0, test.minutes() - ATTENDED_MIN),
                         test.needs(),
                         List.of(),
                         test.cautions(),
@@ -365,7 +363,7 @@ final class Steps {
             words.append(words.isEmpty() ? "" : "; then ")
                     .append(names(group.parts()))
                     .append(' ')
-                    .append(came(group.way()))
+                    .append(Wording.came(group.way()))
                     .append(fixed(host));
             double high = host.bounds().dz();
             if (high <= FLAT_MM) {
@@ -425,23 +423,6 @@ final class Steps {
                                 .map(s -> part.part().body().holes().size() + " screws " + s.words())
                                 .orElse(f.by().words()))
                 .orElse("");
-    }
-
-    /** How something comes in: the way out read backwards. */
-    static String came(Way way) {
-        String from = from(way.out());
-        return way.aside()
-                .map(a -> from + ", then " + Units.format(a.mm(), 0, "mm") + " to the "
-                        + a.to().opposite().words())
-                .orElse(from);
-    }
-
-    private static String from(Face out) {
-        return switch (out) {
-            case TOP -> "from above";
-            case BOTTOM -> "from below";
-            default -> "from the " + out.words();
-        };
     }
 
     /** Leads of which both ends are in by now. */
@@ -533,12 +514,15 @@ final class Steps {
                                 takedown.index(part).orElseThrow(), group.way().out());
                 by.stream()
                         .mapToObj(i -> takedown.pieces().get(i))
-                        .filter(p -> p.kind() == Piece.Kind.PART && later.contains(p.id()))
+                        .filter(p -> p.kind() == Piece.Kind.PART
+                                && later.contains(p.id())
+                                && placed(p.id())
+                                        .shell()
+                                        .id()
+                                        .equals(placed(part).shell().id()))
                         .forEach(p -> names.add(name(p.id())));
             }
         }
-        return names.isEmpty()
-                ? Optional.empty()
-                : Optional.of(String.join(", ", names) + (names.size() == 1 ? " lies" : " lie") + " in its way later");
+        return names.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", names) + " would be in its way");
     }
 }

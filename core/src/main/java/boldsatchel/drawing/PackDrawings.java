@@ -104,6 +104,11 @@ public final class PackDrawings {
             this(view, shell, posture, OptionalDouble.empty(), "", true);
         }
 
+        /** The same with some parts left out. */
+        public Look without(Set<String> left) {
+            return new Look(view, shell, posture, depth, selected, legend, left, against, grid, heat);
+        }
+
         /** The same tinted by temperatures. */
         public Look tinted(HeatMap by) {
             return new Look(view, shell, posture, depth, selected, legend, hidden, against, grid, Optional.of(by));

@@ -1,6 +1,7 @@
 package boldsatchel.report;
 
 import boldsatchel.abilities.Abilities;
+import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.bench.BenchResult;
 import boldsatchel.cables.CablesResult;
@@ -56,6 +57,9 @@ public final class Report {
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));
         MoneyReport.write(root.putObject("money"), evaluation.build(), evaluation.of(CostResult.class));
         BenchReport.write(root.putObject("bench"), evaluation.of(BenchResult.class));
+        AssemblyResult assembly = evaluation.of(AssemblyResult.class);
+        AssemblyReport.mends(root.putArray("mends"), assembly);
+        AssemblyReport.write(root.putObject("assembly"), assembly);
         return root;
     }
 

@@ -65,6 +65,8 @@ public record Verdict(
         public static final Kind STANDS = new Kind("stands", "Stands", "°", 1, true, 50);
         /** Does it all talk. */
         public static final Kind CONNECTS = new Kind("connects", "Connects", "open", 0, false, 55);
+        /** How soon is a hand at what wears out. */
+        public static final Kind MENDS = new Kind("mends", "Mends", "steps", 0, false, 58);
         /** What is still to be spent. */
         public static final Kind COSTS = new Kind("costs", "Costs", "", 0, false, 60);
 

@@ -78,7 +78,7 @@ public final class AimTest {
         Aim aim = Aim.ALL.stream().filter(a -> a.id().equals(id)).findFirst().orElseThrow();
         Build whole = Library.demo(demo).orElseThrow();
         Build build = whole.with(new Layout(whole.layout().placements()));
-        Wish wish = new Wish(tray, Optional.empty(), 1, 2, 500);
+        Wish wish = new Wish(tray, Optional.empty(), 1, 2, 900);
         List<Proposal> found = Arrangements.find(build, wish.with(Set.of(aim)), Onlooker.NONE);
         List<Proposal> unasked = Arrangements.find(build, wish, Onlooker.NONE);
         assertThat(found).isNotEmpty().allMatch(p -> p.merit().isSound());

@@ -287,7 +287,7 @@ public class EngineMemoryTest {
     @Test
     public void beforeItIsJudgedABuildSaysThatNothingIsKnown() {
         Evaluation evaluation = new Evaluator().notYet(demo());
-        assertThat(evaluation.verdicts()).hasSize(7).allSatisfy(v -> {
+        assertThat(evaluation.verdicts()).hasSize(8).allSatisfy(v -> {
             assertThat(v.state()).isEqualTo(State.WATCH);
             assertThat(v.value()).isNaN();
         });

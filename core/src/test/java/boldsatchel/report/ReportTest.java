@@ -31,7 +31,7 @@ public class ReportTest {
         JsonNode root = report("harbour-watch");
         assertThat(root.path("build").asString()).isEqualTo("Harbour watch deck");
         assertThat(root.path("verdicts").valueStream().map(v -> v.path("id").asString()))
-                .containsExactly("packs", "lasts", "keeps-cool", "carries", "stands", "connects", "costs");
+                .containsExactly("packs", "lasts", "keeps-cool", "carries", "stands", "connects", "mends", "costs");
         root.path("verdicts").forEach(v -> {
             assertThat(v.path("state").asString()).isIn("fine", "watch", "stop");
             assertThat(v.has("value") && v.has("unit") && v.has("limit") && v.has("low") && v.has("high"))

@@ -44,6 +44,7 @@ public class ArchitectureTest {
             "boldsatchel.abilities",
             "boldsatchel.plausible",
             "boldsatchel.bench",
+            "boldsatchel.assembly",
             "boldsatchel.format",
             "boldsatchel.shelf",
             "boldsatchel.edit",
@@ -71,6 +72,7 @@ public class ArchitectureTest {
             "boldsatchel.desktop.pack",
             "boldsatchel.desktop.arrange",
             "boldsatchel.desktop.cool",
+            "boldsatchel.desktop.assemble",
             "boldsatchel.desktop.book",
             "boldsatchel.desktop.frame",
             "boldsatchel.desktop");
@@ -91,7 +93,8 @@ public class ArchitectureTest {
             "boldsatchel.cables",
             "boldsatchel.means",
             "boldsatchel.abilities",
-            "boldsatchel.bench");
+            "boldsatchel.bench",
+            "boldsatchel.assembly");
     private static final List<String> STAGES =
             ROOMS.subList(ROOMS.indexOf("boldsatchel.desktop.brief"), ROOMS.indexOf("boldsatchel.desktop.frame"));
 

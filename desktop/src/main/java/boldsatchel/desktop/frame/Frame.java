@@ -1,6 +1,7 @@
 package boldsatchel.desktop.frame;
 
 import boldsatchel.desktop.arrange.ArrangeStage;
+import boldsatchel.desktop.assemble.AssembleStage;
 import boldsatchel.desktop.begin.StartSheet;
 import boldsatchel.desktop.bench.BenchStage;
 import boldsatchel.desktop.book.BookStage;
@@ -94,6 +95,7 @@ public final class Frame extends StackPane {
                 pack,
                 new ArrangeStage(desk),
                 new CoolStage(desk),
+                new AssembleStage(desk),
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);
         this.sheet = new StartSheet(desk, new Ways());
