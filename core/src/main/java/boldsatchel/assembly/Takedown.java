@@ -430,7 +430,10 @@ final class Takedown {
             }
             if (next < placed.size()) {
                 scenes.forEach(s -> s.gather(next, bear));
-                if (ties.tight().stream().anyMatch(t -> t.one() == next || t.other() == next)) {
+                List<Integer> group = withRiders(next, whole());
+                if (scenes.stream().anyMatch(s -> isBarred(group, s))
+                        || ties.tight().stream().anyMatch(t -> t.one() == next || t.other() == next)) {
+                    // What is moved aside, or unplugged in its place, may want any of the others gone.
                     bear.set(0, placed.size());
                 }
             }

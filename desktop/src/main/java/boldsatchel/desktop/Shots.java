@@ -39,6 +39,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListView;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -87,15 +88,10 @@ final class Shots {
             new Shot("power-compare.png", "cave-survey", "Power", false, a -> press(a, "#compare-supplies")),
             new Shot("links.png", "cave-survey", "Links", false, a -> {}),
             new Shot("cool.png", "orchard-ledger", "Cool", false, a -> {}),
+            new Shot("assemble.png", "orchard-ledger", "Assemble", false, a -> step(a, 21)),
             new Shot("bench.png", "cave-survey", "Bench", false, Shots::discharge),
             new Shot("fault.png", "orchard-ledger", "Bench", false, Shots::hunt),
             new Shot("pack.png", "orchard-ledger", "Pack", false, a -> {}),
-            new Shot(
-                    "pack-lid-clash.png",
-                    "harbour-watch",
-                    "Pack",
-                    false,
-                    a -> a.desk().session().selection().set("ball")),
             new Shot("case.png", "orchard-ledger", "Pack", false, a -> press(a, "#case-figures")),
             new Shot("pack-core.png", "harbour-watch", "Pack", false, a -> press(a, "#core-sample")),
             new Shot(
@@ -104,6 +100,7 @@ final class Shots {
                     "Pack",
                     true,
                     a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
+            new Shot("zz.png", "cave-survey", "Assemble", false, a -> press(a, "#tab-how-do-i-get-at-…")),
             new Shot("arrange.png", "orchard-ledger", "Arrange", false, a -> press(a, "#arrange-look")),
             new Shot("book.png", "orchard-ledger", "Book", false, a -> {}));
 
@@ -116,6 +113,11 @@ final class Shots {
         choose(app, "#begin-board", 2);
         choose(app, "#begin-screen", 1);
         choose(app, "#begin-input", 1);
+    }
+
+    /** A step of the work. */
+    private static void step(App app, int number) {
+        ((ListView<?>) app.frame().lookup("#steps")).getSelectionModel().select(number - 1);
     }
 
     /** The log of a discharge on the stand-in bench. */

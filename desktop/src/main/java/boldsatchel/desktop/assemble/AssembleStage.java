@@ -29,8 +29,9 @@ public final class AssembleStage implements WorkStage {
         StepsPane steps = new StepsPane(desk);
         reach = new ReachPane(desk);
         ToggleGroup tabs = new ToggleGroup();
+        ToggleButton stepping = Ui.tab("Step by step", steps, tabs);
         reaching = Ui.tab("How do I get at …", reach, tabs);
-        HBox bar = new HBox(Ui.tab("Step by step", steps, tabs), reaching, Ui.spring(), steps.facts());
+        HBox bar = new HBox(stepping, reaching, Ui.spring(), steps.facts());
         bar.getStyleClass().add("side-tabs");
         bar.setAlignment(Pos.CENTER_LEFT);
         StackPane pane = new StackPane();

@@ -27,6 +27,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -34,7 +35,7 @@ import javafx.scene.layout.VBox;
 /** The least steps to a part and back. */
 final class ReachPane extends HBox {
 
-    private static final double LIST_WIDTH = 400;
+    private static final double LIST_WIDTH = 300;
 
     private final Desk desk;
     private final ComboBox<String> parts = Ui.choice("reach-part", this::name);
@@ -42,6 +43,9 @@ final class ReachPane extends HBox {
     private final Label facts = Ui.words("");
     private final ViewPane view;
     private final Latest asking = Latest.only();
+    /** The part that somebody asked for. */
+    private Optional<String> wanted = Optional.empty();
+
     private boolean filling;
 
     private record Answer(Build build, Optional<Reach> reach, Drawing drawing) {}
@@ -52,10 +56,17 @@ final class ReachPane extends HBox {
         view = new ViewPane(Ui.choice("reach-view", PackView::words), PackView.PLAN, this::show);
         parts.setAccessibleText("The part to get at");
         parts.setMaxWidth(Double.MAX_VALUE);
-        parts.setOnAction(e -> show());
+        parts.setOnAction(e -> {
+            if (!filling) {
+                wanted = Optional.ofNullable(parts.getValue());
+                show();
+            }
+        });
         facts.setId("reach-facts");
         list.setId("reach-steps");
-        VBox left = new VBox(8, Ui.label("The part to get at", "field-name"), parts, facts, Ui.scroll(list));
+        ScrollPane steps = Ui.scroll(list);
+        VBox.setVgrow(steps, Priority.ALWAYS);
+        VBox left = new VBox(8, Ui.label("The part to get at", "field-name"), parts, facts, steps);
         left.setMinWidth(LIST_WIDTH);
         left.setMaxWidth(LIST_WIDTH);
         HBox.setHgrow(view, Priority.ALWAYS);
@@ -88,7 +99,9 @@ final class ReachPane extends HBox {
                 .filter(p -> !all.contains(p))
                 .forEach(all::add);
         if (!parts.getItems().equals(all)) {
-            Ui.offer(parts, all, p -> p);
+            parts.getItems().setAll(all);
+            parts.setValue(null);
+            parts.setValue(wanted.filter(all::contains).orElse(all.isEmpty() ? null : all.getFirst()));
         }
         filling = false;
         show();

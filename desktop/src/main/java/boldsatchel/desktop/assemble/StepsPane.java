@@ -36,10 +36,10 @@ import javafx.scene.layout.VBox;
 /** The work, step by step: the steps in a list, what the case looks like then, and why the step stands where it does. */
 final class StepsPane extends HBox {
 
-    private static final double LIST_WIDTH = 400;
+    private static final double LIST_WIDTH = 336;
     private static final double DETAILS_HEIGHT = 214;
     private static final double NUMBER_WIDTH = 26;
-    private static final double TIME_WIDTH = 64;
+    private static final double TIME_WIDTH = 62;
     private static final double MARK = 11;
 
     private final Desk desk;
@@ -136,6 +136,7 @@ final class StepsPane extends HBox {
         }
         if (!worked.rows().isEmpty()) {
             list.getSelectionModel().select(place);
+            list.scrollTo(Math.max(0, place - 2));
         }
         facts.setText(
                 worked.rows().isEmpty()
@@ -163,7 +164,7 @@ final class StepsPane extends HBox {
         Step step = row.step();
         details.getChildren().add(Ui.words(row.number() + ". " + step.words(), "step-title"));
         row.proven().ifPresent(s -> details.getChildren().add(hold(s)));
-        step.cautions().forEach(c -> details.getChildren().add(Ui.words(c, "caution")));
+        step.cautions().forEach(c -> details.getChildren().add(Ui.words(c, "step-caution")));
         if (!step.reasons().isEmpty()) {
             line("Here, since", String.join("; ", step.reasons()));
         }
@@ -265,12 +266,15 @@ final class StepsPane extends HBox {
             number.setMinWidth(NUMBER_WIDTH);
             number.setAlignment(Pos.TOP_RIGHT);
             Label words = Ui.words(row.step().words());
-            words.setPrefWidth(LIST_WIDTH - NUMBER_WIDTH - TIME_WIDTH - 70);
+            words.setPrefWidth(LIST_WIDTH - NUMBER_WIDTH - TIME_WIDTH - 56);
             HBox.setHgrow(words, Priority.ALWAYS);
             VBox right = new VBox(2);
             right.setAlignment(Pos.TOP_RIGHT);
             right.setMinWidth(TIME_WIDTH);
             right.getChildren().add(Ui.label(Units.format(row.step().minutes(), 0, "min"), "soft"));
+            if (row.step().waitMinutes() > 0) {
+                right.getChildren().add(Ui.label("+ " + hours(row.step().waitMinutes()), "soft"));
+            }
             row.proven().ifPresent(s -> {
                 HBox mark = new HBox(4, StateMark.of(s, MARK), Ui.label("hold", "soft"));
                 mark.setAlignment(Pos.CENTER_RIGHT);

@@ -21,7 +21,7 @@ import javafx.scene.shape.Line;
 /** One question and its answer. It stays and says something else after an edit: what is not new is not painted, and focus stays. */
 final class VerdictCard extends VBox {
 
-    private static final double RANGE_WIDTH = 50;
+    private static final double RANGE_WIDTH = 34;
     private static final List<String> STATES =
             Arrays.stream(State.values()).map(State::words).toList();
 
@@ -77,7 +77,7 @@ final class VerdictCard extends VBox {
                 v.limit().isPresent()
                         ? (kind.moreIsBetter() ? "≥ " : "≤ ")
                                 + kind.format(v.limit().getAsDouble())
-                        : "no limit set");
+                        : "no limit");
         setAccessibleText(kind.title() + ", " + words + ", " + kind.format(v.value()));
         tip.setText(v.sentence() + "\nLikely " + kind.format(v.low()) + " to " + kind.format(v.high())
                 + ". Open the working.");
