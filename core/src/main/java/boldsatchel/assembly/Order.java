@@ -28,6 +28,9 @@ final class Order {
 
     private final List<Trade.Rule> rules;
     private final List<Draft> pending;
+    /** What each step needs, done or not. */
+    private final Map<String, Set<String>> needed = new HashMap<>();
+
     private final List<Step> done = new ArrayList<>();
     private final List<Plan.Broken> broken = new ArrayList<>();
 
@@ -44,6 +47,7 @@ final class Order {
         Map<String, Draft> known = new HashMap<>();
         pending.forEach(d -> known.put(d.step().id(), d));
         pending.forEach(d -> d.needs().retainAll(known.keySet()));
+        pending.forEach(d -> needed.put(d.step().id(), Set.copyOf(d.needs())));
         while (!pending.isEmpty()) {
             Draft next = next();
             pending.remove(next);
@@ -57,7 +61,7 @@ final class Order {
             pending.forEach(d -> d.needs().remove(next.step().id()));
             done.add(next.step());
         }
-        return new Plan(done, broken);
+        return new Plan(done, broken, List.of());
     }
 
     private Draft next() {
@@ -86,11 +90,14 @@ final class Order {
         return before;
     }
 
-    private static boolean comesFirst(Trade.Rule rule, Draft one, Draft other) {
+    /** Whether by a rule one step comes before another that it does not itself wait for. */
+    private boolean comesFirst(Trade.Rule rule, Draft one, Draft other) {
         return !one.step().id().equals(other.step().id())
                 && one.step().traits().contains(rule.first())
                 && other.step().traits().contains(rule.then())
                 && !other.step().traits().contains(rule.first())
-                && (!rule.inOneTray() || one.tray().equals(other.tray()));
+                && (!rule.inOneTray() || one.tray().equals(other.tray()))
+                && !needed.getOrDefault(one.step().id(), Set.of())
+                        .contains(other.step().id());
     }
 }

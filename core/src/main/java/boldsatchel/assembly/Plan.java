@@ -9,16 +9,18 @@ import java.util.Set;
  *
  * @param steps in their order
  * @param broken rules of the trade that this order does not keep, since it cannot
+ * @param unwired ids of parts that want power or signals and that nothing is planned to lead to: their wires are in no step
  */
-public record Plan(List<Step> steps, List<Broken> broken) {
+public record Plan(List<Step> steps, List<Broken> broken, List<String> unwired) {
 
     /** No work. */
-    public static final Plan NONE = new Plan(List.of(), List.of());
+    public static final Plan NONE = new Plan(List.of(), List.of(), List.of());
 
     /** Copies the lists. */
     public Plan {
         steps = List.copyOf(steps);
         broken = List.copyOf(broken);
+        unwired = List.copyOf(unwired);
     }
 
     /**

@@ -6,6 +6,7 @@ import boldsatchel.cables.CablesResult;
 import boldsatchel.cables.Lead;
 import boldsatchel.fit.Placed;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Joint;
@@ -60,6 +61,8 @@ final class Steps {
     private final Map<String, String> laidBy = new HashMap<>();
 
     private final Set<String> chain = new LinkedHashSet<>();
+    /** Steps that bring an iron: never into the case. */
+    private final Set<String> joints = new LinkedHashSet<>();
 
     private Steps(Build build, CablesResult cables, Takedown takedown, List<Removal> out, Trade trade) {
         this.build = build;
@@ -74,7 +77,7 @@ final class Steps {
         Steps steps = new Steps(build, cables, takedown, out, trade);
         steps.draft();
         Plan plan = Order.of(steps.drafts, trade.rules());
-        return new Plan(steps.reasoned(plan.steps()), plan.broken());
+        return new Plan(steps.reasoned(plan.steps()), plan.broken(), steps.unwired());
     }
 
     private void draft() {
@@ -178,13 +181,16 @@ final class Steps {
         List<String> ids = soldered.stream().map(Lead::id).toList();
         String all = soldered.size() == 1 ? fromTo(soldered.getFirst()) : soldered.size() + " pairs of wires";
         add(step(Job.MARK, ids, all, ids.size(), EnumSet.of(Trait.MARKING)), "", Set.of());
+        ids.forEach(id -> joints.add("SOLDER:" + id));
         Set<String> washed = new LinkedHashSet<>();
         for (Lead lead : soldered) {
-            Set<Trait> traits = EnumSet.of(Trait.SOLDERING, Trait.WIRING);
-            if (isLive(lead)) {
-                traits.add(Trait.LIVE);
-            }
-            add(step(Job.SOLDER, List.of(lead.id()), fromTo(lead), 1, traits), "", Set.of());
+            List<String> inIt = Ties.contacts(build, lead).stream()
+                    .map(c -> c.kind().words())
+                    .toList();
+            String what = fromTo(lead) + (inIt.isEmpty() ? "" : ", with " + String.join(" and ", inIt) + " in them");
+            // A pack is live the moment it is soldered to something.
+            Set<Trait> traits = EnumSet.of(Trait.SOLDERING, isLive(lead) ? Trait.LIVE : Trait.WIRING);
+            add(step(Job.SOLDER, List.of(lead.id()), what, 1 + inIt.size(), traits), "", Set.of());
             List.of(lead.one(), lead.other()).stream()
                     .map(Lead.End::part)
                     .filter(p -> build.part(p)
@@ -195,9 +201,9 @@ final class Steps {
         if (!washed.isEmpty()) {
             List<String> boards = List.copyOf(washed);
             Set<Trait> wet = EnumSet.of(Trait.WASHING_BOARD);
-            add(step(Job.CLEAN_BOARD, boards, names(boards), boards.size(), wet), "", Set.of());
+            add(step(Job.CLEAN_BOARD, boards, names(boards), boards.size(), wet), "", joints);
         }
-        add(step(Job.SLEEVE, ids, all, ids.size(), EnumSet.of(Trait.SLEEVING)), "", Set.of());
+        add(step(Job.SLEEVE, ids, all, ids.size(), EnumSet.of(Trait.SLEEVING)), "", joints);
     }
 
     /** What is put on parts on the table. */
@@ -387,9 +393,7 @@ final class Steps {
             before.addAll(ridesOf(p));
             laidBy.put(p, lay.id());
         });
-        cables.leads().stream()
-                .filter(l -> isSoldered(l) && parts.contains(l.one().part()))
-                .forEach(l -> before.add("SOLDER:" + l.id()));
+        before.addAll(joints);
         link(lay, placed(hosts.getFirst()).shell().id(), before);
     }
 
@@ -435,10 +439,7 @@ final class Steps {
             if (one.isEmpty() || other.isEmpty() || isSoldered(lead) || known.contains(job + ":" + lead.id())) {
                 continue;
             }
-            Set<Trait> traits = EnumSet.of(Trait.INSIDE, Trait.WIRING);
-            if (isLive(lead)) {
-                traits.add(Trait.LIVE);
-            }
+            Set<Trait> traits = EnumSet.of(Trait.INSIDE, isLive(lead) ? Trait.LIVE : Trait.WIRING);
             if (lead.girth().flat()) {
                 traits.add(Trait.RIBBON);
             }
@@ -470,6 +471,32 @@ final class Steps {
             Set<String> all = drafts.stream().map(d -> d.step().id()).collect(Collectors.toSet());
             add(step(Job.PEEL, screens, names(screens), 0, EnumSet.of(Trait.PEELING)), "", all);
         }
+    }
+
+    /** Parts that want power or signals and that nothing leads to. */
+    private List<String> unwired() {
+        Set<String> led = new HashSet<>();
+        cables.leads().forEach(l -> {
+            led.add(l.one().part());
+            led.add(l.other().part());
+        });
+        takedown.ties()
+                .riders()
+                .keySet()
+                .forEach(i -> led.add(takedown.placed().get(i).id()));
+        return takedown.placed().stream()
+                .map(Placed::part)
+                .filter(p -> !led.contains(p.id()) && isElectric(p))
+                .map(Part::id)
+                .toList();
+    }
+
+    private static boolean isElectric(Part part) {
+        return part.isSource()
+                || part.family() == Family.CHARGER
+                || !part.body().ports().isEmpty()
+                || part.facet(Facet.DrawsPower.class).isPresent()
+                || part.facet(Facet.Converts.class).isPresent();
     }
 
     /** Each step with why it stands where it does. */

@@ -235,11 +235,10 @@ record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Soldered> 
         if (lead.one().port().isPresent() || lead.other().port().isPresent()) {
             return true;
         }
-        Optional<Rung> wire = build.rung(lead.id());
-        boolean readyMade = wire.filter(r -> r.stage() instanceof Rung.Wire w && w.readyMade())
-                .isPresent();
-        return readyMade
-                || wire.filter(r -> hasPlug(build, r, lead.other().part())).isPresent();
+        return build.rung(lead.id())
+                        .filter(r -> r.stage() instanceof Rung.Wire w && w.readyMade())
+                        .isPresent()
+                || contacts(build, lead).stream().anyMatch(c -> c.kind() == Rung.ContactKind.CONNECTOR);
     }
 
     private static boolean isSoldered(Lead.End end) {
@@ -248,25 +247,24 @@ record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Soldered> 
                 .isPresent();
     }
 
-    /** Whether there is a plug between the parts that a wire leads from and to. */
-    private static boolean hasPlug(Build build, Rung wire, String to) {
+    /** Fuses, switches and plugs between the parts that wires lead from and to, from the source down. */
+    static List<Rung.Contact> contacts(Build build, Lead lead) {
+        List<Rung.Contact> contacts = new ArrayList<>();
         for (Rung root : build.wiring().chain()) {
-            List<Rung> down = root.pathTo(wire.id());
-            for (int i = down.size() - 2; i >= 0; i--) {
-                Rung above = down.get(i);
-                if (isPlug(above)) {
-                    return true;
-                }
-                if (!above.parts().isEmpty()) {
-                    break;
-                }
+            List<Rung> above = root.pathTo(lead.id());
+            int from = above.size() - 1;
+            while (from > 0 && above.get(from - 1).parts().isEmpty()) {
+                from--;
             }
+            above.subList(Math.max(0, from), above.size()).forEach(r -> contact(r, contacts));
         }
-        List<Rung> on = wire.pathToPart(to);
-        return on.stream().anyMatch(Ties::isPlug);
+        build.rung(lead.id()).ifPresent(w -> w.pathToPart(lead.other().part()).forEach(r -> contact(r, contacts)));
+        return contacts;
     }
 
-    private static boolean isPlug(Rung rung) {
-        return rung.stage() instanceof Rung.Contact c && c.kind() == Rung.ContactKind.CONNECTOR;
+    private static void contact(Rung rung, List<Rung.Contact> into) {
+        if (rung.stage() instanceof Rung.Contact c) {
+            into.add(c);
+        }
     }
 }

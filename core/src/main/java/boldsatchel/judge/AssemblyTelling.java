@@ -47,7 +47,9 @@ record AssemblyTelling(Build build, AssemblyResult assembly) implements Telling 
                         + " hang together by wires without a plug, too short to lay one beside the case: they go in as one,"
                         + " and a third hand helps.";
             case "assembly.battery-wired" ->
-                piece(build, f.first()) + " is joined by wires without a plug: to change it, somebody has to unsolder.";
+                piece(build, f.first())
+                        + " is joined by wires without a plug: all is live from the moment they are soldered, and to change it"
+                        + " somebody has to unsolder.";
             default -> throw Telling.unknown(f);
         };
     }

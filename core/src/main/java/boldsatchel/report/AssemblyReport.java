@@ -51,6 +51,7 @@ final class AssemblyReport {
         number(node, "minutes", plan.minutes());
         ArrayNode steps = node.putArray("steps");
         plan.steps().forEach(s -> step(steps.addObject(), s));
+        texts(node.putArray("unwired"), plan.unwired());
         ArrayNode broken = node.putArray("rulesNotKept");
         plan.broken().forEach(b -> {
             ObjectNode one = broken.addObject();

@@ -3,6 +3,7 @@ package boldsatchel.desktop.assemble;
 import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.assembly.Plan;
 import boldsatchel.assembly.Step;
+import boldsatchel.assembly.Wording;
 import boldsatchel.bench.BenchResult;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
@@ -47,6 +48,7 @@ final class StepsPane extends HBox {
     private final ViewPane view;
     private final VBox details = new VBox(5);
     private final Label facts = Ui.label("", "soft");
+    private final Label unwired = Ui.words("", "soft");
     private final Latest drawing = Latest.following();
     private boolean filling;
 
@@ -84,7 +86,11 @@ final class StepsPane extends HBox {
         VBox right = new VBox(6, view, words);
         VBox.setVgrow(view, Priority.ALWAYS);
         HBox.setHgrow(right, Priority.ALWAYS);
-        getChildren().setAll(list, right);
+        VBox left = new VBox(6, list, unwired);
+        VBox.setVgrow(list, Priority.ALWAYS);
+        unwired.setId("steps-unwired");
+        left.setMaxWidth(LIST_WIDTH);
+        getChildren().setAll(left, right);
         desk.keepShowing(this, StepsPane::worked, this::show);
     }
 
@@ -143,6 +149,14 @@ final class StepsPane extends HBox {
                         ? ""
                         : worked.rows().size() + " steps, about "
                                 + hours(worked.plan().minutes()) + " of work at usual times");
+        List<String> none = worked.plan().unwired();
+        unwired.setText(
+                none.isEmpty()
+                        ? ""
+                        : "Nothing is planned to lead to "
+                                + Wording.names(worked.evaluation().build(), none)
+                                + ": wires there are in no step yet. Say them in Power or Links.");
+        Ui.present(unwired, !none.isEmpty());
         filling = false;
         chosen();
     }
