@@ -11,6 +11,7 @@ import boldsatchel.machine.Family;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -164,8 +165,13 @@ final class Steps {
     }
 
     private String fromTo(Lead lead) {
-        return lead.name() + " from " + name(lead.one().part()) + " to "
-                + name(lead.other().part());
+        String one = name(lead.one().part());
+        String other = name(lead.other().part());
+        if (lead.kind() == Lead.Kind.LEAD) {
+            boolean ofOne = lead.one().port().filter(Port::plug).isPresent();
+            return "the lead of " + (ofOne ? one : other) + " to " + (ofOne ? other : one);
+        }
+        return lead.name() + " from " + one + " to " + other;
     }
 
     private boolean isSoldered(Lead lead) {
@@ -507,7 +513,8 @@ final class Steps {
             Step step = steps.get(i);
             if (step.job() == Job.LAY) {
                 Set<String> later = steps.subList(i + 1, steps.size()).stream()
-                        .flatMap(s -> s.subjects().stream())
+                        .flatMap(s -> s.groups().stream())
+                        .flatMap(g -> g.parts().stream())
                         .collect(Collectors.toSet());
                 inItsWay(step, later).ifPresent(reasons::add);
             }

@@ -14,10 +14,13 @@ import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Rung;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 
 /**
@@ -29,7 +32,7 @@ import java.util.stream.Stream;
  * @param trailing wires that do not come apart, but so long that the one part can lie beside the case while the other is in it
  * @param tight leads that must be plugged where both parts lie
  */
-record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Soldered> trailing, List<Tight> tight) {
+record Ties(SortedMap<Integer, Rider> riders, List<Soldered> soldered, List<Soldered> trailing, List<Tight> tight) {
 
     /** A lead with so much to spare lets its part be taken aside with the lead still plugged in, mm; a guess. */
     static final double SPARE_MM = 40;
@@ -97,7 +100,11 @@ record Ties(Map<Integer, Rider> riders, List<Soldered> soldered, List<Soldered> 
                 }
             }
         }
-        return new Ties(Map.copyOf(riders), List.copyOf(soldered), List.copyOf(trailing), List.copyOf(tight));
+        return new Ties(
+                Collections.unmodifiableSortedMap(new TreeMap<>(riders)),
+                List.copyOf(soldered),
+                List.copyOf(trailing),
+                List.copyOf(tight));
     }
 
     /** What wires of a part that lies in its place take to something beside the case. */

@@ -30,6 +30,9 @@ import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -260,6 +263,42 @@ public class AssemblyTest {
                     after(trade, t, found);
                 });
         return found;
+    }
+
+    /** Whoever changes an order sees what it does to the demos, and reads it. */
+    @Test
+    public void theOrdersOfTheDemosAreThoseInTheManual() throws IOException {
+        StringBuilder text = new StringBuilder(
+                "# The orders of the demos\n\nWritten by the tests; how they come about: [assembly](assembly.md).\n");
+        for (String demo : Library.DEMOS) {
+            Build build = Library.demo(demo).orElseThrow();
+            Plan plan = AssemblyEngine.evaluate(build).plan().get();
+            text.append("\n## ").append(build.name()).append("\n");
+            Step.Phase phase = null;
+            int number = 1;
+            for (Step step : plan.steps()) {
+                text.append(step.phase() == phase ? "" : "\n**" + step.phase().words() + "**\n\n");
+                phase = step.phase();
+                text.append(number++)
+                        .append(". ")
+                        .append(step.words())
+                        .append(step.isHold() ? " (hold point)" : "")
+                        .append(step.reasons().isEmpty() ? "" : ": here, since " + String.join("; ", step.reasons()))
+                        .append("\n");
+            }
+            for (Plan.Broken broken : plan.broken()) {
+                text.append("\nNot kept: *")
+                        .append(broken.rule().id())
+                        .append("*, since ")
+                        .append(broken.rule().because())
+                        .append(".\n");
+            }
+        }
+        Path shipped = Path.of("../docs/method/assembly-orders.md");
+        if (System.getProperty("boldsatchel.write") != null) {
+            Files.writeString(shipped, text);
+        }
+        assertThat(Files.readString(shipped)).isEqualTo(text.toString());
     }
 
     @DataProvider

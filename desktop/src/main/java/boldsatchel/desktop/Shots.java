@@ -100,7 +100,6 @@ final class Shots {
                     "Pack",
                     true,
                     a -> a.desk().working().set(Optional.of(Verdict.Kind.KEEPS_COOL))),
-            new Shot("zz.png", "cave-survey", "Assemble", false, a -> press(a, "#tab-how-do-i-get-at-…")),
             new Shot("arrange.png", "orchard-ledger", "Arrange", false, a -> press(a, "#arrange-look")),
             new Shot("book.png", "orchard-ledger", "Book", false, a -> {}));
 

@@ -322,9 +322,10 @@ public class WindowTest extends WindowHarness {
                 "#plan",
                 "#arrange-look",
                 "#heat-facts",
+                "#steps",
                 "#page");
         for (int i = 0; i < probes.size(); i++) {
-            KeyCode digit = KeyCode.getKeyCode(String.valueOf(i + 1));
+            KeyCode digit = KeyCode.getKeyCode(String.valueOf((i + 1) % 10));
             robot.press(KeyCode.ALT, digit).release(digit, KeyCode.ALT);
             settle();
             assertThat(robot.lookup(probes.get(i)).tryQuery()).as(probes.get(i)).isPresent();

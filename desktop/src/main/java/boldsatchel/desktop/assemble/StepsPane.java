@@ -190,7 +190,7 @@ final class StepsPane extends HBox {
                 .forEach(b -> line(
                         "Too early",
                         "“" + words(w.plan(), b.late()) + "” should come before it, since "
-                                + b.rule().because() + ". It cannot: what lies where leaves no other order.")));
+                                + b.rule().because() + ". As it is planned it cannot.")));
     }
 
     private static String words(Plan plan, String id) {

@@ -369,7 +369,8 @@ public final class Frame extends StackPane {
         commands.add("Change between light and dark", this::toggleLook);
         for (int i = 0; i < stages.size(); i++) {
             WorkStage stage = stages.get(i);
-            commands.add("Go to " + stage.title() + ": " + stage.purpose(), "Alt+" + (i + 1), () -> open(stage));
+            commands.add(
+                    "Go to " + stage.title() + ": " + stage.purpose(), "Alt+" + StageStrap.key(i), () -> open(stage));
         }
         for (String demo : Library.DEMOS) {
             commands.add(

@@ -38,7 +38,7 @@ final class StageStrap extends VBox {
             button.getStyleClass().add("strap-button");
             button.setMaxWidth(Double.MAX_VALUE);
             button.setAccessibleText(stage.title() + ", " + stage.purpose());
-            int key = i + 1;
+            int key = key(i);
             desk.session().evaluation().subscribe(e -> {
                 State state = stage.standing(e);
                 if (!state.equals(button.getProperties().put(STATE, state))) {
@@ -49,6 +49,11 @@ final class StageStrap extends VBox {
             button.setUserData(stage);
             getChildren().add(button);
         }
+    }
+
+    /** The digit that opens a stage: 1 for the first, 0 for the tenth. */
+    static int key(int place) {
+        return (place + 1) % 10;
     }
 
     /** Marks the stage that is open; none while there is something else in its place. */
