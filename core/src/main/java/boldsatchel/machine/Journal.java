@@ -21,6 +21,7 @@ import java.util.TreeSet;
  * @param tests done on the bench, the first one first
  * @param hunts for faults, the first one first
  * @param asBuilt where the thing on the table is otherwise than planned
+ * @param done steps of the assembly that are done, in the order in which they were
  */
 public record Journal(
         @Label("notes") String notes,
@@ -29,11 +30,12 @@ public record Journal(
         @Label("reference pictures") List<Picture> pictures,
         @Label("bench tests") List<Tested> tests,
         @Label("fault hunts") List<Hunted> hunts,
-        @Label("as built") List<Differs> asBuilt) {
+        @Label("as built") List<Differs> asBuilt,
+        @Label("steps done") List<Ticked> done) {
 
     /** Nothing yet. */
     public static final Journal NONE =
-            new Journal("", List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+            new Journal("", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     /** Copies the lists. */
     public Journal {
@@ -43,6 +45,7 @@ public record Journal(
         tests = List.copyOf(tests);
         hunts = List.copyOf(hunts);
         asBuilt = List.copyOf(asBuilt);
+        done = List.copyOf(done);
     }
 
     /**
@@ -213,6 +216,23 @@ public record Journal(
             @Label("mended by") String mendedBy) {}
 
     /**
+     * A step of the assembly that is done.
+     *
+     * @param step which one, by its id
+     * @param on which day
+     * @param minutes it took; absent where nobody timed it
+     * @param words in the builder's words
+     */
+    public record Ticked(
+            @Label(value = "step", needed = true) String step,
+            @Label("on") Optional<LocalDate> on,
+
+            @Label(value = "took", in = Quantity.MINUTES, least = 0)
+            Optional<Double> minutes,
+
+            @Label("notes") String words) {}
+
+    /**
      * What a check said.
      *
      * @param check by its name among those there are
@@ -238,17 +258,17 @@ public record Journal(
 
     /** The same with other notes. */
     public Journal noting(String newNotes) {
-        return new Journal(newNotes, decisions, tasks, pictures, tests, hunts, asBuilt);
+        return new Journal(newNotes, decisions, tasks, pictures, tests, hunts, asBuilt, done);
     }
 
     /** The same with other tasks. */
     public Journal withTasks(List<Task> newTasks) {
-        return new Journal(notes, decisions, newTasks, pictures, tests, hunts, asBuilt);
+        return new Journal(notes, decisions, newTasks, pictures, tests, hunts, asBuilt, done);
     }
 
     /** The same with other pictures. */
     public Journal withPictures(List<Picture> newPictures) {
-        return new Journal(notes, decisions, tasks, newPictures, tests, hunts, asBuilt);
+        return new Journal(notes, decisions, tasks, newPictures, tests, hunts, asBuilt, done);
     }
 
     /** The same with one more picture. */
@@ -260,11 +280,23 @@ public record Journal(
 
     /** The same with other tests. */
     public Journal withTests(List<Tested> newTests) {
-        return new Journal(notes, decisions, tasks, pictures, newTests, hunts, asBuilt);
+        return new Journal(notes, decisions, tasks, pictures, newTests, hunts, asBuilt, done);
     }
 
     /** The same with other hunts. */
     public Journal withHunts(List<Hunted> newHunts) {
-        return new Journal(notes, decisions, tasks, pictures, tests, newHunts, asBuilt);
+        return new Journal(notes, decisions, tasks, pictures, tests, newHunts, asBuilt, done);
+    }
+
+    /** The same with one more difference from the plan. */
+    public Journal and(Differs differs) {
+        List<Differs> more = new ArrayList<>(asBuilt);
+        more.add(differs);
+        return new Journal(notes, decisions, tasks, pictures, tests, hunts, more, done);
+    }
+
+    /** The same with other steps done. */
+    public Journal withDone(List<Ticked> newDone) {
+        return new Journal(notes, decisions, tasks, pictures, tests, hunts, asBuilt, newDone);
     }
 }

@@ -31,7 +31,8 @@ public final class HelpReport {
                         List.of(),
                         build.journal().tests(),
                         List.of(hunted),
-                        build.journal().asBuilt()))
+                        build.journal().asBuilt(),
+                        List.of()))
                 .with(Money.NONE);
     }
 

@@ -68,7 +68,8 @@ public class HuntRecordsTest {
                                 j.pictures(),
                                 j.tests(),
                                 j.hunts(),
-                                List.of(differs)))
+                                List.of(differs),
+                                List.of()))
                 .change()
                 .apply(with(hunted("hunt-1")));
         String text = BuildFormat.write(new BuildFormat.Document(build, Extras.NONE));

@@ -4,14 +4,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.assembly.Step;
+import boldsatchel.desktop.desk.Session;
+import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
+import boldsatchel.machine.Journal;
 import boldsatchel.plan.Loosenings;
+import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Verdict;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.testng.annotations.Test;
 
 /** The order is read, and a part is got at, with keys. */
@@ -24,8 +37,7 @@ public class AssembleStageTest extends WindowHarness {
     }
 
     private void down() {
-        robot.type(KeyCode.DOWN);
-        settle();
+        type(KeyCode.DOWN);
     }
 
     private List<Step> steps() {
@@ -46,8 +58,7 @@ public class AssembleStageTest extends WindowHarness {
                     .contains((i + 1) + ". " + steps().get(i).words());
             down();
         }
-        robot.type(KeyCode.HOME);
-        settle();
+        type(KeyCode.HOME);
         int hold = (int) steps().stream().takeWhile(s -> !s.isHold()).count();
         for (int i = 0; i < hold; i++) {
             down();
@@ -76,6 +87,125 @@ public class AssembleStageTest extends WindowHarness {
         command("how do I get at the selected part");
         assertThat(text("#reach-facts")).startsWith("The least there is: 3 steps out");
         assertThat(evaluation().verdict(Verdict.Kind.MENDS).value()).isEqualTo(4);
+    }
+
+    private Step shown() {
+        String words = text("#day-step");
+        return steps().stream()
+                .filter(s -> words.endsWith(s.words()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private List<String> done() {
+        return build().journal().done().stream().map(Journal.Ticked::step).toList();
+    }
+
+    private void type(KeyCode... keys) {
+        robot.type(keys);
+        settle();
+    }
+
+    /** With one hand on the keys: steps, a wrong turn, a note, and a hold point that does not let go. */
+    @Test
+    public void aDayIsWorkedThroughWithKeys() throws Exception {
+        show("cave-survey");
+        open("assemble");
+        press("#tab-assembly-day");
+        assertThat(text("#day-progress")).startsWith("Step 1 of " + steps().size());
+        type(KeyCode.ENTER);
+        type(KeyCode.SPACE);
+        assertThat(done()).containsExactly(steps().get(0).id(), steps().get(1).id());
+        type(KeyCode.BACK_SPACE);
+        assertThat(done()).hasSize(1);
+        type(KeyCode.N);
+        robot.write("two passes with the fine file");
+        type(KeyCode.ENTER);
+        type(KeyCode.ENTER);
+        assertThat(build().journal().done().getLast().words()).isEqualTo("two passes with the fine file");
+        type(KeyCode.D);
+        robot.write("slot filed 1 mm too wide");
+        type(KeyCode.ENTER);
+        assertThat(build().journal().asBuilt()).singleElement().satisfies(d -> {
+            assertThat(d.what()).isEqualTo("slot filed 1 mm too wide");
+            assertThat(d.where()).isEqualTo(shown().words());
+        });
+        for (int i = 0; i < steps().size() && !shown().isHold(); i++) {
+            type(KeyCode.ENTER);
+        }
+        Step hold = shown();
+        type(KeyCode.ENTER);
+        assertThat(done()).doesNotContain(hold.id());
+        assertThat(text("#day-refused")).contains("readings");
+        type(KeyCode.RIGHT);
+        type(KeyCode.ENTER);
+        assertThat(text("#day-refused")).contains("has to pass before");
+        type(KeyCode.LEFT);
+        write("#day-pack-fullV", "11 V");
+        assertThat(words("#day")).contains("not as planned");
+        press("#day-anyway");
+        assertThat(done()).contains(hold.id());
+        assertThat(build().journal().asBuilt()).hasSize(2);
+        assertThat(build().journal().tests()).extracting(Journal.Tested::test).containsExactly("pack-volts");
+        press("#undo");
+        assertThat(done()).doesNotContain(hold.id());
+    }
+
+    /** A program that ticks some steps and waits to be killed. */
+    public static final class Worker {
+        public static void main(String[] args) throws Exception {
+            BuildFormat.Document document =
+                    new BuildFormat.Document(Library.demo("cave-survey").orElseThrow(), Extras.NONE);
+            Platform.startup(() -> {
+                App app = new App(document, Session.Origin.DEMO);
+                app.show(new Stage());
+                // What goes wrong ends it, so that nobody waits for it.
+                Thread.currentThread()
+                        .setUncaughtExceptionHandler(
+                                (t, e) -> Runtime.getRuntime().halt(1));
+                app.frame().open("Assemble");
+                Shots.afterWork(app.scene(), () -> {
+                    ((ToggleButton) app.scene().lookup("#tab-assembly-day")).setSelected(true);
+                    Shots.afterWork(app.scene(), () -> work(app));
+                });
+            });
+        }
+
+        private static void work(App app) {
+            for (int i = 0; i < TICKS; i++) {
+                ((Button) app.scene().lookup("#day-done")).fire();
+            }
+            System.out.write("ticked\n".getBytes(StandardCharsets.UTF_8), 0, 7);
+            System.out.flush();
+        }
+    }
+
+    private static final int TICKS = 5;
+
+    @Test
+    public void aDayThatIsKilledGoesOnAtTheLastTick() throws Exception {
+        String before = System.getProperty(AppFolders.STATE_PROPERTY, "");
+        Path state = Files.createTempDirectory("satchel-day");
+        System.setProperty(AppFolders.STATE_PROPERTY, state.toString());
+        try {
+            Process worker = WholeProgram.of(state, Worker.class)
+                    .redirectError(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            assertThat(worker.inputReader().readLine()).isEqualTo("ticked");
+            worker.destroyForcibly().waitFor();
+            onFx(() -> {
+                app().frame().offerRecovered();
+                return 0;
+            });
+            robot.clickOn("#recovered-take");
+            settle();
+            open("assemble");
+            press("#tab-assembly-day");
+            assertThat(done()).hasSize(TICKS);
+            assertThat(text("#day-progress")).startsWith("Step " + (TICKS + 1) + " of");
+        } finally {
+            System.setProperty(AppFolders.STATE_PROPERTY, before);
+        }
     }
 
     private double minutes() {

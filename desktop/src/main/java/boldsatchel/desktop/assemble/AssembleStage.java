@@ -7,6 +7,9 @@ import boldsatchel.desktop.desk.WorkStage;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import boldsatchel.verdict.Verdict;
+import java.time.LocalDate;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
@@ -20,18 +23,26 @@ import javafx.scene.layout.VBox;
 public final class AssembleStage implements WorkStage {
 
     private final VBox content = new VBox(8);
+    private final ToggleButton doing;
     private final ToggleButton reaching;
     private final ReachPane reach;
 
-    /** The stage on a desk. */
-    public AssembleStage(Desk desk) {
+    /**
+     * The stage on a desk.
+     *
+     * @param today the day
+     * @param photos asks for a photo of what is named and keeps it
+     */
+    public AssembleStage(Desk desk, Supplier<LocalDate> today, Consumer<String> photos) {
         content.getStyleClass().add("stage");
         StepsPane steps = new StepsPane(desk);
         reach = new ReachPane(desk);
         ToggleGroup tabs = new ToggleGroup();
         ToggleButton stepping = Ui.tab("Step by step", steps, tabs);
+        DayPane day = new DayPane(desk, today, photos, System::nanoTime);
+        doing = Ui.tab("Assembly day", Ui.scroll(day), tabs);
         reaching = Ui.tab("How do I get at …", reach, tabs);
-        HBox bar = new HBox(stepping, reaching, Ui.spring(), steps.facts());
+        HBox bar = new HBox(stepping, doing, reaching, Ui.spring(), steps.facts());
         bar.getStyleClass().add("side-tabs");
         bar.setAlignment(Pos.CENTER_LEFT);
         StackPane pane = new StackPane();
@@ -57,6 +68,7 @@ public final class AssembleStage implements WorkStage {
 
     @Override
     public void addCommands(Commands commands) {
+        commands.add("Assemble: go on with the assembly day", () -> doing.setSelected(true));
         commands.add("Assemble: how do I get at the selected part", () -> {
             reaching.setSelected(true);
             reach.askForSelected();

@@ -18,9 +18,13 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import org.jspecify.annotations.Nullable;
 
 /** Small pieces that every stage needs. */
 public final class Ui {
+
+    /** Under this key a node says that it has keys of its own. */
+    private static final String OWN_KEYS = "own-keys";
 
     private Ui() {}
 
@@ -33,6 +37,21 @@ public final class Ui {
                 .findFirst()
                 .orElse(choices.isEmpty() ? null : choices.getFirst()));
         box.setDisable(choices.size() < 2);
+    }
+
+    /** Single keys mean something of its own while a node has the focus: commands of the window do not take them. */
+    public static void ownKeys(Node node) {
+        node.getProperties().put(OWN_KEYS, true);
+    }
+
+    /** Whether single keys mean something of its own to a node, or to one that it lies in. */
+    public static boolean hasOwnKeys(@Nullable Node node) {
+        for (Node at = node; at != null; at = at.getParent()) {
+            if (at.getProperties().containsKey(OWN_KEYS)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Shown, or not there at all. */

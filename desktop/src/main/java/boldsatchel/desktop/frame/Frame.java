@@ -33,6 +33,7 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -95,7 +96,10 @@ public final class Frame extends StackPane {
                 pack,
                 new ArrangeStage(desk),
                 new CoolStage(desk),
-                new AssembleStage(desk),
+                new AssembleStage(
+                        desk,
+                        Frame::today,
+                        words -> files.choosePicture(getScene().getWindow(), words)),
                 new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);
         this.sheet = new StartSheet(desk, new Ways());
@@ -397,7 +401,8 @@ public final class Frame extends StackPane {
         if (search.isVisible()) {
             return;
         }
-        boolean writing = getScene().getFocusOwner() instanceof TextInputControl;
+        Node at = getScene().getFocusOwner();
+        boolean writing = at instanceof TextInputControl || Ui.hasOwnKeys(at);
         for (Commands.Command command : commands.all()) {
             if (command.keys().filter(k -> k.match(e)).isPresent() && (command.fieldsToo() || !writing)) {
                 command.action().run();
