@@ -116,7 +116,9 @@ final class Shots {
 
     /** A step of the work. */
     private static void step(App app, int number) {
-        ((ListView<?>) app.frame().lookup("#steps")).getSelectionModel().select(number - 1);
+        ListView<?> steps = (ListView<?>) app.frame().lookup("#steps");
+        steps.getSelectionModel().select(number - 1);
+        steps.scrollTo(number - 3);
     }
 
     /** The log of a discharge on the stand-in bench. */

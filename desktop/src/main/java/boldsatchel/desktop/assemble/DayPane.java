@@ -20,7 +20,6 @@ import boldsatchel.machine.Part;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
-import boldsatchel.verdict.State;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -226,17 +225,12 @@ final class DayPane extends VBox {
 
     private void hold(Day day, Step step) {
         Day.Proof proof = day.proof(step);
-        State state = switch (proof) {
-            case OPEN -> State.WATCH;
-            case DIFFERS -> State.STOP;
-            case PASSED -> State.FINE;
-        };
         String words = switch (proof) {
             case OPEN -> "Hold point. Nothing goes on before it has passed: write down what you read.";
             case DIFFERS -> "Hold point: not as planned. Find out why before anything goes on.";
             case PASSED -> "Hold point: passed.";
         };
-        HBox line = new HBox(8, StateMark.of(state, MARK), Ui.words(words, "day-words"));
+        HBox line = new HBox(8, StateMark.of(Holds.state(proof), MARK), Ui.words(words, "day-words"));
         line.setAlignment(Pos.CENTER_LEFT);
         about.getChildren().add(line);
         Ui.present(anyway, proof == Day.Proof.DIFFERS);

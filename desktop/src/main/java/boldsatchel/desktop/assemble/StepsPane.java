@@ -1,6 +1,7 @@
 package boldsatchel.desktop.assemble;
 
 import boldsatchel.assembly.AssemblyResult;
+import boldsatchel.assembly.Day;
 import boldsatchel.assembly.Plan;
 import boldsatchel.assembly.Step;
 import boldsatchel.assembly.Wording;
@@ -101,7 +102,7 @@ final class StepsPane extends HBox {
 
     private static Worked worked(Evaluation evaluation) {
         Plan plan = evaluation.of(AssemblyResult.class).plan().get();
-        BenchResult bench = evaluation.of(BenchResult.class);
+        Day day = new Day(plan, evaluation.build().journal().done(), evaluation.of(BenchResult.class));
         List<Row> rows = new ArrayList<>();
         String part = "";
         for (Step step : plan.steps()) {
@@ -110,22 +111,10 @@ final class StepsPane extends HBox {
                     rows.size() + 1,
                     step,
                     now.equals(part) ? "" : now,
-                    step.test().map(t -> proven(bench, t, step.subjects().getFirst()))));
+                    step.test().map(t -> Holds.state(day.proof(step)))));
             part = now;
         }
         return new Worked(evaluation, plan, rows);
-    }
-
-    /** How a test of the bench stands. */
-    private static State proven(BenchResult bench, String test, String part) {
-        List<BenchResult.Compared> read = bench.compared().stream()
-                .filter(c -> c.latest()
-                        && c.test().test().equals(test)
-                        && c.test().part().equals(part))
-                .toList();
-        return read.isEmpty()
-                ? State.WATCH
-                : read.stream().anyMatch(BenchResult.Compared::differs) ? State.STOP : State.FINE;
     }
 
     private void show(Worked worked) {
