@@ -30,6 +30,9 @@ import java.util.stream.Collectors;
  */
 public final class AssemblyEngine implements Engine<AssemblyResult> {
 
+    /** Of more batteries, drives and fans than this the first are looked at. */
+    private static final int MOST_REACHES = 24;
+
     /** An engine; all are alike. */
     public AssemblyEngine() {}
 
@@ -72,12 +75,16 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
         Takedown building = Takedown.of(build, cables, List.of());
         BitSet left = building.whole();
         List<Removal> out = building.takeAll(left, m -> rank(build, building, m));
-        List<Circle> circles = Circles.of(building, left).stream()
-                .map(c -> circle(building, c))
-                .toList();
+        List<Circle> circles = building.isCutShort()
+                ? List.of()
+                : Circles.of(building, left).stream()
+                        .map(c -> circle(building, c))
+                        .toList();
+        boolean cutShort = building.isCutShort();
         return new AssemblyResult(
                 out,
-                circles,
+                cutShort ? List.of() : circles,
+                cutShort,
                 Lazy.of(() -> wayOut(build, cables, circles.isEmpty())),
                 fast(building),
                 reaches(build, cables, building.finished(), isGlued(build) ? Optional.empty() : Optional.of(left)),
@@ -122,7 +129,7 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
         List<Reach> reaches = new ArrayList<>();
         BitSet stays = left.orElseGet(() -> stays(mending));
         Minutes minutes = new Minutes(build, leads(cables, mending));
-        for (int i = 0; i < mending.placed().size(); i++) {
+        for (int i = 0; i < mending.placed().size() && reaches.size() < MOST_REACHES; i++) {
             if (Wanted.of(mending.placed().get(i).part()).isPresent()) {
                 reaches.add(reach(mending, stays, minutes, i));
             }

@@ -13,6 +13,7 @@ import java.util.Optional;
  *
  * @param out what is taken out, off or opened, one after the other; read backwards it is the order of building
  * @param circles pieces that keep each other in for ever: the machine cannot be put together as it is planned
+ * @param cutShort whether so much lies in one another's way that not every way out was looked at; circles are not told then
  * @param wayOut the cheapest changes to the plan that undo all circles; nothing where there are none, or none was found
  * @param fast wires between parts that do not come apart
  * @param reaches what it takes to have a battery, card, drive or fan in hand
@@ -21,6 +22,7 @@ import java.util.Optional;
 public record AssemblyResult(
         List<Removal> out,
         List<Circle> circles,
+        boolean cutShort,
         Lazy<Optional<WayOut>> wayOut,
         List<Fast> fast,
         List<Reach> reaches,
@@ -28,7 +30,7 @@ public record AssemblyResult(
 
     /** Nothing is put together. */
     public static final AssemblyResult NOTHING = new AssemblyResult(
-            List.of(), List.of(), Lazy.known(Optional.empty()), List.of(), List.of(), Lazy.known(Plan.NONE));
+            List.of(), List.of(), false, Lazy.known(Optional.empty()), List.of(), List.of(), Lazy.known(Plan.NONE));
 
     /** Copies the lists. */
     public AssemblyResult {

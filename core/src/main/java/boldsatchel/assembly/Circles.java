@@ -20,17 +20,24 @@ final class Circles {
     /** So many sets of changes are tried at most. */
     private static final int MOST_TRIED = 600;
 
+    /** Of a large machine fewer, since each costs a look at every pair of pieces; but so many at least. */
+    private static final int LEAST_TRIED = 24;
+
+    private static final int MOST_PAIRS = 200_000;
+    /** Of more pieces than this that are stuck no smallest circle is looked for: they are told as one. */
+    private static final int MOST_STUCK = 24;
+
     private Circles() {}
 
     /**
      * Of what nothing can leave, smallest circles: each is held by its own members and what never goes, and would come out if any one of them
-     * were gone. One piece alone is held by its tray.
+     * were gone. One piece alone is held by its tray. Of a heap of many all are one circle.
      */
     static List<BitSet> of(Takedown takedown, BitSet stuck) {
         List<BitSet> circles = new ArrayList<>();
         BitSet left = left(takedown, stuck);
         while (!left.isEmpty()) {
-            BitSet circle = least(takedown, left);
+            BitSet circle = left.cardinality() > MOST_STUCK ? left : least(takedown, left);
             circles.add(circle);
             BitSet others = (BitSet) left.clone();
             others.andNot(circle);
@@ -69,9 +76,12 @@ final class Circles {
         record Tried(List<Loosening> changes, int last, double minutes) {}
         PriorityQueue<Tried> next = new PriorityQueue<>(Comparator.comparingDouble(Tried::minutes));
         next.add(new Tried(List.of(), -1, 0));
-        for (int tried = 0; tried < MOST_TRIED && !next.isEmpty(); tried++) {
+        int most = MOST_TRIED;
+        for (int tried = 0; tried < most && !next.isEmpty(); tried++) {
             Tried now = next.remove();
             Takedown changed = takedown.apply(now.changes());
+            int pieces = changed.pieces().size();
+            most = Math.clamp(MOST_PAIRS / (pieces * pieces), LEAST_TRIED, MOST_TRIED);
             if (left(changed, changed.whole()).isEmpty()) {
                 return Optional.of(new AssemblyResult.WayOut(now.changes(), true));
             }
@@ -82,7 +92,7 @@ final class Circles {
                         more, i, now.minutes() + possible.get(i).kind().minutes()));
             }
         }
-        return next.isEmpty() ? Optional.empty() : pruned(possible, takedown);
+        return next.isEmpty() || possible.size() > LEAST_TRIED ? Optional.empty() : pruned(possible, takedown);
     }
 
     /** All changes, without those that are not needed. */

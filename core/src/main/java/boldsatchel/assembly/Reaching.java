@@ -16,11 +16,12 @@ import java.util.function.ToDoubleFunction;
  * Sets of one step, of two and so on are looked at until the part has left; where there are too many, all that comes out
  * is taken until it has, and whatever was not needed is left in again. Which order they are taken in does not
  * matter, so that a set is looked at once. Of sets of as many steps the quickest is taken. Costs a look at each move for each set;
- * {@link #MOST_SETS} at most.
+ * {@link #MOST_SETS} at most, and no more moves than {@link #MOST_TRIED}.
  */
 final class Reaching {
 
     private static final int MOST_SETS = 400;
+    private static final int MOST_TRIED = 6_000;
 
     private final Takedown takedown;
     private final ToDoubleFunction<Removal> minutes;
@@ -52,7 +53,8 @@ final class Reaching {
             List<List<Removal>> done = new ArrayList<>();
             Deque<Reached> next = new ArrayDeque<>();
             for (Reached at : level) {
-                if (looked++ > MOST_SETS) {
+                looked++;
+                if (looked > MOST_SETS || looked * moves.size() > MOST_TRIED) {
                     return some();
                 }
                 for (Takedown.Move move : moves) {

@@ -46,6 +46,7 @@ final class Scene {
     private final Pieces pieces;
     private final BitSet state;
     private final double far;
+    private final Budget budget;
     private final Map<String, List<Lump>> seen = new HashMap<>();
     private final Map<String, List<Heap>> heaps = new HashMap<>();
     private final Map<Spot, Blocked> swept = new HashMap<>();
@@ -125,13 +126,15 @@ final class Scene {
     /**
      * @param state pieces that are still there; of those only joints and trays count here
      * @param far beyond this nothing lies, mm
+     * @param budget of looks at ways that are not straight
      */
-    Scene(Casing casing, List<Placed> placed, Pieces pieces, BitSet state, double far) {
+    Scene(Casing casing, List<Placed> placed, Pieces pieces, BitSet state, double far, Budget budget) {
         this.casing = casing;
         this.placed = placed;
         this.pieces = pieces;
         this.state = state;
         this.far = far;
+        this.budget = budget;
         this.blocked = new Blocked[placed.size()];
         this.drivers = new Blocked[placed.size()];
     }
@@ -316,7 +319,7 @@ final class Scene {
                 there.add(lump);
             }
         }
-        for (Face out : Leaving.SIDES) {
+        for (Face out : budget.isSpent() ? List.<Face>of() : Leaving.SIDES) {
             Optional<Way> way = bent(group, there, out);
             if (way.isPresent()) {
                 return way;
@@ -345,7 +348,10 @@ final class Scene {
         return Optional.empty();
     }
 
-    private static boolean isFree(List<Placed> movers, List<Lump> there, Vec from, Face way, double mm) {
+    private boolean isFree(List<Placed> movers, List<Lump> there, Vec from, Face way, double mm) {
+        if (!budget.spend(movers.size() * there.size())) {
+            return false;
+        }
         for (Placed mover : movers) {
             for (Lump lump : there) {
                 if (isMet(mover, from, way, mm, lump)) {

@@ -34,6 +34,9 @@ final class Takedown {
     /** A driver with its bit is so thick, mm: a quarter-inch hexagon over its corners (ISO 1173), with a little room. */
     static final double DRIVER_MM = 8;
 
+    /** So many pairs of solids are looked at for ways that are not straight. */
+    private static final long MOST_LOOKS = 400_000;
+
     private final Build build;
     private final List<Placed> placed;
     private final Pieces pieces;
@@ -41,6 +44,7 @@ final class Takedown {
     private final List<Loosening> loosened;
     private final boolean kept;
     private final double far;
+    private final Budget budget;
     private final List<Move> moves = new ArrayList<>();
     private final Map<BitSet, Scene> scenes;
 
@@ -61,6 +65,7 @@ final class Takedown {
         this.ties = Ties.of(build, placed, cables, loosened);
         this.far = far(build, placed);
         this.scenes = new HashMap<>();
+        this.budget = new Budget(MOST_LOOKS);
         findMoves();
     }
 
@@ -73,6 +78,7 @@ final class Takedown {
         this.ties = before.ties;
         this.far = before.far;
         this.scenes = before.scenes;
+        this.budget = before.budget;
         this.moves.addAll(before.moves);
     }
 
@@ -169,6 +175,11 @@ final class Takedown {
         return pieces.index(Piece.Kind.PART, part);
     }
 
+    /** Whether some ways that are not straight were not looked at. */
+    boolean isCutShort() {
+        return budget.isSpent();
+    }
+
     Ties ties() {
         return ties;
     }
@@ -188,7 +199,7 @@ final class Takedown {
     Scene scene(BitSet present) {
         BitSet joints = (BitSet) pieces.joints().clone();
         joints.and(present);
-        return scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far));
+        return scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far, budget));
     }
 
     /**

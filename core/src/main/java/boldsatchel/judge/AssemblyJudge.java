@@ -75,6 +75,9 @@ public final class AssemblyJudge implements Judge<AssemblyResult> {
                     members,
                     numbers("count", members.size()));
         }
+        if (assembly.cutShort()) {
+            sheet.add("assembly.cut-short", Severity.WATCH, List.of(), Map.of());
+        }
         for (Removal removal : assembly.out()) {
             if (removal.groups().size() > 1) {
                 List<String> hosts =

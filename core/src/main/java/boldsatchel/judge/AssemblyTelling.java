@@ -42,6 +42,9 @@ record AssemblyTelling(Build build, AssemblyResult assembly) implements Telling 
                 piece(build, f.first())
                         + " does not come out of its tray to any side, nor go in: something of the tray is in its way, or"
                         + " before its screws.";
+            case "assembly.cut-short" ->
+                "So many parts lie in one another's way that not every way in was looked at: whether it can be put together is not"
+                        + " known.";
             case "assembly.as-one" ->
                 names(f.subjects())
                         + " hang together by wires without a plug, too short to lay one beside the case: they go in as one,"
@@ -62,6 +65,8 @@ record AssemblyTelling(Build build, AssemblyResult assembly) implements Telling 
                 assembly.wayOut().get().ifPresent(w -> cures.add(wayOut(w)));
                 cures.add(Remedy.advice("Move one of them, so that it is not in the other's way"));
             }
+            case "assembly.cut-short" ->
+                cures.add(Remedy.advice("Part what is in one place with something else first"));
             case "assembly.as-one" -> {
                 plugs(fastBetween(f.subjects()), cures);
                 cures.add(Remedy.advice("Make the wires long enough to lay the one beside the case"));

@@ -37,6 +37,7 @@ final class AssemblyReport {
             ArrayNode members = circles.addArray();
             c.pieces().forEach(p -> piece(members.addObject(), p));
         });
+        node.put("cutShort", assembly.cutShort());
         ArrayNode out = node.putArray("wayOut");
         assembly.wayOut()
                 .get()
