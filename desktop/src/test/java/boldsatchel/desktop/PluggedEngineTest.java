@@ -115,7 +115,7 @@ public class PluggedEngineTest {
         JsonNode with = check(compiled() + File.pathSeparator + WholeProgram.modulePath());
         assertThat(texts(without.path("verdicts"), "id"))
                 .doesNotContain("smells")
-                .hasSize(7);
+                .hasSize(8);
         assertThat(texts(with.path("verdicts"), "id")).first().isEqualTo("smells");
         assertThat(texts(with.path("verdicts"), "id")).containsAll(texts(without.path("verdicts"), "id"));
         assertThat(with.path("verdicts").get(0).path("value").asInt()).isEqualTo(15);
