@@ -319,7 +319,7 @@ final class Scene {
                 there.add(lump);
             }
         }
-        for (Face out : budget.isSpent() ? List.<Face>of() : Leaving.SIDES) {
+        for (Face out : budget.isSpent() ? List.<Face>of() : Way.SIDES) {
             Optional<Way> way = bent(group, there, out);
             if (way.isPresent()) {
                 return way;
@@ -394,7 +394,7 @@ final class Scene {
                 others.add(lump);
             }
         }
-        return Leaving.SIDES.stream().anyMatch(way -> movers.stream().allMatch(m -> leaves(m, way, others)));
+        return Way.SIDES.stream().anyMatch(way -> movers.stream().allMatch(m -> leaves(m, way, others)));
     }
 
     /** Whether nothing keeps a cover on; what it is in one place with by mistake is not asked. */

@@ -284,7 +284,7 @@ final class Takedown {
             return Optional.empty();
         }
         Scene scene = scene(present);
-        for (Face way : Leaving.SIDES) {
+        for (Face way : Way.SIDES) {
             if (isStraight(group, way, present, set, scene)) {
                 return Optional.of(Way.straight(way));
             }

@@ -1,6 +1,7 @@
 package boldsatchel.assembly;
 
 import boldsatchel.geometry.Face;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -18,6 +19,9 @@ public record Way(Optional<Aside> aside, Face out) {
      * @param mm how far
      */
     public record Aside(Face to, double mm) {}
+
+    /** To which sides something may leave, the open top first: what comes in from above is the easiest to put in. */
+    static final List<Face> SIDES = List.of(Face.TOP, Face.FRONT, Face.BACK, Face.LEFT, Face.RIGHT, Face.BOTTOM);
 
     /** Straight out. */
     static Way straight(Face out) {

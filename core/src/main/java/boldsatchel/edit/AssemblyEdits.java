@@ -31,11 +31,6 @@ public final class AssemblyEdits {
         return Edits.journal("take back “" + words + "”", j -> j.withDone(without(j, step)));
     }
 
-    /** Another machine of the same plan begins: no step is done. */
-    public static Edit beginAgain() {
-        return Edits.journal("begin the assembly again", j -> j.withDone(List.of()));
-    }
-
     /** Something is otherwise than planned. */
     public static Edit differs(Journal.Differs differs) {
         return Edits.journal("put down what is otherwise", j -> j.and(differs));
