@@ -23,6 +23,7 @@ module boldsatchel.core {
     exports boldsatchel.cables;
     exports boldsatchel.printing;
     exports boldsatchel.assembly;
+    exports boldsatchel.made;
     exports boldsatchel.reach;
     exports boldsatchel.heat;
     exports boldsatchel.cost;

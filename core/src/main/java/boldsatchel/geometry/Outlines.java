@@ -207,9 +207,13 @@ public final class Outlines {
      * @param turns quarters that it begins after the one to the right
      */
     public static List<Flat> quarter(double x, double y, double radius, int turns) {
-        List<Flat> quarter = new ArrayList<>(ARC_PIECES + 1);
-        for (int i = 0; i <= ARC_PIECES; i++) {
-            double angle = Math.PI / 2 * (turns + (double) i / ARC_PIECES);
+        return quarter(x, y, radius, turns, ARC_PIECES);
+    }
+
+    private static List<Flat> quarter(double x, double y, double radius, int turns, int pieces) {
+        List<Flat> quarter = new ArrayList<>(pieces + 1);
+        for (int i = 0; i <= pieces; i++) {
+            double angle = Math.PI / 2 * (turns + (double) i / pieces);
             quarter.add(new Flat(x + radius * Math.cos(angle), y + radius * Math.sin(angle)));
         }
         return quarter;
@@ -222,13 +226,38 @@ public final class Outlines {
      * @param radius of its corners; none where it is zero
      */
     public static List<Flat> rounded(Box box, double radius) {
-        List<Flat> outline = new ArrayList<>(4 * ARC_PIECES + 4);
+        return rounded(box, radius, ARC_PIECES);
+    }
+
+    /**
+     * A rectangle with its corners rounded.
+     *
+     * @param pieces straight ones of each corner
+     */
+    public static List<Flat> rounded(Box box, double radius, int pieces) {
+        List<Flat> outline = new ArrayList<>(4 * pieces + 4);
         for (int turns = 0; turns < 4; turns++) {
             double x = turns == 0 || turns == 3 ? box.high(0) - radius : box.x() + radius;
             double y = turns < 2 ? box.high(1) - radius : box.y() + radius;
-            outline.addAll(radius > 0 ? quarter(x, y, radius, turns) : List.of(new Flat(x, y)));
+            outline.addAll(radius > 0 ? quarter(x, y, radius, turns, pieces) : List.of(new Flat(x, y)));
         }
         return outline;
+    }
+
+    /**
+     * A circle, the way that a clock does not go.
+     *
+     * @param sides of the polygon that stands for it, even: the lowest and the highest of them lie level
+     * @param around whether the polygon lies around the circle, so that what fits the circle fits the polygon, or within it
+     */
+    public static List<Flat> circle(Flat middle, double radius, int sides, boolean around) {
+        double reach = around ? radius / Math.cos(Math.PI / sides) : radius;
+        List<Flat> circle = new ArrayList<>(sides);
+        for (int i = 0; i < sides; i++) {
+            double angle = Math.PI * (2 * i + 1) / sides + (sides % 4 == 0 ? 0 : Math.PI / sides);
+            circle.add(middle.plus(reach * Math.cos(angle), reach * Math.sin(angle)));
+        }
+        return circle;
     }
 
     private static Polygon polygon(List<Flat> corners) {
