@@ -35,17 +35,14 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /** The build book: the build sheet, the drawings and the parts list, as bytes ready to be written. */
 public final class Book {
 
-    private static final int LONGEST_NAME = 48;
     /** What a page leaves for a drawing, mm. */
     private static final Room PACK_PAGE = Room.page(180, 235);
 
@@ -56,22 +53,13 @@ public final class Book {
         Map<String, byte[]> files = new LinkedHashMap<>();
         files.put("build-sheet.pdf", PdfWriter.pdf(evaluation.build().name(), sheet(evaluation)));
         for (Drawing drawing : drawings(evaluation)) {
-            files.put(name(drawing, files.keySet()), SvgWriter.svg(drawing).getBytes(StandardCharsets.UTF_8));
+            files.put(
+                    Names.free(drawing.title(), ".svg", files.keySet()),
+                    SvgWriter.svg(drawing).getBytes(StandardCharsets.UTF_8));
         }
         Sheets.all(evaluation).forEach(t -> files.putAll(Tables.apart(evaluation.build(), t)));
         files.put("parts.csv", partsList(evaluation.build()).getBytes(StandardCharsets.UTF_8));
         return files;
-    }
-
-    /** A short name that no other file has, on systems that tell no case apart either. */
-    private static String name(Drawing drawing, Set<String> taken) {
-        String words = drawing.title().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        String stem = words.substring(0, Math.min(words.length(), LONGEST_NAME)).replaceAll("^-|-$", "");
-        String name = stem + ".svg";
-        for (int n = 2; taken.contains(name); n++) {
-            name = stem + "-" + n + ".svg";
-        }
-        return name;
     }
 
     /** A tray with its parts from above, as an SVG file. */

@@ -36,7 +36,7 @@ import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
  * outlines of both are cut at each other's corners before anything is made of them, so that no side of a triangle ends on another. A corner
  * where a leaning outline crosses another one stays where it is half way up.
  *
- * <p>Cost: an overlay for each layer and each piece in it, n·log n in its corners.
+ * <p>The same pieces give the same mesh, triangle for triangle. Cost: an overlay for each layer and each piece in it, n·log n in its corners.
  */
 public final class Layered {
 
@@ -406,8 +406,10 @@ public final class Layered {
             }
             List<Polygon> faces = new ArrayList<>();
             for (Object face : polygonizer.getPolygons()) {
-                faces.add((Polygon) face);
+                faces.add((Polygon) ((Polygon) face).norm());
             }
+            // They come in no order.
+            faces.sort((a, b) -> a.compareTo(b));
             return faces;
         }
 

@@ -159,6 +159,7 @@ public record Brief(
      * @param drills with a press
      * @param bed of the printer, if there is one
      * @param printedOffMm by how much its holes come out smaller than drawn, once a gauge piece was measured
+     * @param gaugeMm how long that gauge piece came out, drawn {@link #GAUGE_MM} long
      */
     public record Workshop(
             @Label(value = "soldering iron", absent = 1) boolean solders,
@@ -175,7 +176,19 @@ public record Brief(
                     most = 5,
                     usualLeast = -0.5,
                     usualMost = 1)
-            Optional<Figure> printedOffMm) {}
+            Optional<Figure> printedOffMm,
+
+            @Label(value = "gauge piece, drawn 60 mm long, is", in = Quantity.LENGTH, least = 50, most = 70)
+            Optional<Double> gaugeMm) {
+
+        /** A gauge piece is drawn so long, mm. */
+        public static final double GAUGE_MM = 60;
+
+        /** Pieces are printed so many times as large as they are drawn, so that they come out as drawn. */
+        public double scale() {
+            return gaugeMm.map(is -> GAUGE_MM / is).orElse(1.0);
+        }
+    }
 
     /**
      * What a printer can make.

@@ -8,7 +8,7 @@ import java.util.List;
 /**
  * A piece to be printed.
  *
- * @param name for people; no two of a build have the same
+ * @param name for people
  * @param mesh its surface as it lies on the bed, its low corner at the origin
  * @param origin where the origin of its tray's frame lies in it
  * @param notes what has to be known when it is printed or put together

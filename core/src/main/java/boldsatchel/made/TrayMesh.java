@@ -13,6 +13,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.quantity.Units;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** A tray as it is printed: its body with ribs, bosses and holes, in pieces where it has seams; the cover of one that is closed on top; its pegs. */
 final class TrayMesh {
@@ -96,7 +97,7 @@ final class TrayMesh {
                                     + " thick and " + Units.format(2 * PIN_DEEP_MM - 1, 0, "mm") + " long, and glue."
                             : "Floor and walls are too thin for pins at the seam: glue it, with a strip over it inside.");
         }
-        if (shell.bosses().stream().anyMatch(b -> boreMm(b) > 0)) {
+        if (shell.bosses().stream().anyMatch(b -> bore(b).isPresent())) {
             notes.add(
                     "Bores of the bosses are those of a tap (diameter less pitch): tap them, or let a screw for plastic cut its own way.");
         }
@@ -125,9 +126,7 @@ final class TrayMesh {
             body.add(0, boss.heightMm(), circle(boss, boss.diameterMm() / 2, false));
         }
         for (Boss boss : shell.bosses()) {
-            if (boreMm(boss) > 0) {
-                body.cut(0, boss.heightMm(), circle(boss, boreMm(boss) / 2, true));
-            }
+            bore(boss).ifPresent(bore -> body.cut(0, boss.heightMm(), circle(boss, bore / 2, true)));
         }
         Cutout.all(shell).forEach(c -> hole(body, c));
         shell.seams().forEach(s -> pins(body, s));
@@ -142,10 +141,9 @@ final class TrayMesh {
         return Outlines.circle(new Flat(boss.xMm(), boss.yMm()), radius, ROUND_SIDES, around);
     }
 
-    /** What a tap for its thread wants, mm; 0 where the post is too thin for it. */
-    private static double boreMm(Boss boss) {
-        double bore = boss.thread().tapMm();
-        return bore < boss.diameterMm() - 1 ? bore : 0;
+    /** What a tap for its thread wants, mm; nothing where the post is too thin for it. */
+    static Optional<Double> bore(Boss boss) {
+        return Optional.of(boss.thread().tapMm()).filter(b -> b < boss.diameterMm() - 1);
     }
 
     private void hole(Layered body, Cutout hole) {

@@ -2,12 +2,14 @@ package boldsatchel.sheet;
 
 import boldsatchel.abilities.Abilities;
 import boldsatchel.cables.CablesResult;
+import boldsatchel.engine.Lazy;
 import boldsatchel.hands.HandsResult;
 import boldsatchel.links.LinksResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Link;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
+import boldsatchel.made.Made;
 import boldsatchel.verdict.Evaluation;
 import java.util.List;
 import java.util.function.Function;
@@ -23,8 +25,15 @@ public final class Sheets {
      * @param abilities what it does for its user
      * @param hands how it meets a body
      * @param cables how they are laid
+     * @param made what the builder makes of it
      */
-    record Source(Build build, LinksResult links, Abilities abilities, HandsResult hands, CablesResult cables) {
+    record Source(
+            Build build,
+            LinksResult links,
+            Abilities abilities,
+            HandsResult hands,
+            CablesResult cables,
+            Lazy<Made> made) {
 
         String name(String part) {
             return build.part(part).map(Part::name).orElse(part);
@@ -57,6 +66,9 @@ public final class Sheets {
             new Kind(DriveSheet.ID, DriveSheet.TITLE, true, DriveSheet::of),
             new Kind(SupportSheet.ID, SupportSheet.TITLE, true, SupportSheet::of),
             new Kind(CablesSheet.ID, CablesSheet.TITLE, false, CablesSheet::of),
+            new Kind(CutSheet.ID, CutSheet.TITLE, false, CutSheet::of),
+            new Kind(PrintSheet.ID, PrintSheet.TITLE, false, PrintSheet::of),
+            new Kind(DrillSheet.ID, DrillSheet.TITLE, false, DrillSheet::of),
             new Kind(HandsSheet.ID, HandsSheet.TITLE, false, HandsSheet::of),
             new Kind(AsBuiltSheet.ID, AsBuiltSheet.TITLE, true, AsBuiltSheet::of));
 
@@ -104,6 +116,7 @@ public final class Sheets {
                 evaluation.of(LinksResult.class),
                 evaluation.of(Abilities.class),
                 evaluation.of(HandsResult.class),
-                evaluation.of(CablesResult.class));
+                evaluation.of(CablesResult.class),
+                Lazy.of(() -> Made.of(evaluation.build())));
     }
 }

@@ -64,7 +64,7 @@ public final class PrintedTest {
         assertThat(all)
                 .as(shell.toString())
                 .isCloseTo(volume(shell), org.assertj.core.data.Percentage.withPercentage(0.5));
-        for (int i = 0; i < 150; i++) {
+        for (int i = 0; i < 100; i++) {
             Vec at = point(shell, random);
             Optional<Boolean> planned = isSolid(shell, at);
             if (planned.isPresent()) {

@@ -73,7 +73,8 @@ public final class PrintingTest {
 
     private static Build build(double bedMm, Optional<Figure> off, Shell shell) {
         Brief.Bed bed = new Brief.Bed(bedMm, bedMm, bedMm / 2);
-        Brief.Workshop tools = new Brief.Workshop(true, true, true, true, true, Optional.of(bed), off);
+        Brief.Workshop tools =
+                new Brief.Workshop(true, true, true, true, true, Optional.of(bed), off, Optional.empty());
         Build empty = Build.empty("printed");
         Brief brief = Form.of(Brief.class).field("workshop").with(empty.brief(), Optional.of(tools));
         return empty.with(brief).with(Casing.of(List.of(shell), exact(0)));
