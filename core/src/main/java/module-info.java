@@ -42,6 +42,7 @@ module boldsatchel.core {
     exports boldsatchel.plan;
     exports boldsatchel.sheet;
     exports boldsatchel.report;
+    exports boldsatchel.revise;
     exports boldsatchel.shelf;
 
     opens boldsatchel.geometry to

@@ -1,6 +1,7 @@
 package boldsatchel.machine;
 
 import boldsatchel.quantity.Figure;
+import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
 import java.time.LocalDate;
@@ -22,6 +23,10 @@ import java.util.TreeSet;
  * @param hunts for faults, the first one first
  * @param asBuilt where the thing on the table is otherwise than planned
  * @param done steps of the assembly that are done, in the order in which they were
+ * @param lessons what would be done otherwise the next time
+ * @param credits who helped, and whose work is in it
+ * @param licence under which the book may be passed on
+ * @param revisions of the build, the first one first
  */
 public record Journal(
         @Label("notes") String notes,
@@ -31,11 +36,16 @@ public record Journal(
         @Label("bench tests") List<Tested> tests,
         @Label("fault hunts") List<Hunted> hunts,
         @Label("as built") List<Differs> asBuilt,
-        @Label("steps done") List<Ticked> done) {
+        @Label("steps done") List<Ticked> done,
+        @Label("next time") List<Lesson> lessons,
+        @Label("credits") List<Credit> credits,
+        @Label("licence of the book") String licence,
+        @Label("revisions") List<Revision> revisions) {
 
     /** Nothing yet. */
-    public static final Journal NONE =
-            new Journal("", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+    public static final Journal NONE = new Journal(
+            "", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "",
+            List.of());
 
     /** Copies the lists. */
     public Journal {
@@ -46,6 +56,9 @@ public record Journal(
         hunts = List.copyOf(hunts);
         asBuilt = List.copyOf(asBuilt);
         done = List.copyOf(done);
+        lessons = List.copyOf(lessons);
+        credits = List.copyOf(credits);
+        revisions = List.copyOf(revisions);
     }
 
     /**
@@ -256,47 +269,118 @@ public record Journal(
         }
     }
 
+    /**
+     * What would be done otherwise the next time.
+     *
+     * @param what in the builder's words
+     * @param why it would
+     */
+    public record Lesson(
+            @Label("what") String what, @Label("because") String why) {}
+
+    /**
+     * Who helped, or whose work is in it.
+     *
+     * @param who in the builder's words
+     * @param what they did, or what of theirs it is and under which licence
+     */
+    public record Credit(
+            @Label("who") String who, @Label("for what") String what) {}
+
+    /**
+     * The build as it was at some time, under a name.
+     *
+     * @param name unique among the revisions
+     * @param on which day it was named
+     * @param words what is new in it
+     * @param file the build file as it was, without revisions of its own: text, so that any later version of the program reads it as it
+     *     reads any older file
+     */
+    public record Revision(
+            @Label(value = "name", needed = true) String name,
+            @Label("on") Optional<LocalDate> on,
+            @Label("what is new") String words,
+
+            @Label(value = "build file as it was", needed = true)
+            String file) {}
+
+    private Journal with(String field, Object value) {
+        return Form.of(Journal.class).field(field).with(this, value);
+    }
+
     /** The same with other notes. */
     public Journal noting(String newNotes) {
-        return new Journal(newNotes, decisions, tasks, pictures, tests, hunts, asBuilt, done);
+        return with("notes", newNotes);
     }
 
     /** The same with other tasks. */
     public Journal withTasks(List<Task> newTasks) {
-        return new Journal(notes, decisions, newTasks, pictures, tests, hunts, asBuilt, done);
+        return with("tasks", newTasks);
     }
 
     /** The same with other pictures. */
     public Journal withPictures(List<Picture> newPictures) {
-        return new Journal(notes, decisions, tasks, newPictures, tests, hunts, asBuilt, done);
+        return with("pictures", newPictures);
     }
 
     /** The same with one more picture. */
     public Journal and(Picture picture) {
-        List<Picture> more = new ArrayList<>(pictures);
-        more.add(picture);
-        return withPictures(more);
+        return withPictures(more(pictures, picture));
+    }
+
+    private static <T> List<T> more(List<T> some, T one) {
+        List<T> more = new ArrayList<>(some);
+        more.add(one);
+        return more;
     }
 
     /** The same with other tests. */
     public Journal withTests(List<Tested> newTests) {
-        return new Journal(notes, decisions, tasks, pictures, newTests, hunts, asBuilt, done);
+        return with("tests", newTests);
     }
 
     /** The same with other hunts. */
     public Journal withHunts(List<Hunted> newHunts) {
-        return new Journal(notes, decisions, tasks, pictures, tests, newHunts, asBuilt, done);
+        return with("hunts", newHunts);
+    }
+
+    /** The same with other differences from the plan. */
+    public Journal withAsBuilt(List<Differs> newAsBuilt) {
+        return with("asBuilt", newAsBuilt);
     }
 
     /** The same with one more difference from the plan. */
     public Journal and(Differs differs) {
-        List<Differs> more = new ArrayList<>(asBuilt);
-        more.add(differs);
-        return new Journal(notes, decisions, tasks, pictures, tests, hunts, more, done);
+        return withAsBuilt(more(asBuilt, differs));
     }
 
     /** The same with other steps done. */
     public Journal withDone(List<Ticked> newDone) {
-        return new Journal(notes, decisions, tasks, pictures, tests, hunts, asBuilt, newDone);
+        return with("done", newDone);
+    }
+
+    /** The same with other lessons. */
+    public Journal withLessons(List<Lesson> newLessons) {
+        return with("lessons", newLessons);
+    }
+
+    /** The same with other credits. */
+    public Journal withCredits(List<Credit> newCredits) {
+        return with("credits", newCredits);
+    }
+
+    /** The same under another licence. */
+    public Journal under(String newLicence) {
+        return with("licence", newLicence);
+    }
+
+    /** The same with other revisions. */
+    public Journal withRevisions(List<Revision> newRevisions) {
+        return with("revisions", newRevisions);
+    }
+
+    /** The same with one more revision. */
+    public Journal and(Revision revision) {
+        return withRevisions(more(revisions, revision));
     }
 }

@@ -24,15 +24,10 @@ public final class HelpReport {
 
     /** The build without what is nobody's business: notes, decisions, tasks, pictures and money; of its hunts this one only. */
     public static Build bare(Build build, Journal.Hunted hunted) {
-        return build.with(new Journal(
-                        "",
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        build.journal().tests(),
-                        List.of(hunted),
-                        build.journal().asBuilt(),
-                        List.of()))
+        return build.with(Journal.NONE
+                        .withTests(build.journal().tests())
+                        .withHunts(List.of(hunted))
+                        .withAsBuilt(build.journal().asBuilt()))
                 .with(Money.NONE);
     }
 

@@ -59,19 +59,7 @@ public class HuntRecordsTest {
     public void huntsAndDifferencesSurviveTheFile() throws Exception {
         Journal.Differs differs = new Journal.Differs(
                 Optional.of(LocalDate.of(2026, 11, 26)), "lid", "hinge 2 mm lower", "a washer", "the keyboard", "B");
-        Build build = Edits.journal(
-                        "x",
-                        j -> new Journal(
-                                j.notes(),
-                                j.decisions(),
-                                j.tasks(),
-                                j.pictures(),
-                                j.tests(),
-                                j.hunts(),
-                                List.of(differs),
-                                List.of()))
-                .change()
-                .apply(with(hunted("hunt-1")));
+        Build build = Edits.journal("x", j -> j.and(differs)).change().apply(with(hunted("hunt-1")));
         String text = BuildFormat.write(new BuildFormat.Document(build, Extras.NONE));
         Build again = BuildFormat.read(text).build();
         assertThat(again.journal()).isEqualTo(build.journal());

@@ -36,6 +36,7 @@ public class ArchitectureTest {
             "boldsatchel.hold",
             "boldsatchel.reach",
             "boldsatchel.printing",
+            "boldsatchel.made",
             "boldsatchel.heat",
             "boldsatchel.cost",
             "boldsatchel.links",
@@ -49,6 +50,7 @@ public class ArchitectureTest {
             "boldsatchel.shelf",
             "boldsatchel.edit",
             "boldsatchel.verdict",
+            "boldsatchel.revise",
             "boldsatchel.hunt",
             "boldsatchel.plan",
             "boldsatchel.arrange",
@@ -87,6 +89,7 @@ public class ArchitectureTest {
             "boldsatchel.hold",
             "boldsatchel.reach",
             "boldsatchel.printing",
+            "boldsatchel.made",
             "boldsatchel.heat",
             "boldsatchel.cost",
             "boldsatchel.links",
@@ -183,6 +186,7 @@ public class ArchitectureTest {
                 .dependOnClassesThat()
                 .resideInAnyPackage(
                         "boldsatchel.verdict",
+                        "boldsatchel.revise",
                         "boldsatchel.hunt",
                         "boldsatchel.edit",
                         "boldsatchel.judge",
