@@ -22,6 +22,15 @@ final class Flow {
 
     private static final int KEPT_LINES = 6;
 
+    /** Before a column there is so much room, mm. */
+    private static final double GUTTER = 2;
+    /** A mark of a state takes so much, mm. */
+    private static final double STATE_MM = 6;
+    /** A drawing beside words is no wider, mm. */
+    private static final double BESIDE_MM = 62;
+
+    private static final double SMALL = 3;
+
     private final String footer;
     private final List<Drawing> pages = new ArrayList<>();
     private List<Mark> marks = new ArrayList<>();
@@ -50,6 +59,11 @@ final class Flow {
         pages.add(new Drawing("Page " + number, WIDTH, HEIGHT, 0, 0, marks));
         marks = new ArrayList<>();
         y = TOP;
+    }
+
+    /** Pages that are full. */
+    int turned() {
+        return pages.size();
     }
 
     List<Drawing> done() {
@@ -153,6 +167,70 @@ final class Flow {
             case WATCH -> Ink.WATCH;
             case STOP -> Ink.STOP;
         };
+    }
+
+    /** A table: its heads, then its rows, with marks of states before those that tell of one. */
+    void rows(Block.Rows table) {
+        boolean marked = table.rows().stream().anyMatch(r -> r.state().isPresent());
+        double left = LEFT + (marked ? STATE_MM : 0);
+        double all = table.shares().stream().mapToInt(s -> s).sum();
+        List<Double> edges = new ArrayList<>();
+        List<Double> widths = new ArrayList<>();
+        List<Align> aligns = new ArrayList<>();
+        double x = left;
+        for (int i = 0; i < table.shares().size(); i++) {
+            double width = (RIGHT - left) * table.shares().get(i) / all;
+            boolean number = table.numbers().contains(i);
+            edges.add(number ? x + width - GUTTER : x);
+            widths.add(width - GUTTER);
+            aligns.add(number ? Align.RIGHT : Align.LEFT);
+            x += width;
+        }
+        row(table.columns(), edges, widths, aligns, SMALL, true);
+        for (Block.Row row : table.rows()) {
+            row.state().ifPresent(s -> {
+                room(14);
+                stateMark(s, LEFT + 2);
+            });
+            row(row.cells(), edges, widths, aligns, SMALL, false);
+        }
+    }
+
+    /** A small drawing with words to its right. */
+    void beside(Block.Beside beside) {
+        double picture = beside.drawing().isPresent() ? BESIDE_MM : 0;
+        double left = LEFT + (picture > 0 ? picture + 5 : 0);
+        double width = RIGHT - left;
+        double words = 0;
+        for (Block.Words w : beside.words()) {
+            double size = size(w.tone());
+            words += wrap(w.text(), size, w.tone() == Block.Tone.STRONG, width).size() * size * 1.5;
+        }
+        double scale = beside.drawing()
+                .map(d -> Math.min(picture / d.widthMm(), BESIDE_MM * 0.7 / d.heightMm()))
+                .orElse(1.0);
+        double drawn = beside.drawing().map(d -> d.heightMm() * scale).orElse(0.0);
+        room(Math.min(BOTTOM - TOP, Math.max(words, drawn) + 4));
+        double top = y;
+        beside.drawing().ifPresent(d -> marks.addAll(Marks.placed(d, LEFT, top - 4, scale)));
+        for (Block.Words w : beside.words()) {
+            double size = size(w.tone());
+            for (String line : wrap(w.text(), size, w.tone() == Block.Tone.STRONG, width)) {
+                room(size * 1.5);
+                marks.add(Mark.Text.free(
+                        new Point(left, y), size, Align.LEFT, w.tone() == Block.Tone.STRONG, ink(w.tone()), line, ""));
+                y += size * 1.5;
+            }
+        }
+        y = Math.max(y, y < top ? y : top - 4 + drawn + 2) + 3;
+    }
+
+    static double size(Block.Tone tone) {
+        return tone == Block.Tone.SOFT ? SMALL : 3.3;
+    }
+
+    static Ink ink(Block.Tone tone) {
+        return tone == Block.Tone.SOFT ? Ink.SOFT : Ink.INK;
     }
 
     /** A drawing at the largest usual scale that fits, with the scale written below. */

@@ -19,6 +19,8 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 
 /** Writes drawings as the pages of a PDF, true to scale, with the letters embedded so that text can be found and copied. */
 final class PdfWriter {
@@ -28,6 +30,15 @@ final class PdfWriter {
     private PdfWriter() {}
 
     static byte[] pdf(String title, List<Drawing> pages) {
+        return pdf(title, pages, Map.of());
+    }
+
+    /**
+     * A document with a table of contents beside its pages.
+     *
+     * @param contents headings, and the page on which each begins, from 0; in their order
+     */
+    static byte[] pdf(String title, List<Drawing> pages, Map<String, Integer> contents) {
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle(title);
@@ -41,10 +52,24 @@ final class PdfWriter {
                     }
                 }
             }
+            contents(document, contents);
             document.save(out);
             return out.toByteArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void contents(PDDocument document, Map<String, Integer> contents) {
+        PDDocumentOutline outline = new PDDocumentOutline();
+        contents.forEach((heading, page) -> {
+            PDOutlineItem item = new PDOutlineItem();
+            item.setTitle(Typeface.onOneLine(heading));
+            item.setDestination(document.getPage(page));
+            outline.addLast(item);
+        });
+        if (!contents.isEmpty()) {
+            document.getDocumentCatalog().setDocumentOutline(outline);
         }
     }
 

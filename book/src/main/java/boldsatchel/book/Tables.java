@@ -2,17 +2,16 @@ package boldsatchel.book;
 
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
-import boldsatchel.drawing.Mark.Align;
 import boldsatchel.machine.Build;
 import boldsatchel.sheet.Table;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -20,8 +19,6 @@ import org.apache.commons.csv.CSVPrinter;
 public final class Tables {
 
     private static final double SIZE = 2.9;
-    /** Between columns, mm. */
-    private static final double GUTTER = 2;
 
     private Tables() {}
 
@@ -63,20 +60,11 @@ public final class Tables {
             flow.paragraph(table.note(), SIZE, false, Ink.SOFT, 0);
             flow.space(2);
         }
-        double all = table.shares().stream().mapToInt(s -> s).sum();
-        List<Double> edges = new ArrayList<>();
-        List<Double> widths = new ArrayList<>();
-        List<Align> aligns = new ArrayList<>();
-        double x = Flow.LEFT;
-        for (int share : table.shares()) {
-            double width = (Flow.RIGHT - Flow.LEFT) * share / all;
-            edges.add(x);
-            widths.add(width - GUTTER);
-            aligns.add(Align.LEFT);
-            x += width;
-        }
-        flow.row(table.columns(), edges, widths, aligns, SIZE, true);
-        table.rows().forEach(r -> flow.row(r, edges, widths, aligns, SIZE, false));
+        flow.rows(new Block.Rows(
+                table.columns(),
+                table.shares(),
+                Set.of(),
+                table.rows().stream().map(Block.Row::new).toList()));
     }
 
     /** A table as comma-separated values (RFC 4180). */

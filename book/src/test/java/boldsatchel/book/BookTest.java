@@ -2,15 +2,20 @@ package boldsatchel.book;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitResult;
+import boldsatchel.format.BuildFormat;
+import boldsatchel.format.Extras;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
+import boldsatchel.made.Made;
 import boldsatchel.quantity.Form;
+import boldsatchel.revise.Revisions;
 import boldsatchel.sheet.Sheets;
 import boldsatchel.sheet.Table;
 import boldsatchel.shelf.Library;
@@ -21,9 +26,12 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
 import java.util.stream.Stream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.commons.csv.CSVFormat;
@@ -63,7 +71,7 @@ public class BookTest {
     @Test(dataProvider = "demos")
     public void theSheetSaysEveryVerdictFindingPartAndCaution(String name) throws IOException {
         Evaluation e = demo(name);
-        String text = words(file(Book.files(e), "build-sheet.pdf"));
+        String text = words(file(Book.files(e), Book.PAGES));
         assertThat(text).contains(e.build().name());
         for (Verdict v : e.verdicts()) {
             assertThat(text).contains(v.kind().title()).contains(v.kind().format(v.value()));
@@ -76,8 +84,8 @@ public class BookTest {
 
     @Test
     public void pagesAreA4AndLettersAreEmbedded() throws IOException {
-        try (PDDocument document = Loader.loadPDF(file(Book.files(demo("cave-survey")), "build-sheet.pdf"))) {
-            assertThat(document.getNumberOfPages()).isBetween(4, 12);
+        try (PDDocument document = Loader.loadPDF(file(Book.files(demo("cave-survey")), Book.PAGES))) {
+            assertThat(document.getNumberOfPages()).isBetween(10, 40);
             assertThat(document.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
             for (var font : document.getPage(0).getResources().getFontNames()) {
                 assertThat(document.getPage(0).getResources().getFont(font).isEmbedded())
@@ -158,12 +166,96 @@ public class BookTest {
         }
     }
 
+    /** The page for a browser is well-formed, has all that the pages have, and fetches and runs nothing. */
+    @Test(dataProvider = "demos")
+    public void thePageStandsAlone(String name) throws Exception {
+        Evaluation e = demo(name);
+        String html = new String(file(Book.files(e), Book.PAGE), StandardCharsets.UTF_8);
+        String page = html.substring(html.indexOf("<body>"), html.indexOf("</html>"));
+        Document parsed = DocumentBuilderFactory.newInstance()
+                .newDocumentBuilder()
+                .parse(new ByteArrayInputStream(page.getBytes(StandardCharsets.UTF_8)));
+        String text = parsed.getDocumentElement().getTextContent();
+        e.findings().forEach(f -> assertThat(text).contains(f.message()));
+        e.build().parts().list().forEach(p -> assertThat(text).contains(p.name()));
+        e.of(AssemblyResult.class)
+                .plan()
+                .get()
+                .steps()
+                .forEach(s -> assertThat(text).contains(s.words()));
+        for (Drawing drawing : Book.drawings(e)) {
+            assertThat(text).contains(drawing.title());
+        }
+        assertThat(html).doesNotContain("<script").doesNotContain("src=\"http").doesNotContain("url(http");
+        assertThat(html.replaceAll("xmlns=\"http://www.w3.org/2000/svg\"", "")).doesNotContain("http:");
+    }
+
+    @Test
+    public void wordsCannotBreakThePage() throws Exception {
+        Build build = Edits.rename("</title><script>x</script> & \"q\"")
+                .change()
+                .apply(demo("cave-survey").build());
+        String html = new String(file(Book.files(Evaluator.evaluate(build)), Book.PAGE), StandardCharsets.UTF_8);
+        assertThat(html).doesNotContain("<script>").contains("&lt;script&gt;");
+    }
+
+    /** What the book says of its own worth: a draft is none that was tested, and says why. */
+    @Test
+    public void aDraftSaysThatItIsOne() throws IOException {
+        Evaluation e = demo("harbour-watch");
+        assertThat(words(file(Book.files(e), Book.PAGES)))
+                .contains("A draft: it is no named revision")
+                .contains("Not tested")
+                .contains("is not proven");
+        Build named = e.build()
+                .with(e.build()
+                        .journal()
+                        .and(Revisions.named(e.build(), "A", LocalDate.of(2026, 11, 29), "the first")));
+        Build moved = Edits.notes("later").change().apply(named);
+        assertThat(words(file(Book.files(Evaluator.evaluate(moved)), Book.PAGES)))
+                .contains("Revision A, 2026-11-29: the first")
+                .contains("revision A page");
+        Build changed = Edits.rename("Another").change().apply(named);
+        assertThat(words(file(Book.files(Evaluator.evaluate(changed)), Book.PAGES)))
+                .contains("From A to this draft")
+                .contains("Another");
+    }
+
+    @Test
+    public void anArchiveOpensAgainAsTheBuild() throws Exception {
+        Build demo = demo("orchard-ledger").build();
+        Build build = demo.with(demo.journal().and(Revisions.named(demo, "A", LocalDate.of(2026, 11, 29), "")));
+        BuildFormat.Document document = new BuildFormat.Document(build, Extras.NONE);
+        Map<String, byte[]> pictures = Map.of("front.png", new byte[] {1, 2, 3});
+        byte[] zip = Archive.pack(document, pictures, Map.of("book.html", new byte[9]));
+        Archive archive = Archive.unpack(zip);
+        assertThat(BuildFormat.read(archive.build()).build()).isEqualTo(build);
+        assertThat(archive.pictures()).containsOnlyKeys("front.png");
+        assertThat(archive.pictures().get("front.png")).containsExactly(1, 2, 3);
+        assertThat(Archive.pack(document, pictures, Map.of("book.html", new byte[9])))
+                .isEqualTo(zip);
+        // Cut off or turned about anywhere, it is read or refused in words, and nothing leads out of it.
+        Random random = new Random(3);
+        for (int i = 0; i < 300; i++) {
+            byte[] broken = Arrays.copyOf(zip, random.nextInt(zip.length));
+            for (int k = random.nextInt(4); k > 0 && broken.length > 0; k--) {
+                broken[random.nextInt(broken.length)] ^= (byte) (1 << random.nextInt(8));
+            }
+            try {
+                Archive.unpack(broken)
+                        .pictures()
+                        .keySet()
+                        .forEach(p -> assertThat(p).doesNotContain("/").doesNotContain(".."));
+            } catch (Archive.NoArchiveException e) {
+                assertThat(e.getMessage()).isNotBlank();
+            }
+        }
+    }
+
     @Test
     public void anEmptyBuildStillMakesABook() throws IOException {
         Map<String, byte[]> files = Book.files(Evaluator.evaluate(Build.empty("Nothing yet")));
-        assertThat(words(file(files, "build-sheet.pdf")))
-                .contains("Nothing yet")
-                .contains("Not known yet: nothing is packed");
+        assertThat(words(file(files, Book.PAGES))).contains("Nothing yet").contains("Not known yet: nothing is packed");
     }
 
     /** Names as people have them: the sheet's text says them again letter by letter. */
@@ -191,9 +283,9 @@ public class BookTest {
     @Test(dataProvider = "names")
     public void aNameInAnyScriptReadsBackEqual(String name) throws IOException {
         Build build = Edits.rename(name).change().apply(demo("cave-survey").build());
-        byte[] sheet = file(Book.files(Evaluator.evaluate(build)), "build-sheet.pdf");
+        byte[] sheet = file(Book.files(Evaluator.evaluate(build)), Book.PAGES);
         assertThat(words(sheet)).contains(name).doesNotContain("□");
-        assertThat(sheet.length).isLessThan(400_000);
+        assertThat(sheet.length).isLessThan(1_500_000);
     }
 
     /** Trays whose names differ in capitals only, or not at all, and of any length: a drawing each, in files that every system tells apart. */
@@ -214,10 +306,13 @@ public class BookTest {
         assertThat(files.keySet()).allSatisfy(file -> assertThat(file).matches("[a-z0-9.-]{1,64}"));
     }
 
-    /** The build sheet, the parts list, a file a drawing, and of each table its pages and its values. */
+    /** The book twice, the parts list, two files a drawing, of each table its pages and its values, what is made, and the plans at full size. */
     static int fileCount(Evaluation evaluation) {
-        return 2
-                + Book.drawings(evaluation).size()
+        Build build = evaluation.build();
+        return 3
+                + 2 * Book.drawings(evaluation).size()
+                + MadeFiles.of(build.name(), Made.of(build)).size()
+                + (build.casing().shells().isEmpty() ? 0 : 1)
                 + Sheets.all(evaluation).stream()
                         .mapToInt(t -> Tables.pages(evaluation.build(), t).size() + 1)
                         .sum();
@@ -288,7 +383,7 @@ public class BookTest {
                 .change()
                 .apply(Edits.rename(odd).change().apply(demo("cave-survey").build()));
         Map<String, byte[]> files = Book.files(Evaluator.evaluate(build));
-        assertThat(words(file(files, "build-sheet.pdf"))).contains("end");
+        assertThat(words(file(files, Book.PAGES))).contains("end");
     }
 
     @Test

@@ -11,20 +11,15 @@ import boldsatchel.desktop.controls.Ui;
 import boldsatchel.desktop.controls.ViewPane;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
-import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.PackView;
 import boldsatchel.drawing.Room;
-import boldsatchel.machine.Build;
-import boldsatchel.machine.Posture;
+import boldsatchel.drawing.StepDrawing;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.Set;
-import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -224,28 +219,12 @@ final class StepsPane extends HBox {
             return;
         }
         Worked worked = shown.get();
-        Step step = row.get().step();
-        Build build = worked.evaluation().build();
-        Set<String> there = worked.plan().inPlace(row.get().number() - 1);
-        Set<String> hidden = build.layout().placements().stream()
-                .map(p -> p.part())
-                .filter(p -> !there.contains(p))
-                .collect(Collectors.toSet());
-        String selected = step.subjects().stream()
-                .filter(s -> build.part(s).isPresent())
-                .findFirst()
-                .orElse("");
-        Optional<String> tray = step.tray(build);
-        if (tray.isEmpty()) {
-            return;
-        }
-        PackDrawings.Look look = new PackDrawings.Look(
-                        view.view(), tray.get(), Posture.CLOSED, OptionalDouble.empty(), selected, false)
-                .without(hidden);
+        int index = row.get().number() - 1;
+        PackView as = view.view();
         Room room = view.room();
         drawing.ask(
-                () -> PackDrawings.of(worked.evaluation(), look).in(room),
-                d -> view.show(d, desk.dark().get()));
+                () -> StepDrawing.of(worked.evaluation(), worked.plan(), index, as, room),
+                found -> found.ifPresent(d -> view.show(d, desk.dark().get())));
     }
 
     /** A line of the list: number, words, time; a hold point with its mark. */

@@ -47,7 +47,7 @@ public final class BookStage implements WorkStage {
         ScrollPane scroll = Ui.scroll(sheet);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         content.getChildren().addAll(tools, scroll);
-        desk.keepShowing(content, Book::sheet, this::refresh);
+        desk.keepShowing(content, Book::pages, this::refresh);
     }
 
     @Override

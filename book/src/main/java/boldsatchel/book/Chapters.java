@@ -1,0 +1,47 @@
+package boldsatchel.book;
+
+import boldsatchel.drawing.Drawing;
+import boldsatchel.revise.Revisions;
+import boldsatchel.sheet.Sheets;
+import boldsatchel.sheet.Table;
+import boldsatchel.verdict.Evaluation;
+import java.util.List;
+import java.util.function.Function;
+
+/** What the book is made of. A new chapter is one more line in {@link #ALL}. */
+final class Chapters {
+
+    /**
+     * What chapters are written from.
+     *
+     * @param evaluation the build and its judgement
+     * @param drawings of it
+     * @param tables that have anything in them
+     * @param lacks what is missing before it may be passed on as tested
+     */
+    record Source(Evaluation evaluation, List<Drawing> drawings, List<Table> tables, List<String> lacks) {}
+
+    private static final List<Function<Source, Chapter>> ALL = List.of(
+            JudgementChapters::about,
+            JudgementChapters::judged,
+            PartsChapters::drawings,
+            PartsChapters::parts,
+            PartsChapters::wiring,
+            WorkChapters::assembly,
+            WorkChapters::tests,
+            WorkChapters::nextTime,
+            RevisionsChapter::revisions,
+            JudgementChapters::working);
+
+    private Chapters() {}
+
+    /** All that have anything in them. */
+    static List<Chapter> of(Evaluation evaluation) {
+        Source source =
+                new Source(evaluation, Book.drawings(evaluation), Sheets.all(evaluation), Revisions.lacks(evaluation));
+        return ALL.stream()
+                .map(c -> c.apply(source))
+                .filter(c -> !c.blocks().isEmpty())
+                .toList();
+    }
+}
