@@ -100,8 +100,8 @@ public final class Book {
         }
         build.casing().standing().ifPresent(shell -> {
             drawings.add(pack(evaluation, PackView.SIDE, shell, build.casing().inUse()));
-            drawings.add(pack(evaluation, PackView.EXPLODED, shell, Posture.CLOSED));
         });
+        lifted(evaluation).ifPresent(drawings::add);
         for (ChainResult chain : evaluation.of(PowerResult.class).chains()) {
             build.rung(chain.source()).ifPresent(root -> power(drawings, build, chain, root));
         }
@@ -110,6 +110,15 @@ public final class Book {
             drawings.add(HarnessDrawing.board(build, evaluation.of(LinksResult.class), ""));
         }
         return drawings;
+    }
+
+    /** All of it lifted apart. */
+    static Optional<Drawing> lifted(Evaluation evaluation) {
+        return evaluation
+                .build()
+                .casing()
+                .standing()
+                .map(shell -> pack(evaluation, PackView.EXPLODED, shell, Posture.CLOSED));
     }
 
     private static Drawing pack(Evaluation evaluation, PackView view, Shell shell, Posture posture) {
@@ -133,9 +142,38 @@ public final class Book {
         }
     }
 
-    /** The pages of the book. */
-    public static List<Drawing> pages(Evaluation evaluation) {
-        return PagedBook.of(Chapters.of(evaluation), footer(evaluation)).pages();
+    /**
+     * Where a chapter begins.
+     *
+     * @param title of it
+     * @param page from 0
+     */
+    public record Entry(String title, int page) {}
+
+    /** The book as it will be printed. */
+    public record Preview(List<Drawing> pages, List<Entry> entries) {
+        /** Copies the lists. */
+        public Preview {
+            pages = List.copyOf(pages);
+            entries = List.copyOf(entries);
+        }
+    }
+
+    /** The pages of the book, and where its chapters begin. */
+    public static Preview preview(Evaluation evaluation) {
+        PagedBook paged = PagedBook.of(Chapters.of(evaluation), footer(evaluation));
+        List<Entry> entries = new ArrayList<>();
+        paged.contents().forEach((title, page) -> entries.add(new Entry(title, page)));
+        return new Preview(paged.pages(), entries);
+    }
+
+    /** Titles of drawings that are otherwise than in another build. */
+    public static List<String> redrawn(Evaluation before, Evaluation now) {
+        List<Drawing> old = drawings(before);
+        return drawings(now).stream()
+                .filter(d -> !old.contains(d))
+                .map(Drawing::title)
+                .toList();
     }
 
     private static String footer(Evaluation evaluation) {

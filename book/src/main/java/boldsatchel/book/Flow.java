@@ -75,12 +75,22 @@ final class Flow {
         y += mm;
     }
 
+    /** Begins a chapter. */
+    void chapter(String text) {
+        space(4);
+        marks.add(Mark.Text.free(new Point(LEFT, y), 6.4, Align.LEFT, true, Ink.INK, text, ""));
+        y += 2.4;
+        marks.add(new Mark.Line(List.of(new Point(LEFT, y), new Point(RIGHT, y)), false, 0.5, false, Ink.INK, ""));
+        y += 6.5;
+    }
+
+    /** A heading never stands at the foot of a page. */
     void heading(String text) {
-        room(18);
-        space(marks.isEmpty() ? 3 : 6);
-        marks.add(Mark.Text.free(new Point(LEFT, y), 4.6, Align.LEFT, true, Ink.INK, text, ""));
+        room(42);
+        space(marks.isEmpty() ? 3 : 5);
+        marks.add(Mark.Text.free(new Point(LEFT, y), 4.4, Align.LEFT, true, Ink.INK, text, ""));
         y += 2;
-        marks.add(new Mark.Line(List.of(new Point(LEFT, y), new Point(RIGHT, y)), false, 0.35, false, Ink.INK, ""));
+        marks.add(new Mark.Line(List.of(new Point(LEFT, y), new Point(RIGHT, y)), false, 0.2, false, Ink.SOFT, ""));
         y += 5;
     }
 

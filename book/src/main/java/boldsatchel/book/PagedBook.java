@@ -23,7 +23,7 @@ record PagedBook(List<Drawing> pages, Map<String, Integer> contents) {
             contents.put(chapter.title(), flow.turned());
             boolean first = chapter.blocks().getFirst() instanceof Block.Title;
             if (!first) {
-                flow.heading(chapter.title());
+                flow.chapter(chapter.title());
             }
             chapter.blocks().forEach(b -> put(flow, b));
         }

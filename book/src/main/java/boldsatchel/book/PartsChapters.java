@@ -3,6 +3,7 @@ package boldsatchel.book;
 import boldsatchel.book.Block.Row;
 import boldsatchel.book.Block.Tone;
 import boldsatchel.book.Block.Words;
+import boldsatchel.drawing.Drawing;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Money;
 import boldsatchel.machine.Part;
@@ -22,10 +23,13 @@ final class PartsChapters {
 
     private PartsChapters() {}
 
+    /** All but the one that the book begins with. */
     static Chapter drawings(Chapters.Source source) {
+        Optional<Drawing> first = Book.lifted(source.evaluation());
         return new Chapter(
                 "Drawings",
                 source.drawings().stream()
+                        .filter(d -> first.filter(d::equals).isEmpty())
                         .map(d -> (Block) new Block.Picture(d))
                         .toList());
     }

@@ -72,7 +72,7 @@ final class RevisionsChapter {
         Changes changes = Changes.between(before, now);
         into.add(new Block.Heading(title));
         changes.verdicts().forEach(v -> into.add(new Words("· " + v, Tone.PLAIN)));
-        List<String> redrawn = redrawn(before, now);
+        List<String> redrawn = Book.redrawn(before, now);
         if (!redrawn.isEmpty()) {
             into.add(new Words("Drawings that are otherwise: " + String.join("; ", redrawn) + ".", Tone.PLAIN));
         }
@@ -95,14 +95,5 @@ final class RevisionsChapter {
 
     private static String or(String words, String otherwise) {
         return words.isEmpty() ? otherwise : words;
-    }
-
-    /** Titles of drawings that are not the same any more. */
-    static List<String> redrawn(Evaluation before, Evaluation now) {
-        var old = Book.drawings(before);
-        return Book.drawings(now).stream()
-                .filter(d -> !old.contains(d))
-                .map(d -> d.title())
-                .toList();
     }
 }

@@ -8,6 +8,7 @@ import boldsatchel.assembly.Wording;
 import boldsatchel.bench.BenchResult;
 import boldsatchel.bench.BenchTest;
 import boldsatchel.bench.BenchTests;
+import boldsatchel.bench.Expectation;
 import boldsatchel.bench.Measurand;
 import boldsatchel.book.Block.Row;
 import boldsatchel.book.Block.Tone;
@@ -36,6 +37,9 @@ final class WorkChapters {
 
     /** A picture of a step is drawn for so much room, mm. */
     private static final Room STEP = Room.page(120, 90);
+
+    /** As warm as a bench is, °C. */
+    private static final double BENCH_C = 25;
 
     private WorkChapters() {}
 
@@ -67,22 +71,23 @@ final class WorkChapters {
             Optional<Drawing> drawing = step.groups().isEmpty()
                     ? Optional.empty()
                     : StepDrawing.of(evaluation, plan, i, PackView.PLAN, STEP);
-            blocks.add(new Block.Beside(drawing.map(Drawing::wordless), step(plan, i)));
+            blocks.add(new Block.Beside(drawing.map(Drawing::trimmed), step(source, plan, i)));
         }
         return new Chapter("Putting it together", blocks);
     }
 
-    private static List<Words> step(Plan plan, int index) {
+    private static List<Words> step(Chapters.Source source, Plan plan, int index) {
         Step step = plan.steps().get(index);
         List<Words> words = new ArrayList<>();
         words.add(new Words(index + 1 + ". " + step.words(), Tone.STRONG));
-        if (step.isHold()) {
+        step.test().flatMap(BenchTests::test).ifPresent(t -> {
             words.add(new Words(
-                    "Hold point: the test must pass before anything goes on. Read: ________",
+                    "Hold point: nothing goes on before this has passed.",
                     Tone.STRONG,
                     Optional.of(State.WATCH),
                     false));
-        }
+            words.addAll(expected(source.evaluation(), step, t));
+        });
         step.cautions().forEach(c -> words.add(new Words("! " + c, Tone.PLAIN)));
         List<String> needs = new ArrayList<>();
         if (step.minutes() > 0) {
@@ -108,6 +113,29 @@ final class WorkChapters {
                 .forEach(b -> words.add(new Words(
                         "Too early, since " + b.rule().because() + "; as it is planned it cannot come later.",
                         Tone.PLAIN)));
+        return words;
+    }
+
+    /** What is to be read, and what the plan expects. */
+    private static List<Words> expected(Evaluation evaluation, Step step, BenchTest test) {
+        Measurand.Known known = Measurand.Known.of(evaluation.build(), evaluation.results(), BENCH_C);
+        List<Words> words = new ArrayList<>();
+        for (String subject : step.subjects()) {
+            evaluation.build().part(subject).filter(test::fits).ifPresent(part -> {
+                for (Measurand m : test.measurands()) {
+                    words.add(new Words(
+                            m.label() + ": "
+                                    + m.expected(part, known)
+                                            .filter(Expectation::isFinite)
+                                            .map(e -> "planned " + Units.format(m.quantity(), e.value()) + ", "
+                                                    + Units.format(m.quantity(), e.low()) + " to "
+                                                    + Units.format(m.quantity(), e.high()) + " passes")
+                                            .orElse("nothing is planned; write it down")
+                                    + "; read ________",
+                            Tone.PLAIN));
+                }
+            });
+        }
         return words;
     }
 

@@ -1,8 +1,8 @@
 package boldsatchel.desktop;
 
-import boldsatchel.book.Book;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.desktop.document.Archives;
 import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.document.Recents;
@@ -117,7 +117,15 @@ public final class Main implements Callable<Integer> {
         if (source.startsWith("demo:")) {
             return demo(source.substring("demo:".length())).get();
         }
-        return opened(Path.of(source)).document();
+        Path file = Path.of(source);
+        if (Archives.isArchive(file)) {
+            try {
+                return Archives.read(file);
+            } catch (BuildStore.StoreException e) {
+                throw new UserException(e.getMessage());
+            }
+        }
+        return opened(file).document();
     }
 
     private static BuildStore.Opened opened(Path file) throws UserException {
@@ -126,6 +134,15 @@ public final class Main implements Callable<Integer> {
         }
         try {
             return BuildStore.open(file);
+        } catch (BuildStore.StoreException e) {
+            throw new UserException(e.getMessage());
+        }
+    }
+
+    /** A build file: an archive is unpacked beside itself first. */
+    private static Path unpacked(Path file) throws UserException {
+        try {
+            return Archives.isArchive(file) ? Archives.unpack(file) : file;
         } catch (BuildStore.StoreException e) {
             throw new UserException(e.getMessage());
         }
@@ -256,7 +273,10 @@ public final class Main implements Callable<Integer> {
             description = "Opens a build file, or the start sheet when none is named.",
             mixinStandardHelpOptions = true)
     static final class Open implements Callable<Integer> {
-        @Parameters(arity = "0..1", paramLabel = "FILE", description = "a file ending in .satchel.json")
+        @Parameters(
+                arity = "0..1",
+                paramLabel = "FILE",
+                description = "a file ending in .satchel.json, or an archive ending in .satchel.zip")
         @SuppressWarnings("NullAway.Init")
         private Optional<Path> file;
 
@@ -272,13 +292,15 @@ public final class Main implements Callable<Integer> {
                         app -> app.frame().begin(),
                         options);
             }
-            BuildStore.Opened opened = opened(file.get());
+            options.check();
+            Path lies = unpacked(file.get());
+            BuildStore.Opened opened = opened(lies);
             return window(
                     opened::document,
                     Session.Origin.NEW,
                     app -> {
-                        app.desk().session().replaceBy(opened, file.get());
-                        Recents.remember(file.get());
+                        app.desk().session().replaceBy(opened, lies);
+                        Recents.remember(lies);
                     },
                     options);
         }
@@ -350,8 +372,17 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() throws UserException {
-            Map<String, byte[]> files =
-                    Book.files(Evaluator.evaluate(document(source).build()));
+            BuildFormat.Document document = document(source);
+            Optional<Path> lies = Optional.of(source)
+                    .filter(s -> !s.startsWith("demo:"))
+                    .map(Path::of)
+                    .filter(f -> !Archives.isArchive(f));
+            Map<String, byte[]> files;
+            try {
+                files = Archives.book(document, Evaluator.evaluate(document.build()), lies);
+            } catch (BuildStore.StoreException e) {
+                throw new UserException(e.getMessage());
+            }
             written(folder, files, replace)
                     .forEach(file -> spec.commandLine().getOut().println(file));
             return 0;

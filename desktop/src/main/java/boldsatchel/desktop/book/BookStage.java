@@ -1,53 +1,60 @@
 package boldsatchel.desktop.book;
 
-import boldsatchel.book.Book;
-import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Commands;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.WorkStage;
-import boldsatchel.drawing.Drawing;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
-import java.util.List;
+import java.time.LocalDate;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** The build sheet as it will be printed, page by page, and its export. */
+/** What is handed on: the book, its revisions, the pieces to make, and what the next builder should know. */
 public final class BookStage implements WorkStage {
 
     private final VBox content = new VBox(8);
-    private final DrawingView page = new DrawingView().asOnPaper();
-    private final Label number = Ui.label("", "soft");
-    private List<Drawing> pages = List.of();
-    private int at;
+    private final ToggleButton revising;
+    private final ToggleButton making;
 
-    /** The stage on a desk; export asks where to. */
-    public BookStage(Desk desk, Runnable export) {
+    /**
+     * The stage on a desk.
+     *
+     * @param today the day
+     * @param export asks where to and writes all of it
+     * @param publish asks where to and writes what is passed on
+     */
+    public BookStage(Desk desk, Supplier<LocalDate> today, Runnable export, Runnable publish) {
         content.getStyleClass().add("stage");
-        HBox tools = new HBox(
-                8,
-                Ui.button("page-back", "‹ Back", "The page before", () -> turn(-1)),
-                Ui.button("page-on", "On ›", "The next page", () -> turn(1)),
-                number,
+        ToggleGroup tabs = new ToggleGroup();
+        ToggleButton reading = Ui.tab("Pages", new PagesPane(desk), tabs);
+        making = Ui.tab("Pieces to make", new PiecesPane(desk), tabs);
+        revising = Ui.tab("Revisions", new RevisionsPane(desk, today, publish), tabs);
+        ToggleButton telling = Ui.tab("For the next builder", Ui.scroll(new TellingPane(desk)), tabs);
+        HBox bar = new HBox(
+                reading,
+                making,
+                revising,
+                telling,
                 Ui.spring(),
-                Ui.label("build sheet (PDF), drawings and tables (SVG), lists (CSV)", "soft"),
-                Ui.button("export", "Export to a folder", "Write the whole book (Ctrl E)", export));
-        tools.setAlignment(Pos.CENTER_LEFT);
-        page.setId("page");
-        StackPane sheet = new StackPane(page);
-        sheet.getStyleClass().add("sheet");
-        page.prefHeightProperty().bind(sheet.widthProperty().multiply(Math.sqrt(2)));
-        page.minHeightProperty().bind(page.prefHeightProperty());
-        ScrollPane scroll = Ui.scroll(sheet);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        content.getChildren().addAll(tools, scroll);
-        desk.keepShowing(content, Book::pages, this::refresh);
+                Ui.button(
+                        "export",
+                        "Export to a folder",
+                        "Write the book, drawings, lists, pieces and an archive (Ctrl E)",
+                        export));
+        bar.getStyleClass().add("side-tabs");
+        bar.setAlignment(Pos.CENTER_LEFT);
+        StackPane pane = new StackPane();
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        Ui.keepShowing(tabs, pane, () -> {});
+        content.getChildren().setAll(bar, pane);
     }
 
     @Override
@@ -57,7 +64,7 @@ public final class BookStage implements WorkStage {
 
     @Override
     public String purpose() {
-        return "preview and export";
+        return "preview, pieces, revisions";
     }
 
     @Override
@@ -66,21 +73,13 @@ public final class BookStage implements WorkStage {
     }
 
     @Override
+    public void addCommands(Commands commands) {
+        commands.add("Book: name a revision, compare, publish", () -> revising.setSelected(true));
+        commands.add("Book: pieces to print, cut and drill", () -> making.setSelected(true));
+    }
+
+    @Override
     public State standing(Evaluation evaluation) {
         return evaluation.stops() ? State.WATCH : State.FINE;
-    }
-
-    private void refresh(List<Drawing> sheet) {
-        pages = sheet;
-        turn(0);
-    }
-
-    private void turn(int by) {
-        if (pages.isEmpty()) {
-            return;
-        }
-        at = Math.clamp(at + by, 0, pages.size() - 1);
-        page.show(pages.get(at), false);
-        number.setText("page " + (at + 1) + " of " + pages.size());
     }
 }

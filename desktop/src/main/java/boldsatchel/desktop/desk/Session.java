@@ -93,6 +93,11 @@ public final class Session {
         judging.ask(() -> evaluator.judge(build), evaluation::set);
     }
 
+    /** The build as a file has it, with what this version does not know. */
+    public BuildFormat.Document document() {
+        return new BuildFormat.Document(build(), extras);
+    }
+
     /** The evaluation; follows every edit. */
     public ReadOnlyObjectProperty<Evaluation> evaluation() {
         return evaluation.getReadOnlyProperty();
@@ -235,7 +240,7 @@ public final class Session {
      */
     public void saveTo(Path to, boolean overwrite) throws BuildStore.StoreException, BuildStore.ChangedOnDiskException {
         Optional<String> known = file.equals(Optional.of(to)) ? knownText : Optional.empty();
-        knownText = Optional.of(BuildStore.save(to, new BuildFormat.Document(build(), extras), known, overwrite));
+        knownText = Optional.of(BuildStore.save(to, document(), known, overwrite));
         file = Optional.of(to);
         origin = Origin.FILE;
         saved = build();

@@ -1,12 +1,13 @@
 package boldsatchel.desktop.frame;
 
-import boldsatchel.book.Book;
+import boldsatchel.book.Archive;
 import boldsatchel.book.HelpBundle;
 import boldsatchel.book.Tables;
 import boldsatchel.cost.Waiting;
 import boldsatchel.desktop.desk.Desk;
 import boldsatchel.desktop.desk.Latest;
 import boldsatchel.desktop.desk.Session;
+import boldsatchel.desktop.document.Archives;
 import boldsatchel.desktop.document.BookStore;
 import boldsatchel.desktop.document.BuildStore;
 import boldsatchel.desktop.document.OwnFaults;
@@ -26,6 +27,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Case;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
+import boldsatchel.revise.Revisions;
 import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -36,8 +38,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Callable;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.concurrent.Task;
 import javafx.stage.DirectoryChooser;
@@ -90,17 +92,23 @@ public final class Files {
     }
 
     void choose(Window window) {
-        Optional.ofNullable(chooser("Open a build").showOpenDialog(window)).ifPresent(f -> open(f.toPath()));
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Open a build");
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(
+                        "Builds and archives of builds", "*" + BuildStore.ENDING, "*" + Archive.ENDING));
+        Optional.ofNullable(chooser.showOpenDialog(window)).ifPresent(f -> open(f.toPath()));
     }
 
     /** Opens a file, or says why not; the open build stays then. */
     public void open(Path file) {
         unlessUnsaved(() -> {
             try {
-                BuildStore.Opened opened = BuildStore.open(file);
-                desk.session().replaceBy(opened, file);
-                Recents.remember(file);
-                messages.tell("Opened " + file.getFileName() + "."
+                Path lies = Archives.isArchive(file) ? Archives.unpack(file) : file;
+                BuildStore.Opened opened = BuildStore.open(lies);
+                desk.session().replaceBy(opened, lies);
+                Recents.remember(lies);
+                messages.tell((lies.equals(file) ? "Opened " : "Unpacked and opened ") + lies.getFileName() + "."
                         + due(opened.document().build()));
             } catch (BuildStore.StoreException e) {
                 LOG.info("open failed: {}", e.getMessage());
@@ -176,7 +184,7 @@ public final class Files {
 
     /** Opens the first build, or takes in the first library, among files let go over the window; says what they should be otherwise. */
     public void dropped(List<Path> dropped) {
-        Optional<Path> build = ending(dropped, BuildStore.ENDING);
+        Optional<Path> build = ending(dropped, BuildStore.ENDING).or(() -> ending(dropped, Archive.ENDING));
         Optional<Path> library = ending(dropped, LibraryFormat.ENDING);
         if (build.isPresent()) {
             open(build.get());
@@ -394,8 +402,30 @@ public final class Files {
 
     /** Exports the book to a folder; the window stays alive meanwhile, and it can be cancelled. */
     public void export(Path folder) {
-        Build build = desk.session().build();
-        export(folder, "Making the book", () -> Book.files(Evaluator.evaluate(build)));
+        BuildFormat.Document document = desk.session().document();
+        Optional<Path> file = desk.session().file();
+        export(folder, "Making the book", () -> Archives.book(document, Evaluator.evaluate(document.build()), file));
+    }
+
+    /** Asks for a folder and publishes the revision there. */
+    void choosePublish(Window window) {
+        chooseFolder(window, "Publish to").ifPresent(this::publish);
+    }
+
+    /** Puts the archive of the revision that is open into a folder; refuses what is not tested, with what is missing. */
+    public void publish(Path folder) {
+        BuildFormat.Document document = desk.session().document();
+        Optional<Path> file = desk.session().file();
+        export(folder, "Making the archive", () -> {
+            Evaluation evaluation = Evaluator.evaluate(document.build());
+            List<String> lacks = Revisions.lacks(evaluation);
+            Optional<Journal.Revision> revision = Revisions.current(document.build());
+            if (!lacks.isEmpty() || revision.isEmpty()) {
+                throw new IllegalStateException(
+                        "Only what is tested is published. Missing: " + String.join("; ", lacks) + ".");
+            }
+            return Archives.published(document, evaluation, file, revision.get().name());
+        });
     }
 
     /** Puts one table into a folder: pages to print, drawings and values. */
@@ -404,12 +434,12 @@ public final class Files {
         export(folder, "Making the pages", () -> Tables.files(build, table));
     }
 
-    private void export(Path folder, String what, Supplier<Map<String, byte[]>> make) {
+    private void export(Path folder, String what, Callable<Map<String, byte[]>> make) {
         Task<Map<String, byte[]>> making = new Task<>() {
             @Override
-            protected Map<String, byte[]> call() {
+            protected Map<String, byte[]> call() throws Exception {
                 updateMessage(what);
-                return make.get();
+                return make.call();
             }
         };
         run(making, folder, files -> {

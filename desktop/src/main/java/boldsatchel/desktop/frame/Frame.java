@@ -100,7 +100,11 @@ public final class Frame extends StackPane {
                         desk,
                         Frame::today,
                         words -> files.choosePicture(getScene().getWindow(), words)),
-                new BookStage(desk, () -> files.chooseExport(getScene().getWindow())));
+                new BookStage(
+                        desk,
+                        Frame::today,
+                        () -> files.chooseExport(getScene().getWindow()),
+                        () -> files.choosePublish(getScene().getWindow())));
         this.strap = new StageStrap(desk, stages, this::open);
         this.sheet = new StartSheet(desk, new Ways());
         getStyleClass().add("frame");

@@ -1,0 +1,252 @@
+package boldsatchel.desktop.book;
+
+import boldsatchel.book.Book;
+import boldsatchel.desktop.controls.StateMark;
+import boldsatchel.desktop.controls.Ui;
+import boldsatchel.desktop.desk.Desk;
+import boldsatchel.desktop.desk.Latest;
+import boldsatchel.edit.Edit;
+import boldsatchel.edit.Edits;
+import boldsatchel.format.FormatException;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Journal;
+import boldsatchel.machine.Journal.Revision;
+import boldsatchel.revise.Changes;
+import boldsatchel.revise.Difference;
+import boldsatchel.revise.Revisions;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.State;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Names for the build as it was, what is otherwise between any two of them, and whether it may be passed on. */
+final class RevisionsPane extends HBox {
+
+    private static final double LEFT_WIDTH = 330;
+    private static final double MARK = 12;
+    private static final int MOST_LACKS = 12;
+
+    private final Desk desk;
+    private final Supplier<LocalDate> today;
+    private final TextField name = new TextField();
+    private final TextField words = new TextField();
+    private final Label refused = Ui.words("", "problem");
+    private final HBox standing = new HBox(6);
+    private final VBox lacking = new VBox(3);
+    private final Button publish;
+    private final Button back;
+    private final ComboBox<Side> from = Ui.choice("compare-from", Side::title);
+    private final ComboBox<Side> to = Ui.choice("compare-to", Side::title);
+    private final VBox verdicts = new VBox(3);
+    private final TableView<Difference> table = new TableView<>();
+    private final Latest comparing = Latest.following();
+    private boolean filling;
+
+    /** What is compared: a revision, or the build as it is. */
+    private record Side(Optional<Revision> revision) {
+        String title() {
+            return revision.map(r -> "Revision " + r.name()
+                            + r.on().map(LocalDate::toString).map(d -> ", " + d).orElse(""))
+                    .orElse("The build as it is");
+        }
+    }
+
+    /** What is told of the build. */
+    private record Told(Build build, Optional<Revision> current, List<String> lacks) {}
+
+    /** What came of comparing, or why nothing did. */
+    private record Compared(List<String> lines, List<Difference> figures) {}
+
+    RevisionsPane(Desk desk, Supplier<LocalDate> today, Runnable publishing) {
+        super(14);
+        this.desk = desk;
+        this.today = today;
+        name.setId("revision-name");
+        name.setPromptText("A");
+        name.setPrefColumnCount(5);
+        words.setId("revision-words");
+        words.setPromptText("what is new in it");
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setOnAction(e -> nameIt());
+        name.setOnAction(e -> nameIt());
+        refused.setId("revision-refused");
+        publish = Ui.button(
+                "publish",
+                "Publish …",
+                "Write the archive with the book and the build to a folder, to be passed on",
+                publishing);
+        back = Ui.button(
+                "revision-back",
+                "Take it back",
+                "Makes the build what the revision on the left was; the journal stays. Can be undone",
+                this::takeBack);
+        standing.setAlignment(Pos.CENTER_LEFT);
+        standing.setId("revision-standing");
+        lacking.setId("revision-lacks");
+        VBox left = new VBox(
+                8,
+                Ui.label("This build", "step-phase"),
+                standing,
+                lacking,
+                publish,
+                Ui.label("Name it as it is", "step-phase"),
+                new HBox(6, name, words),
+                Ui.button(
+                        "revision-add",
+                        "Name this revision",
+                        "Keeps the build as it is now under this name",
+                        this::nameIt),
+                refused);
+        left.setMinWidth(LEFT_WIDTH);
+        left.setMaxWidth(LEFT_WIDTH);
+        HBox sides = new HBox(8, Ui.label("from", "soft"), from, Ui.label("to", "soft"), to, Ui.spring(), back);
+        sides.setAlignment(Pos.CENTER_LEFT);
+        from.setAccessibleText("Compare from");
+        to.setAccessibleText("Compare to");
+        from.valueProperty().addListener((o, was, is) -> compare());
+        to.valueProperty().addListener((o, was, is) -> compare());
+        table.setId("differences");
+        table.setPlaceholder(Ui.words("Nothing is otherwise.", "soft"));
+        column("Where", 0.5, Difference::where);
+        column("Before", 0.25, d -> d.before().isEmpty() ? "not there" : d.before());
+        column("Now", 0.25, d -> d.now().isEmpty() ? "gone" : d.now());
+        verdicts.setId("differences-verdicts");
+        VBox right = new VBox(8, Ui.label("What is otherwise", "step-phase"), sides, verdicts, table);
+        VBox.setVgrow(table, Priority.ALWAYS);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        getChildren().setAll(Ui.scroll(left), right);
+        desk.keepShowing(this, RevisionsPane::told, this::show);
+    }
+
+    private void column(String title, double share, java.util.function.Function<Difference, String> words) {
+        TableColumn<Difference, String> column = new TableColumn<>(title);
+        column.setCellValueFactory(c -> new ReadOnlyStringWrapper(words.apply(c.getValue())));
+        column.prefWidthProperty().bind(table.widthProperty().subtract(20).multiply(share));
+        column.setSortable(false);
+        table.getColumns().add(column);
+    }
+
+    private static Told told(Evaluation evaluation) {
+        Build build = evaluation.build();
+        return new Told(build, Revisions.current(build), Revisions.lacks(evaluation));
+    }
+
+    private void show(Told told) {
+        String is = told.current()
+                .map(r -> "It is revision " + r.name() + ".")
+                .orElse("It is a draft: no revision is like it.");
+        boolean tested = told.lacks().isEmpty();
+        standing.getChildren()
+                .setAll(
+                        StateMark.of(tested ? State.FINE : State.WATCH, MARK),
+                        Ui.words(is
+                                + (tested
+                                        ? " It is tested and may be passed on."
+                                        : " It may not be passed on as tested:")));
+        lacking.getChildren().clear();
+        told.lacks().stream()
+                .limit(MOST_LACKS)
+                .forEach(l -> lacking.getChildren().add(Ui.words("· " + l, "soft")));
+        if (told.lacks().size() > MOST_LACKS) {
+            lacking.getChildren().add(Ui.words("and " + (told.lacks().size() - MOST_LACKS) + " more", "soft"));
+        }
+        publish.setDisable(!tested);
+        List<Side> sides = new ArrayList<>();
+        told.build().journal().revisions().forEach(r -> sides.add(new Side(Optional.of(r))));
+        sides.add(new Side(Optional.empty()));
+        filling = true;
+        fill(from, sides, 0);
+        fill(to, sides, sides.size() - 1);
+        filling = false;
+        compare();
+    }
+
+    /** What was chosen stays, where it is still there. */
+    private static void fill(ComboBox<Side> box, List<Side> sides, int otherwise) {
+        Side chosen = box.getValue();
+        box.getItems().setAll(sides);
+        box.setValue(chosen != null && sides.contains(chosen) ? chosen : sides.get(otherwise));
+    }
+
+    private void nameIt() {
+        try {
+            Revision revision = Revisions.named(desk.session().build(), name.getText(), today.get(), words.getText());
+            desk.session().does(Edits.journal("name revision " + revision.name(), j -> j.and(revision)));
+            name.clear();
+            words.clear();
+            refused.setText("");
+        } catch (IllegalArgumentException e) {
+            refused.setText(e.getMessage());
+        }
+        Ui.present(refused, !refused.getText().isEmpty());
+    }
+
+    private void compare() {
+        Side one = from.getValue();
+        Side other = to.getValue();
+        if (filling || one == null || other == null) {
+            return;
+        }
+        back.setDisable(one.revision().isEmpty());
+        Evaluation now = desk.session().evaluation().get();
+        comparing.ask(() -> compared(one, other, now), compared -> {
+            verdicts.getChildren().clear();
+            compared.lines().forEach(l -> verdicts.getChildren().add(Ui.words(l)));
+            table.getItems().setAll(compared.figures());
+        });
+    }
+
+    private static Compared compared(Side one, Side other, Evaluation now) {
+        try {
+            Evaluation before = judged(one, now);
+            Evaluation after = judged(other, now);
+            Changes changes = Changes.between(before, after);
+            List<String> lines = new ArrayList<>(changes.verdicts());
+            List<String> redrawn = Book.redrawn(before, after);
+            if (!redrawn.isEmpty()) {
+                lines.add("Drawings that are otherwise: " + String.join("; ", redrawn));
+            }
+            return new Compared(lines, changes.figures());
+        } catch (FormatException e) {
+            return new Compared(List.of("This revision cannot be read any more: " + e.getMessage()), List.of());
+        }
+    }
+
+    private static Evaluation judged(Side side, Evaluation now) throws FormatException {
+        return side.revision().isPresent()
+                ? Evaluator.evaluate(Revisions.read(side.revision().get()))
+                : now;
+    }
+
+    /** The build is what the revision was; what was written down since stays. */
+    private void takeBack() {
+        Optional.ofNullable(from.getValue()).flatMap(Side::revision).ifPresent(revision -> {
+            try {
+                Build was = Revisions.read(revision);
+                desk.session().does(new Edit("take revision " + revision.name() + " back", b -> was.with(journal(b))));
+            } catch (FormatException e) {
+                refused.setText("Revision " + revision.name() + " cannot be read any more: " + e.getMessage());
+                Ui.present(refused, true);
+            }
+        });
+    }
+
+    private static Journal journal(Build build) {
+        return build.journal();
+    }
+}
