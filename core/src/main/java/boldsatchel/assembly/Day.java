@@ -2,8 +2,10 @@ package boldsatchel.assembly;
 
 import boldsatchel.bench.BenchResult;
 import boldsatchel.machine.Journal;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -54,17 +56,22 @@ public record Day(Plan plan, List<Journal.Ticked> ticked, BenchResult bench) {
                 .sum();
     }
 
-    /** How the test of a hold point stands: by the last readings of all that it reads; open for a step that is none. */
+    /**
+     * How the test of a hold point stands: by the last reading of each thing that it reads, whatever other tests read of it later; open for a
+     * step that is none.
+     */
     public Proof proof(Step step) {
-        List<BenchResult.Compared> read = bench.compared().stream()
-                .filter(c -> c.latest()
-                        && step.test().filter(c.test().test()::equals).isPresent()
-                        && step.subjects().contains(c.test().part()))
-                .toList();
+        Map<List<String>, BenchResult.Compared> read = new HashMap<>();
+        for (BenchResult.Compared c : bench.compared()) {
+            if (step.test().filter(c.test().test()::equals).isPresent()
+                    && step.subjects().contains(c.test().part())) {
+                read.put(List.of(c.test().part(), c.taken().what()), c);
+            }
+        }
         if (read.isEmpty()) {
             return Proof.OPEN;
         }
-        return read.stream().anyMatch(BenchResult.Compared::differs) ? Proof.DIFFERS : Proof.PASSED;
+        return read.values().stream().anyMatch(BenchResult.Compared::differs) ? Proof.DIFFERS : Proof.PASSED;
     }
 
     /**

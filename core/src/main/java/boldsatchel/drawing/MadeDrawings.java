@@ -28,30 +28,49 @@ public final class MadeDrawings {
 
     private static final double ABOVE = Math.toRadians(38);
 
+    private static final Vec TO_EYE =
+            new Vec(-Math.sin(TURNED) * Math.cos(ABOVE), -Math.cos(TURNED) * Math.cos(ABOVE), Math.sin(ABOVE));
+
     private MadeDrawings() {}
 
-    private record Facing(Mesh.Triangle triangle, Vec normal, double near) {}
+    /** A larger triangle is painted in pieces, mm: what is nearer hides what is behind it only where neither is large. */
+    private static final double PIECE = 22;
 
-    /** A piece to print. */
+    private static final double HAIR = 0.2;
+
+    /** An edge is painted as if it were so much nearer, mm, or the faces beside it would hide half of it. */
+    private static final double AHEAD = 1;
+
+    /**
+     * Something that is seen: a piece of a face, or of an edge where it has two corners.
+     *
+     * @param near how near it is; what is nearer is painted later
+     */
+    private record Facing(List<Vec> corners, boolean level, double near) {}
+
+    /** A piece to print. Painted from the back to the front. */
     public static Drawing of(Printed piece) {
         Mesh mesh = piece.mesh();
-        Vec away = new Vec(-Math.sin(TURNED) * Math.cos(ABOVE), -Math.cos(TURNED) * Math.cos(ABOVE), Math.sin(ABOVE));
-        List<Facing> facing = new ArrayList<>();
         Map<List<Integer>, Vec> beside = new HashMap<>();
         for (Mesh.Triangle t : mesh.triangles()) {
-            Vec a = mesh.corners().get(t.a());
-            Vec b = mesh.corners().get(t.b());
-            Vec c = mesh.corners().get(t.c());
-            Vec across = b.minus(a).cross(c.minus(a));
-            double size = across.length();
-            if (size > 0) {
-                Vec normal = across.times(1 / size);
-                beside.put(List.of(t.a(), t.b()), normal);
-                beside.put(List.of(t.b(), t.c()), normal);
-                beside.put(List.of(t.c(), t.a()), normal);
-                if (normal.dot(away) > 0) {
-                    facing.add(new Facing(t, normal, a.plus(b).plus(c).dot(away) / 3));
+            Vec normal = normal(mesh, t);
+            beside.put(List.of(t.a(), t.b()), normal);
+            beside.put(List.of(t.b(), t.c()), normal);
+            beside.put(List.of(t.c(), t.a()), normal);
+        }
+        List<Facing> facing = new ArrayList<>();
+        for (Mesh.Triangle t : mesh.triangles()) {
+            Vec normal = normal(mesh, t);
+            if (normal.dot(TO_EYE) > 0) {
+                int[] at = {t.a(), t.b(), t.c()};
+                List<Vec> corners = new ArrayList<>();
+                List<Boolean> edges = new ArrayList<>();
+                for (int i = 0; i < 3; i++) {
+                    corners.add(mesh.corners().get(at[i]));
+                    Vec other = beside.getOrDefault(List.of(at[(i + 1) % 3], at[i]), Vec.ZERO);
+                    edges.add(other.dot(normal) < FLAT);
                 }
+                parted(corners, edges, normal.z() > 0.7, facing);
             }
         }
         facing.sort(Comparator.comparingDouble(Facing::near));
@@ -61,23 +80,68 @@ public final class MadeDrawings {
         double top = flat.stream().mapToDouble(Point::y).max().orElse(0) + MARGIN;
         double bottom = flat.stream().mapToDouble(Point::y).min().orElse(0) - MARGIN;
         Sketch sketch = new Sketch(left, top);
-        for (Facing f : facing) {
-            int[] corners = {f.triangle.a(), f.triangle.b(), f.triangle.c()};
-            List<Point> points = new ArrayList<>();
-            for (int corner : corners) {
-                points.add(sketch.point(flat.get(corner).x(), flat.get(corner).y()));
-            }
-            sketch.polygon(points, f.normal.z() > 0.7 ? Ink.PAPER : Ink.WALL, 1, "");
-            // A hair of the same, so that no ground shows between neighbours.
-            sketch.outline(points, 0.1, false, f.normal.z() > 0.7 ? Ink.PAPER : Ink.WALL, "");
-            for (int i = 0; i < 3; i++) {
-                Vec other = beside.getOrDefault(List.of(corners[(i + 1) % 3], corners[i]), Vec.ZERO);
-                if (other.dot(f.normal) < FLAT) {
-                    sketch.curve(List.of(points.get(i), points.get((i + 1) % 3)), Sketch.NARROW, Ink.INK, "");
-                }
+        facing.forEach(f -> paint(sketch, f));
+        return sketch.done(piece.name(), right - left, top - bottom);
+    }
+
+    private static void paint(Sketch sketch, Facing facing) {
+        List<Point> points = facing.corners.stream()
+                .map(MadeDrawings::seen)
+                .map(p -> sketch.point(p.x(), p.y()))
+                .toList();
+        if (points.size() == 2) {
+            sketch.curve(points, Sketch.NARROW, Ink.INK, "");
+            return;
+        }
+        Ink ink = facing.level ? Ink.PAPER : Ink.WALL;
+        sketch.polygon(points, ink, 1, "");
+        // A hair of the same, so that no ground shows between neighbours.
+        sketch.outline(points, HAIR, false, ink, "");
+    }
+
+    private static Vec normal(Mesh mesh, Mesh.Triangle t) {
+        Vec a = mesh.corners().get(t.a());
+        Vec across = mesh.corners()
+                .get(t.b())
+                .minus(a)
+                .cross(mesh.corners().get(t.c()).minus(a));
+        double size = across.length();
+        return size > 0 ? across.times(1 / size) : Vec.ZERO;
+    }
+
+    /** A triangle in pieces, its longest side halved until it is short. */
+    private static void parted(List<Vec> corners, List<Boolean> edges, boolean level, List<Facing> into) {
+        int longest = 0;
+        for (int i = 1; i < 3; i++) {
+            if (side(corners, i) > side(corners, longest)) {
+                longest = i;
             }
         }
-        return sketch.done(piece.name(), right - left, top - bottom);
+        if (side(corners, longest) <= PIECE) {
+            into.add(new Facing(corners, level, near(corners)));
+            for (int i = 0; i < 3; i++) {
+                if (edges.get(i)) {
+                    List<Vec> ends = List.of(corners.get(i), corners.get((i + 1) % 3));
+                    into.add(new Facing(ends, level, near(ends) + AHEAD));
+                }
+            }
+            return;
+        }
+        Vec from = corners.get(longest);
+        Vec to = corners.get((longest + 1) % 3);
+        Vec far = corners.get((longest + 2) % 3);
+        Vec half = from.plus(to).times(0.5);
+        boolean edge = edges.get(longest);
+        parted(List.of(from, half, far), List.of(edge, false, edges.get((longest + 2) % 3)), level, into);
+        parted(List.of(half, to, far), List.of(edge, edges.get((longest + 1) % 3), false), level, into);
+    }
+
+    private static double near(List<Vec> corners) {
+        return corners.stream().mapToDouble(c -> c.dot(TO_EYE)).average().orElse(0);
+    }
+
+    private static double side(List<Vec> corners, int i) {
+        return corners.get((i + 1) % 3).minus(corners.get(i)).length();
     }
 
     private static Point seen(Vec at) {

@@ -2,6 +2,7 @@ package boldsatchel.revise;
 
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Parts;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Quantity;
@@ -54,9 +55,13 @@ public final class Differences {
         }
     }
 
-    /** What an optional holds; null for nothing. */
+    /** What an optional holds, null for nothing; parts are a list in the file. */
     private static @Nullable Object bare(@Nullable Object value) {
-        return value instanceof Optional<?> o ? o.orElse(null) : value;
+        return switch (value) {
+            case Optional<?> o -> o.orElse(null);
+            case Parts p -> p.list();
+            case null, default -> value;
+        };
     }
 
     private void values(

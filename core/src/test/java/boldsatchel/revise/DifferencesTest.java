@@ -64,6 +64,13 @@ public final class DifferencesTest {
                         .as("edit " + i + ": " + d)
                         .isTrue();
                 assertThat(d.words()).hasSameSizeAs(d.path());
+                // As near as can be told: what is there before and after is a leaf, or a list in another order.
+                boolean leaf = changed.contains(d.path());
+                boolean came = one.keySet().stream().noneMatch(path -> covers(d, path))
+                        || other.keySet().stream().noneMatch(path -> covers(d, path));
+                assertThat(leaf || came || d.path().size() > 3)
+                        .as("edit " + i + ": " + d)
+                        .isTrue();
             }
             told += differences.size();
         }

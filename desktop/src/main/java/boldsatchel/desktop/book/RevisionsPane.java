@@ -22,14 +22,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableColumn;
-import javafx.scene.control.TableView;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -37,8 +38,10 @@ import javafx.scene.layout.VBox;
 /** Names for the build as it was, what is otherwise between any two of them, and whether it may be passed on. */
 final class RevisionsPane extends HBox {
 
-    private static final double LEFT_WIDTH = 330;
+    private static final double LEFT_WIDTH = 310;
     private static final double MARK = 12;
+    private static final double LINE_MARGIN = 40;
+
     private static final int MOST_LACKS = 12;
 
     private final Desk desk;
@@ -53,7 +56,7 @@ final class RevisionsPane extends HBox {
     private final ComboBox<Side> from = Ui.choice("compare-from", Side::title);
     private final ComboBox<Side> to = Ui.choice("compare-to", Side::title);
     private final VBox verdicts = new VBox(3);
-    private final TableView<Difference> table = new TableView<>();
+    private final ListView<Difference> list = new ListView<>();
     private final Latest comparing = Latest.following();
     private boolean filling;
 
@@ -92,7 +95,7 @@ final class RevisionsPane extends HBox {
                 publishing);
         back = Ui.button(
                 "revision-back",
-                "Take it back",
+                "Go back to it",
                 "Makes the build what the revision on the left was; the journal stays. Can be undone",
                 this::takeBack);
         standing.setAlignment(Pos.CENTER_LEFT);
@@ -100,10 +103,6 @@ final class RevisionsPane extends HBox {
         lacking.setId("revision-lacks");
         VBox left = new VBox(
                 8,
-                Ui.label("This build", "step-phase"),
-                standing,
-                lacking,
-                publish,
                 Ui.label("Name it as it is", "step-phase"),
                 new HBox(6, name, words),
                 Ui.button(
@@ -111,34 +110,56 @@ final class RevisionsPane extends HBox {
                         "Name this revision",
                         "Keeps the build as it is now under this name",
                         this::nameIt),
-                refused);
-        left.setMinWidth(LEFT_WIDTH);
-        left.setMaxWidth(LEFT_WIDTH);
-        HBox sides = new HBox(8, Ui.label("from", "soft"), from, Ui.label("to", "soft"), to, Ui.spring(), back);
-        sides.setAlignment(Pos.CENTER_LEFT);
+                refused,
+                Ui.label("May it be passed on?", "step-phase"),
+                standing,
+                lacking,
+                publish);
+        Ui.present(refused, false);
+        ScrollPane scroll = Ui.scroll(left);
+        scroll.setMinWidth(LEFT_WIDTH);
+        scroll.setMaxWidth(LEFT_WIDTH);
+        GridPane sides = Ui.form();
+        from.setMaxWidth(Double.MAX_VALUE);
+        to.setMaxWidth(Double.MAX_VALUE);
+        GridPane.setHgrow(from, Priority.ALWAYS);
+        GridPane.setHgrow(to, Priority.ALWAYS);
+        sides.addRow(0, Ui.label("from", "soft"), from, back);
+        sides.addRow(1, Ui.label("to", "soft"), to);
         from.setAccessibleText("Compare from");
         to.setAccessibleText("Compare to");
         from.valueProperty().addListener((o, was, is) -> compare());
         to.valueProperty().addListener((o, was, is) -> compare());
-        table.setId("differences");
-        table.setPlaceholder(Ui.words("Nothing is otherwise.", "soft"));
-        column("Where", 0.5, Difference::where);
-        column("Before", 0.25, d -> d.before().isEmpty() ? "not there" : d.before());
-        column("Now", 0.25, d -> d.now().isEmpty() ? "gone" : d.now());
+        list.setId("differences");
+        list.setAccessibleText("What is otherwise, figure by figure");
+        list.setPlaceholder(Ui.words("Nothing is otherwise.", "soft"));
+        list.setCellFactory(l -> new Line());
         verdicts.setId("differences-verdicts");
-        VBox right = new VBox(8, Ui.label("What is otherwise", "step-phase"), sides, verdicts, table);
-        VBox.setVgrow(table, Priority.ALWAYS);
+        VBox right = new VBox(8, Ui.label("What is otherwise", "step-phase"), sides, verdicts, list);
+        VBox.setVgrow(list, Priority.ALWAYS);
         HBox.setHgrow(right, Priority.ALWAYS);
-        getChildren().setAll(Ui.scroll(left), right);
+        getChildren().setAll(scroll, right);
         desk.keepShowing(this, RevisionsPane::told, this::show);
     }
 
-    private void column(String title, double share, java.util.function.Function<Difference, String> words) {
-        TableColumn<Difference, String> column = new TableColumn<>(title);
-        column.setCellValueFactory(c -> new ReadOnlyStringWrapper(words.apply(c.getValue())));
-        column.prefWidthProperty().bind(table.widthProperty().subtract(20).multiply(share));
-        column.setSortable(false);
-        table.getColumns().add(column);
+    /** Where something is otherwise, and what it was and is. */
+    private final class Line extends ListCell<Difference> {
+        @Override
+        protected void updateItem(Difference d, boolean empty) {
+            super.updateItem(d, empty);
+            setText(null);
+            if (empty || d == null) {
+                setGraphic(null);
+                return;
+            }
+            String change = d.before().isEmpty()
+                    ? "new: " + d.now()
+                    : d.now().isEmpty() ? "gone: " + d.before() : d.before() + " → " + d.now();
+            VBox words = new VBox(1, Ui.words(d.where(), "soft"), Ui.words(change));
+            words.prefWidthProperty().bind(list.widthProperty().subtract(LINE_MARGIN));
+            setGraphic(words);
+            setAccessibleText(d.where() + ": " + change);
+        }
     }
 
     private static Told told(Evaluation evaluation) {
@@ -170,17 +191,22 @@ final class RevisionsPane extends HBox {
         told.build().journal().revisions().forEach(r -> sides.add(new Side(Optional.of(r))));
         sides.add(new Side(Optional.empty()));
         filling = true;
-        fill(from, sides, 0);
-        fill(to, sides, sides.size() - 1);
+        // The last revision against the build, until somebody chooses otherwise.
+        Side last = sides.get(Math.max(0, sides.size() - 2));
+        fill(from, sides, last);
+        fill(to, sides, sides.getLast());
         filling = false;
         compare();
     }
 
-    /** What was chosen stays, where it is still there. */
-    private static void fill(ComboBox<Side> box, List<Side> sides, int otherwise) {
+    /** What was chosen stays, where it is still there; what nobody chose is the last there is. */
+    private static void fill(ComboBox<Side> box, List<Side> sides, Side otherwise) {
         Side chosen = box.getValue();
+        boolean stays = chosen != null
+                && sides.contains(chosen)
+                && (chosen.revision().isPresent() || otherwise.revision().isEmpty());
         box.getItems().setAll(sides);
-        box.setValue(chosen != null && sides.contains(chosen) ? chosen : sides.get(otherwise));
+        box.setValue(stays ? chosen : otherwise);
     }
 
     private void nameIt() {
@@ -207,7 +233,7 @@ final class RevisionsPane extends HBox {
         comparing.ask(() -> compared(one, other, now), compared -> {
             verdicts.getChildren().clear();
             compared.lines().forEach(l -> verdicts.getChildren().add(Ui.words(l)));
-            table.getItems().setAll(compared.figures());
+            list.getItems().setAll(compared.figures());
         });
     }
 
