@@ -348,7 +348,7 @@ public final class Main implements Callable<Integer> {
 
     @Command(
             name = "export",
-            description = "Writes the build sheet, drawings and parts list.",
+            description = "Writes the book, drawings, lists, pieces to make and an archive of all.",
             mixinStandardHelpOptions = true)
     static final class Export implements Callable<Integer> {
         @Parameters(paramLabel = "FILE|demo:NAME", description = "a build file or a demo")

@@ -223,8 +223,16 @@ public class MainTest {
         Ran ran = run("export", "demo:harbour-watch", "--to", folder.toString());
         assertThat(ran.code()).isZero();
         assertThat(ran.out().lines()).allSatisfy(l -> assertThat(Path.of(l)).exists());
-        assertThat(folder.resolve("build-sheet.pdf")).isNotEmptyFile();
+        assertThat(folder.resolve("book.pdf")).isNotEmptyFile();
         assertThat(folder.resolve("parts.csv")).isNotEmptyFile();
+        // All of it is in the archive too, and that is a build.
+        Path archive = folder.resolve("harbour-watch-deck.satchel.zip");
+        assertThat(run("check", archive.toString()).out())
+                .isEqualTo(run("check", "demo:harbour-watch").out());
+        Files.writeString(folder.resolve("broken.satchel.zip"), "no archive");
+        Ran broken = run("check", folder.resolve("broken.satchel.zip").toString());
+        assertThat(broken.code()).isEqualTo(2);
+        assertThat(broken.err()).contains("broken.satchel.zip").contains("Choose an archive");
         Files.writeString(folder.resolve("parts.csv"), "mine");
         Ran again = run("export", "demo:harbour-watch", "--to", folder.toString());
         assertThat(again.code()).isEqualTo(2);

@@ -262,7 +262,7 @@ public class WindowTest extends WindowHarness {
                 TimeUnit.SECONDS,
                 () -> Files.exists(to.resolve("parts.csv"))
                         && text("#message-text").startsWith("Wrote"));
-        assertThat(to.resolve("build-sheet.pdf")).isNotEmptyFile();
+        assertThat(to.resolve("book.pdf")).isNotEmptyFile();
         assertThat(Files.readString(to.resolve("plan-of-slab.svg"))).contains("data-subject=\"battery\"");
         assertThat(Files.readAllLines(to.resolve("parts.csv")))
                 .hasSize(build().parts().list().size() + 1);

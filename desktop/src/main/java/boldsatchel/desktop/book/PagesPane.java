@@ -34,6 +34,7 @@ final class PagesPane extends VBox {
                 number,
                 chapter);
         tools.setAlignment(Pos.CENTER_LEFT);
+        number.setId("book-page");
         chapter.setAccessibleText("Chapter");
         chapter.valueProperty().addListener((o, was, is) -> {
             if (!filling && is != null) {

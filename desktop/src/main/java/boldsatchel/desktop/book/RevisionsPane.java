@@ -86,7 +86,7 @@ final class RevisionsPane extends HBox {
         words.setPromptText("what is new in it");
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setOnAction(e -> nameIt());
-        name.setOnAction(e -> nameIt());
+        name.setOnAction(e -> words.requestFocus());
         refused.setId("revision-refused");
         publish = Ui.button(
                 "publish",

@@ -90,7 +90,7 @@ final class TellingPane extends VBox {
                 one.requestFocus();
             }
         };
-        one.setOnAction(e -> add.run());
+        one.setOnAction(e -> other.requestFocus());
         other.setOnAction(e -> add.run());
         desk.keepShowing(lines, () -> {
             lines.getChildren().clear();
