@@ -1,6 +1,7 @@
 package boldsatchel.book;
 
 import boldsatchel.assembly.AssemblyResult;
+import boldsatchel.assembly.AtHand;
 import boldsatchel.assembly.Day;
 import boldsatchel.assembly.Plan;
 import boldsatchel.assembly.Step;
@@ -104,6 +105,11 @@ final class WorkChapters {
         }
         if (!needs.isEmpty()) {
             words.add(new Words(String.join("; ", needs), Tone.SOFT));
+        }
+        List<String> missing =
+                AtHand.missing(source.evaluation().build().brief().workshop(), step);
+        if (!missing.isEmpty()) {
+            words.add(new Words("Not at hand: " + String.join(", ", missing), Tone.STRONG));
         }
         if (!step.reasons().isEmpty()) {
             words.add(new Words("here, since " + String.join("; ", step.reasons()), Tone.SOFT));

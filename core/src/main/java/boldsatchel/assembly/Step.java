@@ -117,6 +117,13 @@ public record Step(
                 traits);
     }
 
+    /** The same with more tools. */
+    Step with(List<String> moreTools) {
+        Set<String> all = new LinkedHashSet<>(tools);
+        all.addAll(moreTools);
+        return taking(minutes, waitMinutes, all, new LinkedHashSet<>(takes));
+    }
+
     /** The same with another time to wait after it. */
     Step waiting(double newWait) {
         return taking(minutes, newWait, new LinkedHashSet<>(tools), new LinkedHashSet<>(takes));

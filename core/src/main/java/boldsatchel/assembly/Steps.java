@@ -13,6 +13,7 @@ import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
+import boldsatchel.made.Cutout;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumSet;
@@ -132,7 +133,7 @@ final class Steps {
     /** How a tray comes to be. */
     private void made(Shell tray) {
         List<String> it = List.of(tray.id());
-        int holes = tray.openings().size() + tray.vents().size();
+        List<Cutout> holes = tray.making() == Shell.Making.FOUND ? Cutout.all(tray, takedown.placed()) : List.of();
         switch (tray.making()) {
             case PRINTED -> {
                 double cm3 = (tray.outside().volume() - tray.cavity().volume()) / MM3_CM3;
@@ -141,18 +142,23 @@ final class Steps {
             }
             case CUT -> add(step(Job.CUT, it, tray.name(), 0, EnumSet.of(Trait.DUSTY)), "", Set.of());
             case FOUND -> {
-                if (holes > 0) {
-                    add(step(Job.DRILL, it, tray.name(), holes, EnumSet.of(Trait.DUSTY)), "", Set.of());
+                if (!holes.isEmpty()) {
+                    // The many holes of a vent are one piece of work.
+                    int count =
+                            (int) holes.stream().map(Cutout::name).distinct().count();
+                    Step drill = step(Job.DRILL, it, tray.name(), count, EnumSet.of(Trait.DUSTY));
+                    add(drill.with(Sizes.drills(holes)), "", Set.of());
                 }
             }
         }
-        if (tray.making() != Shell.Making.FOUND || holes > 0) {
+        if (tray.making() != Shell.Making.FOUND || !holes.isEmpty()) {
             Set<String> after = Set.of("PRINT:" + tray.id(), "CUT:" + tray.id(), "DRILL:" + tray.id());
             add(step(Job.DEBUR, it, tray.name(), 0, EnumSet.of(Trait.DUSTY)), "", after);
         }
         if (!tray.bosses().isEmpty()) {
             Set<String> after = Set.of("PRINT:" + tray.id(), "CUT:" + tray.id());
-            add(step(Job.THREADS, it, tray.name(), tray.bosses().size(), EnumSet.of(Trait.THREADING)), "", after);
+            Step threads = step(Job.THREADS, it, tray.name(), tray.bosses().size(), EnumSet.of(Trait.THREADING));
+            add(threads.with(Sizes.taps(tray)), "", after);
         }
         add(step(Job.CLEAN_CASE, it, tray.name(), 0, EnumSet.of(Trait.WASHING_CASE)), "", Set.of());
     }
@@ -419,6 +425,7 @@ final class Steps {
             minutes += held.minutes() + held.each() * p.part().body().holes().size();
             wait = Math.max(wait, held.waitMinutes());
             tools.addAll(held.tools());
+            tools.addAll(Sizes.bits(p));
             takes.addAll(held.takes());
         }
         return step.taking(minutes, wait, tools, takes);

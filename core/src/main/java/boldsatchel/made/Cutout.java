@@ -1,8 +1,13 @@
 package boldsatchel.made;
 
+import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Flat;
 import boldsatchel.geometry.Outlines;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Boss;
+import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Hole;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
@@ -34,6 +39,51 @@ public record Cutout(String name, Face wall, Flat middle, double wideMm, double 
         shell.openings().forEach(o -> all.add(of(o)));
         shell.vents().forEach(v -> all.addAll(of(v)));
         return all;
+    }
+
+    /**
+     * All holes of a tray that is not printed: what is cut, and what is drilled in its floor.
+     *
+     * @param placed what lies in the build
+     */
+    public static List<Cutout> all(Shell shell, List<Placed> placed) {
+        List<Cutout> all = new ArrayList<>(all(shell));
+        all.addAll(drilled(shell, placed));
+        return all;
+    }
+
+    /** Holes in the floor of a tray that is not printed: for its bosses, which are bought posts there, and for what is screwed to it. */
+    private static List<Cutout> drilled(Shell shell, List<Placed> placed) {
+        List<Cutout> holes = new ArrayList<>();
+        for (Boss boss : shell.bosses()) {
+            double wide = boss.thread().clearanceMm();
+            holes.add(new Cutout(
+                    boss.thread().words() + " post", Face.BOTTOM, new Flat(boss.xMm(), boss.yMm()), wide, wide, true));
+        }
+        for (Placed part : Placed.in(shell, placed)) {
+            boolean screwed = part.placement()
+                    .fixing()
+                    .filter(f -> f.by() == Fixing.By.SCREWS)
+                    .isPresent();
+            for (Hole hole : screwed ? part.part().body().holes() : List.<Hole>of()) {
+                Vec at = part.placement().place(hole.at(), part.part().body().bounds());
+                boolean upright =
+                        part.placement().orientation().turn(hole.face()).axis() == Face.TOP.axis();
+                boolean posted = shell.bosses().stream()
+                        .anyMatch(b -> Math.hypot(b.xMm() - at.x(), b.yMm() - at.y()) < b.diameterMm() / 2);
+                if (upright && !posted) {
+                    double wide = hole.thread().clearanceMm();
+                    holes.add(new Cutout(
+                            hole.thread().words() + " of " + part.part().name(),
+                            Face.BOTTOM,
+                            new Flat(at.x(), at.y()),
+                            wide,
+                            wide,
+                            true));
+                }
+            }
+        }
+        return holes;
     }
 
     /** That of an opening. */

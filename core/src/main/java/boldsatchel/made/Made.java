@@ -1,14 +1,8 @@
 package boldsatchel.made;
 
 import boldsatchel.fit.Placed;
-import boldsatchel.geometry.Face;
-import boldsatchel.geometry.Flat;
-import boldsatchel.geometry.Vec;
-import boldsatchel.machine.Boss;
 import boldsatchel.machine.Brief.Workshop;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Fixing;
-import boldsatchel.machine.Hole;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,8 +31,7 @@ public record Made(List<Printed> printed, List<Panel> panels, List<Template> tem
         List<Panel> panels = new ArrayList<>();
         List<Template> templates = new ArrayList<>();
         for (Shell shell : build.casing().shells()) {
-            List<Cutout> holes = new ArrayList<>(Cutout.all(shell));
-            holes.addAll(drilled(shell, placed));
+            List<Cutout> holes = Cutout.all(shell, placed);
             switch (shell.making()) {
                 case PRINTED -> prints.add(shell);
                 case CUT -> panels.addAll(Panels.of(shell, holes));
@@ -56,39 +49,5 @@ public record Made(List<Printed> printed, List<Panel> panels, List<Template> tem
     /** Whether there is nothing to make. */
     public boolean isEmpty() {
         return printed.isEmpty() && panels.isEmpty() && templates.isEmpty();
-    }
-
-    /** Holes in the floor of a tray that is not printed: for its bosses, which are bought posts there, and for what is screwed to it. */
-    private static List<Cutout> drilled(Shell shell, List<Placed> placed) {
-        List<Cutout> holes = new ArrayList<>();
-        for (Boss boss : shell.bosses()) {
-            double wide = boss.thread().clearanceMm();
-            holes.add(new Cutout(
-                    boss.thread().words() + " post", Face.BOTTOM, new Flat(boss.xMm(), boss.yMm()), wide, wide, true));
-        }
-        for (Placed part : Placed.in(shell, placed)) {
-            boolean screwed = part.placement()
-                    .fixing()
-                    .filter(f -> f.by() == Fixing.By.SCREWS)
-                    .isPresent();
-            for (Hole hole : screwed ? part.part().body().holes() : List.<Hole>of()) {
-                Vec at = part.placement().place(hole.at(), part.part().body().bounds());
-                boolean upright =
-                        part.placement().orientation().turn(hole.face()).axis() == Face.TOP.axis();
-                boolean posted = shell.bosses().stream()
-                        .anyMatch(b -> Math.hypot(b.xMm() - at.x(), b.yMm() - at.y()) < b.diameterMm() / 2);
-                if (upright && !posted) {
-                    double wide = hole.thread().clearanceMm();
-                    holes.add(new Cutout(
-                            hole.thread().words() + " of " + part.part().name(),
-                            Face.BOTTOM,
-                            new Flat(at.x(), at.y()),
-                            wide,
-                            wide,
-                            true));
-                }
-            }
-        }
-        return holes;
     }
 }

@@ -84,7 +84,7 @@ public final class MeansEngine implements Engine<Lacks> {
                 if (!tools.drills()
                         && !tools.cuts()
                         && shell.substance().metal()
-                        && !shell.vents().isEmpty()) {
+                        && !(shell.vents().isEmpty() && shell.openings().isEmpty())) {
                     lacks.add(lack(Lack.Kind.NO_DRILL, it));
                 }
             }

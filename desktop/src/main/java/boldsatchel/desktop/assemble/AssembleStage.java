@@ -42,7 +42,8 @@ public final class AssembleStage implements WorkStage {
         DayPane day = new DayPane(desk, today, photos, System::nanoTime);
         doing = Ui.tab("Assembly day", Ui.scroll(day), tabs);
         reaching = Ui.tab("How do I get at …", reach, tabs);
-        HBox bar = new HBox(stepping, doing, reaching, Ui.spring(), steps.facts());
+        ToggleButton planning = Ui.tab("Schedule", new SchedulePane(desk, today), tabs);
+        HBox bar = new HBox(stepping, doing, planning, reaching, Ui.spring(), steps.facts());
         bar.getStyleClass().add("side-tabs");
         bar.setAlignment(Pos.CENTER_LEFT);
         StackPane pane = new StackPane();

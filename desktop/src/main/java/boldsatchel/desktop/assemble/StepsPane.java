@@ -1,6 +1,7 @@
 package boldsatchel.desktop.assemble;
 
 import boldsatchel.assembly.AssemblyResult;
+import boldsatchel.assembly.AtHand;
 import boldsatchel.assembly.Day;
 import boldsatchel.assembly.Plan;
 import boldsatchel.assembly.Step;
@@ -168,6 +169,9 @@ final class StepsPane extends HBox {
         }
         line("Time", time(step));
         line("Tools", String.join(", ", step.tools()));
+        shown.ifPresent(w -> line(
+                "Not at hand",
+                String.join(", ", AtHand.missing(w.evaluation().build().brief().workshop(), step))));
         line("Used up", String.join(", ", step.takes()));
         shown.ifPresent(w -> w.plan().broken().stream()
                 .filter(b -> b.early().equals(step.id()))
