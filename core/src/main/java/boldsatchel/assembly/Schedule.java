@@ -246,7 +246,7 @@ public record Schedule(List<Slot> slots, List<Arrival> arrivals, LocalDate today
         private String told(String id) {
             Arrival arrival = arrivals.get(id);
             if (arrival != null) {
-                return Wording.name(build, id) + " in the post";
+                return Wording.name(build, id) + ", which is not here";
             }
             return steps.stream()
                     .filter(s -> s.id().equals(id))

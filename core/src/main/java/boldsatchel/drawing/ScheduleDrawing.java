@@ -14,7 +14,9 @@ public final class ScheduleDrawing {
 
     private static final double NAMES = 0.44;
     private static final double ROW = 1.75;
-    private static final int MOST_TICKS = 12;
+    private static final int MOST_TICKS = 10;
+    private static final List<String> MONTHS =
+            List.of("Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec");
 
     private final List<Mark> marks = new ArrayList<>();
     private final double letter;
@@ -39,7 +41,7 @@ public final class ScheduleDrawing {
         drawing.days(schedule.today(), days, high);
         for (Schedule.Arrival arrival : schedule.arrivals()) {
             drawing.row(Wording.name(build, arrival.part())
-                    + (arrival.guessed() ? ", in the post (guess)" : ", in the post"));
+                    + (arrival.guessed() ? ", if ordered today (guess)" : ", in the post"));
             drawing.bar(0, arrival.day(), Ink.SOFT, true);
             drawing.y += ROW * drawing.letter;
         }
@@ -68,7 +70,7 @@ public final class ScheduleDrawing {
                         Align.LEFT,
                         d == 0,
                         Ink.SOFT,
-                        d == 0 ? "today" : on.getDayOfMonth() + "/" + on.getMonthValue(),
+                        d == 0 ? "today" : on.getDayOfMonth() + " " + MONTHS.get(on.getMonthValue() - 1),
                         ""));
             }
         }
