@@ -11,6 +11,7 @@ import boldsatchel.assembly.Wording;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
 import boldsatchel.judge.Telling.Sheet;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Section;
 import boldsatchel.quantity.Spread;
@@ -45,7 +46,7 @@ public final class AssemblyJudge implements Judge<AssemblyResult> {
 
     @Override
     public Set<Section> reads() {
-        return EnumSet.of(Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING);
+        return EnumSet.of(Section.BRIEF, Section.PARTS, Section.CASING, Section.LAYOUT, Section.WIRING);
     }
 
     @Override
@@ -93,7 +94,39 @@ public final class AssemblyJudge implements Judge<AssemblyResult> {
                 sheet.add("assembly.battery-wired", Severity.NOTE, subjects, Map.of());
             }
         }
+        Severity beyond = build.brief().limits().isWish(Brief.Limit.STEPS) ? Severity.WATCH : Severity.STOP;
+        for (Reach reach : assembly.reaches()) {
+            if (isBeyond(build, reach)) {
+                sheet.add(
+                        "assembly.too-deep",
+                        beyond,
+                        List.of(reach.part()),
+                        numbers(
+                                "steps",
+                                reach.isShut() ? Double.NaN : reach.steps().size(),
+                                "limit",
+                                limit(build).getAsDouble()));
+            }
+        }
         return sheet.findings();
+    }
+
+    private static OptionalDouble limit(Build build) {
+        return build.brief().limits().mendSteps().map(OptionalDouble::of).orElse(OptionalDouble.empty());
+    }
+
+    /** Whether a part takes more steps than the brief allows, or never comes out. */
+    private static boolean isBeyond(Build build, Reach reach) {
+        OptionalDouble limit = limit(build);
+        return limit.isPresent() && (reach.isShut() || reach.steps().size() > limit.getAsDouble());
+    }
+
+    private static State state(Build build, AssemblyResult assembly) {
+        boolean beyond = assembly.reaches().stream().anyMatch(r -> isBeyond(build, r));
+        if (beyond) {
+            return build.brief().limits().isWish(Brief.Limit.STEPS) ? State.WATCH : State.STOP;
+        }
+        return assembly.reaches().stream().anyMatch(Reach::isShut) ? State.WATCH : State.FINE;
     }
 
     private static Verdict mends(Build build, AssemblyResult assembly) {
@@ -102,6 +135,7 @@ public final class AssemblyJudge implements Judge<AssemblyResult> {
                 .findFirst();
         if (first.isEmpty()) {
             return verdict(
+                    build,
                     State.WATCH,
                     Double.NaN,
                     "Not known yet: no battery, drive or fan lies in a tray.",
@@ -109,16 +143,16 @@ public final class AssemblyJudge implements Judge<AssemblyResult> {
         }
         Reach reach = first.get();
         double steps = reach.isShut() ? Double.NaN : reach.steps().size();
-        boolean anyShut = assembly.reaches().stream().anyMatch(Reach::isShut);
         return verdict(
-                anyShut ? State.WATCH : State.FINE,
+                build,
+                state(build, assembly),
                 steps,
                 sentence(assembly, reach),
                 Lazy.of(() -> new Working(working(build, reach), Spread.exact(steps), METHOD)));
     }
 
-    private static Verdict verdict(State state, double steps, String sentence, Lazy<Working> working) {
-        return new Verdict(Verdict.Kind.MENDS, state, steps, OptionalDouble.empty(), steps, steps, sentence, working);
+    private static Verdict verdict(Build build, State state, double steps, String sentence, Lazy<Working> working) {
+        return new Verdict(Verdict.Kind.MENDS, state, steps, limit(build), steps, steps, sentence, working);
     }
 
     private static String sentence(AssemblyResult assembly, Reach first) {

@@ -9,6 +9,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Rung;
 import boldsatchel.plan.Loosenings;
+import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Remedy;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,6 +54,12 @@ record AssemblyTelling(Build build, AssemblyResult assembly) implements Telling 
                 piece(build, f.first())
                         + " is joined by wires without a plug: all is live from the moment they are soldered, and to change it"
                         + " somebody has to unsolder.";
+            case "assembly.too-deep" ->
+                (Double.isNaN(f.number("steps"))
+                                ? piece(build, f.first()) + " never comes out of the finished machine"
+                                : "It takes " + Units.format(f.number("steps"), 0, "steps") + " to have "
+                                        + piece(build, f.first()) + " in hand")
+                        + ", the limit is " + Units.format(f.number("limit"), 0, "") + ".";
             default -> throw Telling.unknown(f);
         };
     }
@@ -74,6 +81,10 @@ record AssemblyTelling(Build build, AssemblyResult assembly) implements Telling 
             case "assembly.battery-wired" -> {
                 plugs(f.subjects().subList(1, f.subjects().size()), cures);
                 cures.add(Remedy.advice("Take a pack with a plug on its lead"));
+            }
+            case "assembly.too-deep" -> {
+                cures.add(Remedy.advice("Lay it on top, or turn what lies over it aside"));
+                cures.add(Remedy.advice("Give it a cover of its own"));
             }
             default -> throw Telling.unknown(f);
         }

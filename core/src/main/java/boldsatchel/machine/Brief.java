@@ -48,6 +48,7 @@ public record Brief(
      * @param tipMarginDeg least angle before it tips
      * @param heatMarginK least distance from any temperature limit
      * @param noiseDb most noise at half a metre, dB(A)
+     * @param mendSteps most steps to have in hand what wears out
      * @param wishes which of them are wishes: missing one is worth knowing, and stops nothing
      */
     public record Limits(
@@ -80,6 +81,9 @@ public record Brief(
 
             @Label(value = "Noise at half a metre at most", in = Quantity.SOUND)
             Optional<Double> noiseDb,
+
+            @Label(value = "Steps to battery, drive and fan at most", least = 1, most = 50)
+            Optional<Double> mendSteps,
 
             @Label("wishes") Set<Limit> wishes) {
 
@@ -118,6 +122,7 @@ public record Brief(
                     10,
                     5,
                     Optional.empty(),
+                    Optional.empty(),
                     Set.of());
         }
     }
@@ -135,7 +140,9 @@ public record Brief(
         /** Most outside depth. */
         DEPTH("depthMm"),
         /** Most outside height, closed. */
-        HEIGHT("heightMm");
+        HEIGHT("heightMm"),
+        /** Most steps to what wears out. */
+        STEPS("mendSteps");
 
         private final String field;
 

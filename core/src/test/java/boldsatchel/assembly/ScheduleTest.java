@@ -3,12 +3,18 @@ package boldsatchel.assembly;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.cables.CablesEngine;
+import boldsatchel.machine.Brief;
 import boldsatchel.machine.Brief.Workshop;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Purchase;
 import boldsatchel.quantity.Form;
 import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
+import boldsatchel.verdict.Severity;
+import boldsatchel.verdict.State;
+import boldsatchel.verdict.Verdict;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -148,5 +154,35 @@ public final class ScheduleTest {
         assertThat(AtHand.missing(Optional.of(bare), sleeve))
                 .as("a lighter will do")
                 .isEmpty();
+    }
+
+    @Test
+    public void theBriefMayLimitTheStepsToWhatWearsOut() {
+        Build build = Library.demo("orchard-ledger").orElseThrow();
+        Verdict mends = Evaluator.evaluate(build).verdict(Verdict.Kind.MENDS);
+        assertThat(mends.limit()).isEmpty();
+        int worst = AssemblyEngine.evaluate(build).reaches().stream()
+                .mapToInt(r -> r.steps().size())
+                .max()
+                .orElseThrow();
+        Evaluation kept = Evaluator.evaluate(limited(build, worst, Set.of()));
+        assertThat(kept.verdict(Verdict.Kind.MENDS).state()).isEqualTo(State.FINE);
+        assertThat(kept.verdict(Verdict.Kind.MENDS).limit()).hasValue(worst);
+        Evaluation beyond = Evaluator.evaluate(limited(build, worst - 1, Set.of()));
+        assertThat(beyond.verdict(Verdict.Kind.MENDS).state()).isEqualTo(State.STOP);
+        assertThat(beyond.findings())
+                .filteredOn(f -> f.code().equals("assembly.too-deep"))
+                .isNotEmpty()
+                .allMatch(f -> f.message().contains(worst + " steps") && f.severity() == Severity.STOP);
+        Evaluation wished = Evaluator.evaluate(limited(build, worst - 1, Set.of(Brief.Limit.STEPS)));
+        assertThat(wished.verdict(Verdict.Kind.MENDS).state()).isEqualTo(State.WATCH);
+    }
+
+    private static Build limited(Build build, double steps, Set<Brief.Limit> wishes) {
+        Brief.Limits limits = Form.of(Brief.Limits.class)
+                .field("mendSteps")
+                .with(build.brief().limits(), Optional.of(steps));
+        return build.with(build.brief()
+                .withLimits(Form.of(Brief.Limits.class).field("wishes").with(limits, wishes)));
     }
 }

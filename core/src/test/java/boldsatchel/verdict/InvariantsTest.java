@@ -268,6 +268,7 @@ public class InvariantsTest {
                 brief.limits().tipMarginDeg(),
                 brief.limits().heatMarginK(),
                 Optional.empty(),
+                Optional.empty(),
                 java.util.Set.of());
         return evaluation.build().with(brief.withLimits(limits));
     }

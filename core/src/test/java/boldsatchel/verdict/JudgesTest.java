@@ -106,6 +106,7 @@ public class JudgesTest {
                         l.tipMarginDeg(),
                         l.heatMarginK(),
                         Optional.empty(),
+                        Optional.empty(),
                         java.util.Set.of())));
         assertThat(codes(tight)).contains("fit.size");
         assertThat(Evaluator.evaluate(tight).verdict(Verdict.Kind.PACKS).state())
@@ -346,6 +347,7 @@ public class JudgesTest {
                         0.8,
                         10,
                         5,
+                        Optional.empty(),
                         Optional.empty(),
                         java.util.Set.of())));
         assertThat(codes(limited)).contains("balance.too-heavy", "cost.over");

@@ -261,6 +261,7 @@ public class PowerFindingsTest {
                         l.tipMarginDeg(),
                         l.heatMarginK(),
                         Optional.empty(),
+                        Optional.empty(),
                         java.util.Set.of())));
     }
 
