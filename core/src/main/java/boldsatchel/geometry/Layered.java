@@ -1,7 +1,9 @@
 package boldsatchel.geometry;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -9,15 +11,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import org.locationtech.jts.algorithm.RayCrossingCounter;
+import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
-import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.PrecisionModel;
+import org.locationtech.jts.geom.TopologyException;
 import org.locationtech.jts.noding.NodedSegmentString;
 import org.locationtech.jts.noding.SegmentString;
 import org.locationtech.jts.noding.snapround.SnapRoundingNoder;
@@ -46,16 +48,49 @@ public final class Layered {
     private static final PrecisionModel GRID = new PrecisionModel(Math.rint(1 / GRID_MM));
     private static final GeometryFactory FACTORY = new GeometryFactory(GRID);
 
+    /** What coincides by chance may be moved so far, mm: less than any printer or saw can tell. */
+    private static final double HAIR_MM = 5e-3;
+
+    private static final int ATTEMPTS = 4;
+
     private final List<Piece> pieces = new ArrayList<>();
+    private boolean loose;
+    private int groups;
 
     /**
      * One piece.
      *
      * @param adds or cuts away
+     * @param group what is moved with it, where it has to be moved by a hair; 0 for what stays
+     * @param lies level axis that it goes along; 2 for what stands
      * @param low outline below
      * @param high outline above, with as many corners
      */
-    private record Piece(boolean adds, double from, double to, List<Flat> low, List<Flat> high) {
+    private record Piece(boolean adds, int group, int lies, double from, double to, List<Flat> low, List<Flat> high) {
+        /** The same moved by a hair, along a level axis of its own where it lies along the other. */
+        Piece nudged(int attempt) {
+            if (group == 0) {
+                return this;
+            }
+            double a = hair(group, attempt);
+            double b = hair(group, attempt + ATTEMPTS);
+            return switch (lies) {
+                case 0 -> new Piece(adds, group, lies, from + b, to + b, moved(low, 0, a), moved(high, 0, a));
+                case 1 -> new Piece(adds, group, lies, from + b, to + b, moved(low, a, 0), moved(high, a, 0));
+                default -> new Piece(adds, group, lies, from, to, moved(low, a, b), moved(high, a, b));
+            };
+        }
+
+        private static List<Flat> moved(List<Flat> outline, double across, double up) {
+            return outline.stream().map(f -> f.plus(across, up)).toList();
+        }
+
+        /** Some multiple of the grid between minus and plus {@link #HAIR_MM}, the same for the same numbers. */
+        private static double hair(int group, int attempt) {
+            int steps = (int) Math.rint(HAIR_MM / GRID_MM);
+            return (Math.floorMod(group * 7919 + attempt * 104_729, 2 * steps + 1) - steps) * GRID_MM;
+        }
+
         boolean isStraight() {
             return low.equals(high);
         }
@@ -79,17 +114,20 @@ public final class Layered {
 
     /** Adds an upright piece. */
     public Layered add(double from, double to, List<Flat> outline) {
-        return put(true, from, to, outline, outline);
+        groups++;
+        return put(true, 2, from, to, outline, outline);
     }
 
     /** Cuts an upright piece away. */
     public Layered cut(double from, double to, List<Flat> outline) {
-        return put(false, from, to, outline, outline);
+        groups++;
+        return put(false, 2, from, to, outline, outline);
     }
 
     /** Cuts a piece away that leans. */
     public Layered cut(double from, double to, List<Flat> low, List<Flat> high) {
-        return put(false, from, to, low, high);
+        groups++;
+        return put(false, 2, from, to, low, high);
     }
 
     /**
@@ -101,6 +139,7 @@ public final class Layered {
      * @param outline its cross-section, convex: along the other level axis, and upwards
      */
     public Layered cutAlong(int axis, double begins, double ends, List<Flat> outline) {
+        groups++;
         TreeSet<Double> heights = new TreeSet<>();
         outline.forEach(f -> heights.add(rounded(f.up())));
         double below = Double.NaN;
@@ -108,6 +147,7 @@ public final class Layered {
             if (!Double.isNaN(below)) {
                 put(
                         false,
+                        axis,
                         below,
                         above,
                         lying(axis, begins, ends, span(outline, below, above, below)),
@@ -155,11 +195,20 @@ public final class Layered {
         return List.of(new Flat(x0, y0), new Flat(x1, y0), new Flat(x1, y1), new Flat(x0, y1));
     }
 
-    private Layered put(boolean adds, double from, double to, List<Flat> low, List<Flat> high) {
+    /**
+     * From here on what is added or cut may be moved by a hair ({@link #HAIR_MM}) where it touches something by chance along an edge only, so that
+     * no closed surface could be made otherwise.
+     */
+    public Layered loose() {
+        loose = true;
+        return this;
+    }
+
+    private Layered put(boolean adds, int lies, double from, double to, List<Flat> low, List<Flat> high) {
         double below = rounded(from);
         double above = rounded(to);
         if (above > below) {
-            pieces.add(new Piece(adds, below, above, List.copyOf(low), List.copyOf(high)));
+            pieces.add(new Piece(adds, loose ? groups : 0, lies, below, above, List.copyOf(low), List.copyOf(high)));
         }
         return this;
     }
@@ -185,6 +234,25 @@ public final class Layered {
     }
 
     private Mesh mesh(Optional<Geometry> within) {
+        Mesh last = new Mesh(List.of(), List.of());
+        for (int attempt = 0; attempt < ATTEMPTS; attempt++) {
+            int at = attempt;
+            List<Piece> now = attempt == 0
+                    ? pieces
+                    : pieces.stream().map(p -> p.nudged(at)).toList();
+            try {
+                last = mesh(now, within);
+                if (last.isClosed()) {
+                    return last;
+                }
+            } catch (TopologyException e) {
+                // Corners on the grid that the overlay cannot bring into order; a hair beside it can.
+            }
+        }
+        return last;
+    }
+
+    private static Mesh mesh(List<Piece> pieces, Optional<Geometry> within) {
         TreeSet<Double> heights = new TreeSet<>();
         for (Piece piece : pieces) {
             heights.add(piece.from);
@@ -193,7 +261,7 @@ public final class Layered {
         List<Double> levels = List.copyOf(heights);
         List<Layer> layers = new ArrayList<>();
         for (int i = 0; i + 1 < levels.size(); i++) {
-            layers.add(layer(levels.get(i), levels.get(i + 1), within));
+            layers.add(layer(pieces, levels.get(i), levels.get(i + 1), within));
         }
         Mesh.Builder mesh = new Mesh.Builder();
         Layer nothing = new Layer(List.of());
@@ -211,7 +279,7 @@ public final class Layered {
     }
 
     /** Cross-section between two heights. */
-    private Layer layer(double from, double to, Optional<Geometry> within) {
+    private static Layer layer(List<Piece> pieces, double from, double to, Optional<Geometry> within) {
         double middle = (from + to) / 2;
         Map<Coordinate, Led> led = new HashMap<>();
         Geometry area = FACTORY.createPolygon();
@@ -352,13 +420,89 @@ public final class Layered {
                     line.edge.below = chain;
                 }
             }
-            for (Polygon face : faces(cut.values())) {
-                Coordinate inside = face.getInteriorPoint().getCoordinate();
-                boolean below = isIn(inside, under, true);
-                boolean above = isIn(inside, over, false);
-                if (below != above) {
-                    put(face, /* up= */ below, mesh);
+            List<Polygon> faces = faces(cut.values());
+            int[] solid = new Sides(cut, faces).solid();
+            for (int i = 0; i < solid.length; i++) {
+                for (int k = Math.abs(solid[i]); k > 0; k--) {
+                    put(faces.get(i), /* up= */ solid[i] > 0, mesh);
                 }
+            }
+        }
+
+        /** Which faces are solid under and over the level: told by going from face to face over their sides, without measuring anything. */
+        private static final class Sides {
+            private static final int OUTSIDE = -1;
+
+            /** A side of a face, the face to its left. */
+            private record Side(Coordinate from, Coordinate to) {
+                Side back() {
+                    return new Side(to, from);
+                }
+            }
+
+            private final Map<Side, Integer> left = new HashMap<>();
+            /** By how much more is solid to its left, under less over. */
+            private final Map<Side, Integer> more = new HashMap<>();
+
+            private final List<List<Side>> sides = new ArrayList<>();
+
+            Sides(Map<Line, List<Coordinate>> cut, List<Polygon> faces) {
+                cut.forEach((line, chain) -> {
+                    for (int i = 0; i + 1 < chain.size(); i++) {
+                        Side side = new Side(chain.get(i), chain.get(i + 1));
+                        int by = line.under ? 1 : -1;
+                        more.merge(side, by, Integer::sum);
+                        more.merge(side.back(), -by, Integer::sum);
+                    }
+                });
+                for (int f = 0; f < faces.size(); f++) {
+                    List<Side> of = new ArrayList<>();
+                    Polygon face = faces.get(f);
+                    around(face.getExteriorRing(), /* leftIsIn= */ true, of);
+                    for (int h = 0; h < face.getNumInteriorRing(); h++) {
+                        around(face.getInteriorRingN(h), /* leftIsIn= */ false, of);
+                    }
+                    int at = f;
+                    of.forEach(s -> left.put(s, at));
+                    sides.add(of);
+                }
+            }
+
+            private static void around(LineString ring, boolean leftIsIn, List<Side> into) {
+                Coordinate[] c = ring.getCoordinates();
+                boolean turns = Orientation.isCCW(c) != leftIsIn;
+                for (int i = 0; i + 1 < c.length; i++) {
+                    Side side = new Side(on(c[i].x, c[i].y), on(c[i + 1].x, c[i + 1].y));
+                    into.add(turns ? side.back() : side);
+                }
+            }
+
+            /** For each face how often it is solid under the level less how often over it. */
+            int[] solid() {
+                int[] solid = new int[sides.size()];
+                boolean[] known = new boolean[sides.size()];
+                Deque<Integer> next = new ArrayDeque<>();
+                for (int f = 0; f < sides.size(); f++) {
+                    for (Side side : sides.get(f)) {
+                        if (!known[f] && left.getOrDefault(side.back(), OUTSIDE) == OUTSIDE) {
+                            solid[f] = more.getOrDefault(side, 0);
+                            known[f] = true;
+                            next.add(f);
+                        }
+                    }
+                }
+                while (!next.isEmpty()) {
+                    int f = next.remove();
+                    for (Side side : sides.get(f)) {
+                        int other = left.getOrDefault(side.back(), OUTSIDE);
+                        if (other != OUTSIDE && !known[other]) {
+                            solid[other] = solid[f] - more.getOrDefault(side, 0);
+                            known[other] = true;
+                            next.add(other);
+                        }
+                    }
+                }
+                return solid;
             }
         }
 
@@ -411,15 +555,6 @@ public final class Layered {
             // They come in no order.
             faces.sort((a, b) -> a.compareTo(b));
             return faces;
-        }
-
-        private static boolean isIn(Coordinate point, Layer layer, boolean under) {
-            RayCrossingCounter counter = new RayCrossingCounter(point);
-            for (Edge edge : layer.edges) {
-                Line line = new Line(edge, under);
-                counter.countSegment(line.from(), line.to());
-            }
-            return counter.getLocation() == Location.INTERIOR;
         }
 
         private void put(Polygon face, boolean up, Mesh.Builder mesh) {

@@ -118,7 +118,9 @@ final class TrayMesh {
         Layered body = new Layered();
         body.add(-floor, h, rim(shell.outerCornerMm(), wall));
         List<Flat> inside = rim(shell.innerCornerMm(), 0);
-        body.cut(0, h, rim(Math.max(0, shell.innerCornerMm()), -shell.taperMm()), inside);
+        double narrow = Math.min(w, d) / 2 - shell.taperMm();
+        body.cut(0, h, rim(Math.min(shell.innerCornerMm(), narrow), -shell.taperMm()), inside);
+        body.loose();
         for (Box rib : shell.ribs()) {
             body.add(rib.low(2), rib.high(2), Outlines.rounded(rib, 0));
         }
@@ -167,7 +169,7 @@ final class TrayMesh {
 
     private Layered cover() {
         Layered cover = new Layered();
-        cover.add(h, h + wall, rim(shell.outerCornerMm(), wall));
+        cover.add(h, h + wall, rim(shell.outerCornerMm(), wall)).loose();
         for (Cutout hole : Cutout.all(shell)) {
             if (hole.wall() == Face.TOP) {
                 cover.cut(h, h + wall, outline(hole));

@@ -30,7 +30,7 @@ final class PrintSheet {
                 Units.format(size.dx(), 1, "") + " × " + Units.format(size.dy(), 1, "") + " × "
                         + Units.format(size.dz(), 1, ""),
                 Units.format(piece.mesh().volumeMm3() / 1000, 1, ""),
-                piece.isSound() ? "closed" : "not closed: let the slicer mend it, and look at it",
+                piece.isSound() ? "closed" : "touches itself or is open: let the slicer mend it, and look at it",
                 String.join(" ", piece.notes()));
     }
 }

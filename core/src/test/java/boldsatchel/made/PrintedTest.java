@@ -237,6 +237,65 @@ public final class PrintedTest {
         return crossed % 2 == 1;
     }
 
+    /** Ribs, bosses and holes thrown over one another, on whole millimetres mostly: whatever comes of it encloses something, and hardly ever touches itself. */
+    @Test
+    public void whatCoincidesByChanceIsMovedByAHair() {
+        int pieces = 0;
+        int touching = 0;
+        for (int seed = 0; seed < 60; seed++) {
+            Random random = new Random(seed);
+            Shell shell = Shell.plain(
+                    "t",
+                    "T",
+                    new Box(0, 0, 0, 60, 50, 20),
+                    Figure.planned(3),
+                    Material.PETG,
+                    Shell.Making.PRINTED,
+                    true);
+            List<Box> ribs = new ArrayList<>();
+            List<Boss> bosses = new ArrayList<>();
+            List<Opening> openings = new ArrayList<>();
+            for (int i = 0; i < 5; i++) {
+                ribs.add(new Box(
+                        random.nextInt(55),
+                        random.nextInt(45),
+                        0,
+                        1 + random.nextInt(9),
+                        1 + random.nextInt(9),
+                        4 + random.nextInt(3)));
+                bosses.add(new Boss(random.nextInt(60), random.nextInt(50), 6, 6, ScrewThread.M3));
+                Vec at = new Vec(5 + random.nextInt(50), 5 + random.nextInt(40), 4 + random.nextInt(12));
+                openings.add(new Opening(
+                        "o", Face.ALL.get(random.nextInt(5)), at, 6, 6, random.nextBoolean(), Optional.empty()));
+            }
+            openings.removeIf(o -> o.wall() == Face.TOP);
+            shell = Form.of(Shell.class).field("ribs").with(shell, ribs);
+            shell = Form.of(Shell.class).field("bosses").with(shell, bosses).withOpenings(openings);
+            if (random.nextInt(3) == 0) {
+                shell = Form.of(Shell.class).field("taperMm").with(shell, 4.0);
+            }
+            for (Printed piece : TrayMesh.pieces(shell)) {
+                pieces++;
+                touching += piece.isSound() ? 0 : 1;
+                assertBalanced(piece.mesh(), "seed " + seed);
+            }
+        }
+        assertThat(touching).isLessThanOrEqualTo(pieces / 20);
+    }
+
+    /** Each side is gone along as often one way as the other: what is inside is told from what is outside. */
+    private static void assertBalanced(Mesh mesh, String what) {
+        Map<List<Integer>, Integer> sides = new HashMap<>();
+        for (Mesh.Triangle t : mesh.triangles()) {
+            int[] c = {t.a(), t.b(), t.c()};
+            for (int i = 0; i < 3; i++) {
+                sides.merge(List.of(c[i], c[(i + 1) % 3]), 1, Integer::sum);
+            }
+        }
+        sides.forEach((side, count) ->
+                assertThat(sides.getOrDefault(side.reversed(), 0)).as(what).isEqualTo(count));
+    }
+
     private static Shell tray(Random random) {
         double w = 60 + random.nextInt(120);
         double d = 50 + random.nextInt(90);

@@ -68,7 +68,8 @@ final class PiecesPane extends HBox {
             Box size = piece.mesh().bounds();
             List<String> notes = new ArrayList<>(piece.notes());
             if (!piece.isSound()) {
-                notes.addFirst("Its surface is not closed: let the slicer mend it, and look at it.");
+                notes.addFirst(
+                        "Its surface touches itself along an edge, or is open: let the slicer mend it, and look at it.");
             }
             rows.add(new Row(
                     "Print",
