@@ -21,7 +21,6 @@ import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
 import boldsatchel.revise.Revisions;
-import boldsatchel.sheet.Sheets;
 import boldsatchel.verdict.Evaluation;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -32,6 +31,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -53,22 +53,34 @@ public final class Book {
     /** Every file of the book by its name. */
     public static Map<String, byte[]> files(Evaluation evaluation) {
         Build build = evaluation.build();
-        Map<String, byte[]> files = new LinkedHashMap<>();
-        List<Chapter> chapters = Chapters.of(evaluation);
+        // What does not hang on the chapters is made beside them.
+        CompletableFuture<Map<String, byte[]>> made = CompletableFuture.supplyAsync(() -> workshop(evaluation));
+        Chapters.Source source = Chapters.Source.of(evaluation);
+        List<Chapter> chapters = Chapters.of(source);
+        CompletableFuture<byte[]> page = CompletableFuture.supplyAsync(
+                () -> HtmlBook.of(build.name(), chapters, footer(evaluation)).getBytes(StandardCharsets.UTF_8));
         PagedBook paged = PagedBook.of(chapters, footer(evaluation));
+        Map<String, byte[]> files = new LinkedHashMap<>();
         files.put(PAGES, PdfWriter.pdf(build.name(), paged.pages(), paged.contents()));
-        files.put(PAGE, HtmlBook.of(build.name(), chapters, footer(evaluation)).getBytes(StandardCharsets.UTF_8));
-        for (Drawing drawing : drawings(evaluation)) {
+        files.put(PAGE, page.join());
+        for (Drawing drawing : source.drawings()) {
             String name = Names.free(drawing.title(), ".svg", files.keySet());
             files.put(name, SvgWriter.svg(drawing).getBytes(StandardCharsets.UTF_8));
             files.put(name.replaceAll("svg$", "dxf"), DxfWriter.dxf(drawing).getBytes(StandardCharsets.US_ASCII));
         }
-        Sheets.all(evaluation).forEach(t -> files.putAll(Tables.apart(build, t)));
+        source.tables().forEach(t -> files.putAll(Tables.apart(build, t)));
         files.put("parts.csv", partsList(build).getBytes(StandardCharsets.UTF_8));
-        files.putAll(MadeFiles.of(build.name(), Made.of(build)));
+        files.putAll(made.join());
+        return files;
+    }
+
+    /** What is printed, cut and drilled, and plans at full size. */
+    private static Map<String, byte[]> workshop(Evaluation evaluation) {
+        String name = evaluation.build().name();
+        Map<String, byte[]> files = new LinkedHashMap<>(MadeFiles.of(name, Made.of(evaluation.build())));
         List<Drawing> full = fullSize(evaluation);
         if (!full.isEmpty()) {
-            files.put(FULL_SIZE, PdfWriter.pdf("Full size · " + build.name(), full));
+            files.put(FULL_SIZE, PdfWriter.pdf("Full size · " + name, full));
         }
         return files;
     }
@@ -90,6 +102,10 @@ public final class Book {
 
     /** The drawings of a build, each on its own sheet. */
     public static List<Drawing> drawings(Evaluation evaluation) {
+        return drawings(evaluation, lifted(evaluation));
+    }
+
+    static List<Drawing> drawings(Evaluation evaluation, Optional<Drawing> lifted) {
         Build build = evaluation.build();
         List<Drawing> drawings = new ArrayList<>();
         for (Shell shell : build.casing().shells()) {
@@ -101,7 +117,7 @@ public final class Book {
         build.casing().standing().ifPresent(shell -> {
             drawings.add(pack(evaluation, PackView.SIDE, shell, build.casing().inUse()));
         });
-        lifted(evaluation).ifPresent(drawings::add);
+        lifted.ifPresent(drawings::add);
         for (ChainResult chain : evaluation.of(PowerResult.class).chains()) {
             build.rung(chain.source()).ifPresent(root -> power(drawings, build, chain, root));
         }
@@ -161,7 +177,7 @@ public final class Book {
 
     /** The pages of the book, and where its chapters begin. */
     public static Preview preview(Evaluation evaluation) {
-        PagedBook paged = PagedBook.of(Chapters.of(evaluation), footer(evaluation));
+        PagedBook paged = PagedBook.of(Chapters.of(Chapters.Source.of(evaluation)), footer(evaluation));
         List<Entry> entries = new ArrayList<>();
         paged.contents().forEach((title, page) -> entries.add(new Entry(title, page)));
         return new Preview(paged.pages(), entries);

@@ -6,6 +6,7 @@ import boldsatchel.sheet.Sheets;
 import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 
 /** What the book is made of. A new chapter is one more line in {@link #ALL}. */
@@ -15,11 +16,29 @@ final class Chapters {
      * What chapters are written from.
      *
      * @param evaluation the build and its judgement
-     * @param drawings of it
+     * @param lifted the build lifted apart, if it has a case
+     * @param drawings of it, that one among them
      * @param tables that have anything in them
      * @param lacks what is missing before it may be passed on as tested
      */
-    record Source(Evaluation evaluation, List<Drawing> drawings, List<Table> tables, List<String> lacks) {}
+    record Source(
+            Evaluation evaluation,
+            Optional<Drawing> lifted,
+            List<Drawing> drawings,
+            List<Table> tables,
+            List<String> lacks) {
+
+        /** Of a build that was judged. */
+        static Source of(Evaluation evaluation) {
+            Optional<Drawing> lifted = Book.lifted(evaluation);
+            return new Source(
+                    evaluation,
+                    lifted,
+                    Book.drawings(evaluation, lifted),
+                    Sheets.all(evaluation),
+                    Revisions.lacks(evaluation));
+        }
+    }
 
     private static final List<Function<Source, Chapter>> ALL = List.of(
             JudgementChapters::about,
@@ -36,9 +55,7 @@ final class Chapters {
     private Chapters() {}
 
     /** All that have anything in them. */
-    static List<Chapter> of(Evaluation evaluation) {
-        Source source =
-                new Source(evaluation, Book.drawings(evaluation), Sheets.all(evaluation), Revisions.lacks(evaluation));
+    static List<Chapter> of(Source source) {
         return ALL.stream()
                 .map(c -> c.apply(source))
                 .filter(c -> !c.blocks().isEmpty())

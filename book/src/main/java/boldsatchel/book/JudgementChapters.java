@@ -44,7 +44,7 @@ final class JudgementChapters {
                     "Not tested. Do not take it for more than a plan:", Tone.STRONG, Optional.of(State.WATCH), false));
             source.lacks().forEach(l -> blocks.add(Words.under("· " + l, Tone.PLAIN)));
         }
-        Book.lifted(source.evaluation()).ifPresent(d -> blocks.add(new Block.Picture(d)));
+        source.lifted().ifPresent(d -> blocks.add(new Block.Picture(d)));
         if (!build.brief().profiles().isEmpty()) {
             blocks.add(new Block.Heading("How it is used"));
             build.brief().profiles().forEach(p -> blocks.add(new Words(profile(p), Tone.PLAIN)));

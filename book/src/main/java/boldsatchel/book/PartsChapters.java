@@ -3,7 +3,6 @@ package boldsatchel.book;
 import boldsatchel.book.Block.Row;
 import boldsatchel.book.Block.Tone;
 import boldsatchel.book.Block.Words;
-import boldsatchel.drawing.Drawing;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Money;
 import boldsatchel.machine.Part;
@@ -25,11 +24,10 @@ final class PartsChapters {
 
     /** All but the one that the book begins with. */
     static Chapter drawings(Chapters.Source source) {
-        Optional<Drawing> first = Book.lifted(source.evaluation());
         return new Chapter(
                 "Drawings",
                 source.drawings().stream()
-                        .filter(d -> first.filter(d::equals).isEmpty())
+                        .filter(d -> source.lifted().filter(d::equals).isEmpty())
                         .map(d -> (Block) new Block.Picture(d))
                         .toList());
     }
