@@ -31,6 +31,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.CompletableFuture;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -40,6 +41,9 @@ public final class Book {
 
     /** What a page leaves for a drawing, mm. */
     private static final Room PACK_PAGE = Room.page(180, 235);
+
+    /** Room in which nothing is made smaller, mm. */
+    private static final Room AS_LARGE_AS_IT_IS = Room.page(3000, 3000);
 
     private Book() {}
 
@@ -89,7 +93,8 @@ public final class Book {
     private static List<Drawing> fullSize(Evaluation evaluation) {
         List<Drawing> pages = new ArrayList<>();
         for (Shell shell : evaluation.build().casing().shells()) {
-            pages.addAll(Tiles.of(pack(evaluation, PackView.PLAN, shell, Posture.CLOSED)));
+            PackDrawings.Look look = new PackDrawings.Look(PackView.PLAN, shell.id(), Posture.CLOSED);
+            pages.addAll(Tiles.of(PackDrawings.of(evaluation, look).in(AS_LARGE_AS_IT_IS)));
         }
         return pages;
     }
@@ -134,7 +139,16 @@ public final class Book {
                 .build()
                 .casing()
                 .standing()
-                .map(shell -> pack(evaluation, PackView.EXPLODED, shell, Posture.CLOSED));
+                .map(shell -> PackDrawings.of(
+                                evaluation,
+                                new PackDrawings.Look(
+                                        PackView.EXPLODED,
+                                        shell.id(),
+                                        Posture.CLOSED,
+                                        OptionalDouble.empty(),
+                                        "",
+                                        /* legend= */ false))
+                        .in(PACK_PAGE));
     }
 
     private static Drawing pack(Evaluation evaluation, PackView view, Shell shell, Posture posture) {
