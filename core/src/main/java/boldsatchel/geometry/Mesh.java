@@ -59,8 +59,11 @@ public record Mesh(List<Vec> corners, List<Triangle> triangles) {
         return six / 6;
     }
 
-    /** The box around it; it has a corner. */
+    /** The box around it; nothing at the origin where it has no corner. */
     public Box bounds() {
+        if (corners.isEmpty()) {
+            return new Box(0, 0, 0, 0, 0, 0);
+        }
         double[] low = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY};
         double[] high = {Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
         for (Vec corner : corners) {
@@ -72,8 +75,14 @@ public record Mesh(List<Vec> corners, List<Triangle> triangles) {
         return new Box(low[0], low[1], low[2], high[0] - low[0], high[1] - low[1], high[2] - low[2]);
     }
 
-    /** Whether each side of each triangle is that of just one other, which goes along it the other way: closed, turned outwards, no sheet on another. */
+    /**
+     * Whether each side of each triangle is that of just one other, which goes along it the other way: closed, turned outwards, no sheet on
+     * another. Nothing is not closed.
+     */
     public boolean isClosed() {
+        if (triangles.isEmpty()) {
+            return false;
+        }
         record Side(int from, int to) {}
         Map<Side, Integer> sides = new HashMap<>();
         for (Triangle t : triangles) {

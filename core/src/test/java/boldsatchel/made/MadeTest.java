@@ -170,4 +170,16 @@ public final class MadeTest {
         assertThat(PrintedTest.holds(peg.mesh(), middle.plus(new Vec(5.8, 0, 0.5)), random))
                 .isTrue();
     }
+
+    /** A cover that is all window leaves nothing to print: it is told at the piece, and nothing else is lost. */
+    @Test
+    public void whatIsCutAwayWhollyIsToldAndLosesNothing() {
+        Opening window = new Opening("window", Face.TOP, new Vec(50, 30, 20), 300, 300, false, Optional.empty());
+        Shell shell = shell(Shell.Making.PRINTED, Material.PETG, false).withOpenings(List.of(window));
+        List<Printed> printed = Made.of(with(shell)).printed();
+        assertThat(printed).hasSize(2);
+        assertThat(printed.getFirst().isSound()).isTrue();
+        assertThat(printed.getLast().isSound()).isFalse();
+        assertThat(printed.getLast().mesh().bounds().volume()).isZero();
+    }
 }

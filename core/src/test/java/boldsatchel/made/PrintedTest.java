@@ -45,7 +45,7 @@ public final class PrintedTest {
 
     @Test
     public void traysByChanceAreClosedAndSolidWhereThePlanSays() {
-        for (int seed = 0; seed < 60; seed++) {
+        for (int seed = 0; seed < 40; seed++) {
             Random random = new Random(seed);
             checked(tray(random), random);
         }
@@ -64,7 +64,7 @@ public final class PrintedTest {
         assertThat(all)
                 .as(shell.toString())
                 .isCloseTo(volume(shell), org.assertj.core.data.Percentage.withPercentage(0.5));
-        for (int i = 0; i < 100; i++) {
+        for (int i = 0; i < 60; i++) {
             Vec at = point(shell, random);
             Optional<Boolean> planned = isSolid(shell, at);
             if (planned.isPresent()) {
@@ -242,7 +242,7 @@ public final class PrintedTest {
     public void whatCoincidesByChanceIsMovedByAHair() {
         int pieces = 0;
         int touching = 0;
-        for (int seed = 0; seed < 60; seed++) {
+        for (int seed = 0; seed < 30; seed++) {
             Random random = new Random(seed);
             Shell shell = Shell.plain(
                     "t",
