@@ -20,7 +20,6 @@ import boldsatchel.power.Network;
 import boldsatchel.power.PowerResult;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
-import boldsatchel.revise.Revisions;
 import boldsatchel.verdict.Evaluation;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -62,8 +61,8 @@ public final class Book {
         Chapters.Source source = Chapters.Source.of(evaluation);
         List<Chapter> chapters = Chapters.of(source);
         CompletableFuture<byte[]> page = CompletableFuture.supplyAsync(
-                () -> HtmlBook.of(build.name(), chapters, footer(evaluation)).getBytes(StandardCharsets.UTF_8));
-        PagedBook paged = PagedBook.of(chapters, footer(evaluation));
+                () -> HtmlBook.of(build.name(), chapters, footer(source)).getBytes(StandardCharsets.UTF_8));
+        PagedBook paged = PagedBook.of(chapters, footer(source));
         Map<String, byte[]> files = new LinkedHashMap<>();
         files.put(PAGES, PdfWriter.pdf(build.name(), paged.pages(), paged.contents()));
         files.put(PAGE, page.join());
@@ -191,7 +190,8 @@ public final class Book {
 
     /** The pages of the book, and where its chapters begin. */
     public static Preview preview(Evaluation evaluation) {
-        PagedBook paged = PagedBook.of(Chapters.of(Chapters.Source.of(evaluation)), footer(evaluation));
+        Chapters.Source source = Chapters.Source.of(evaluation);
+        PagedBook paged = PagedBook.of(Chapters.of(source), footer(source));
         List<Entry> entries = new ArrayList<>();
         paged.contents().forEach((title, page) -> entries.add(new Entry(title, page)));
         return new Preview(paged.pages(), entries);
@@ -206,11 +206,11 @@ public final class Book {
                 .toList();
     }
 
-    private static String footer(Evaluation evaluation) {
-        Build build = evaluation.build();
+    private static String footer(Chapters.Source source) {
+        Build build = source.evaluation().build();
         return "figures are estimates; makers' data stand above them · " + build.name() + " · " + build.variant()
                 + " · "
-                + Revisions.current(build).map(r -> "revision " + r.name()).orElse("draft");
+                + source.standing().current().map(r -> "revision " + r.name()).orElse("draft");
     }
 
     /** The parts as comma-separated values (RFC 4180), one row a part. */

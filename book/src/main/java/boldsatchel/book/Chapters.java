@@ -2,6 +2,7 @@ package boldsatchel.book;
 
 import boldsatchel.drawing.Drawing;
 import boldsatchel.revise.Revisions;
+import boldsatchel.revise.Standing;
 import boldsatchel.sheet.Sheets;
 import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
@@ -19,14 +20,14 @@ final class Chapters {
      * @param lifted the build lifted apart, if it has a case
      * @param drawings of it, that one among them
      * @param tables that have anything in them
-     * @param lacks what is missing before it may be passed on as tested
+     * @param standing to its revisions
      */
     record Source(
             Evaluation evaluation,
             Optional<Drawing> lifted,
             List<Drawing> drawings,
             List<Table> tables,
-            List<String> lacks) {
+            Standing standing) {
 
         /** Of a build that was judged. */
         static Source of(Evaluation evaluation) {
@@ -36,7 +37,7 @@ final class Chapters {
                     lifted,
                     Book.drawings(evaluation, lifted),
                     Sheets.all(evaluation),
-                    Revisions.lacks(evaluation));
+                    Revisions.standing(evaluation));
         }
     }
 

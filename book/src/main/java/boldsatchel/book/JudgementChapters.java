@@ -8,7 +8,6 @@ import boldsatchel.machine.Journal;
 import boldsatchel.machine.Mode;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.quantity.Units;
-import boldsatchel.revise.Revisions;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Severity;
 import boldsatchel.verdict.State;
@@ -30,19 +29,19 @@ final class JudgementChapters {
         List<Block> blocks = new ArrayList<>();
         blocks.add(new Block.Title(build.name()));
         blocks.add(new Words(build.variant() + ". " + build.brief().purpose(), Tone.SOFT));
-        Optional<Journal.Revision> revision = Revisions.current(build);
+        Optional<Journal.Revision> revision = source.standing().current();
         String which = revision.map(r -> "Revision " + r.name()
                         + r.on().map(LocalDate::toString).map(d -> ", " + d).orElse("")
                         + (r.words().isEmpty() ? "." : ": " + r.words()))
                 .orElse("A draft: it is no named revision.");
         blocks.add(new Words(which, Tone.PLAIN));
-        if (source.lacks().isEmpty()) {
+        if (source.standing().isTested()) {
             blocks.add(new Words(
                     "Tested: each hold point of its assembly passed.", Tone.STRONG, Optional.of(State.FINE), false));
         } else {
             blocks.add(new Words(
                     "Not tested. Do not take it for more than a plan:", Tone.STRONG, Optional.of(State.WATCH), false));
-            source.lacks().forEach(l -> blocks.add(Words.under("· " + l, Tone.PLAIN)));
+            source.standing().lacks().forEach(l -> blocks.add(Words.under("· " + l, Tone.PLAIN)));
         }
         source.lifted().ifPresent(d -> blocks.add(new Block.Picture(d)));
         if (!build.brief().profiles().isEmpty()) {

@@ -52,7 +52,7 @@ final class RevisionsChapter {
             before = now;
             name = revision.name();
         }
-        if (before.isPresent() && Revisions.current(build).isEmpty()) {
+        if (before.isPresent() && source.standing().current().isEmpty()) {
             changes("From " + name + " to this draft", before.get(), source.evaluation(), blocks);
         }
         return new Chapter("Revisions", blocks);

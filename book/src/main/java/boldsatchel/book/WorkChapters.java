@@ -39,9 +39,6 @@ final class WorkChapters {
     /** A picture of a step is drawn for so much room, mm. */
     private static final Room STEP = Room.page(120, 90);
 
-    /** As warm as a bench is, °C. */
-    private static final double BENCH_C = 25;
-
     private WorkChapters() {}
 
     static Chapter assembly(Chapters.Source source) {
@@ -124,7 +121,7 @@ final class WorkChapters {
 
     /** What is to be read, and what the plan expects. */
     private static List<Words> expected(Evaluation evaluation, Step step, BenchTest test) {
-        Measurand.Known known = Measurand.Known.of(evaluation.build(), evaluation.results(), BENCH_C);
+        Measurand.Known known = Measurand.Known.of(evaluation.build(), evaluation.results(), BenchTest.USUAL_C);
         List<Words> words = new ArrayList<>();
         for (String subject : step.subjects()) {
             evaluation.build().part(subject).filter(test::fits).ifPresent(part -> {

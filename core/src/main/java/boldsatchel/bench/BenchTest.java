@@ -33,6 +33,9 @@ public record BenchTest(
         List<String> readings,
         boolean log) {
 
+    /** As warm as a bench is, where nobody says, °C. */
+    public static final double USUAL_C = 25;
+
     /**
      * A step.
      *

@@ -1,10 +1,12 @@
 package boldsatchel.edit;
 
+import boldsatchel.bench.BenchTest;
 import boldsatchel.bench.ConverterFit;
 import boldsatchel.bench.Measurand;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +27,26 @@ public final class BenchEdits {
             more.add(test);
             return j.withTests(more);
         });
+    }
+
+    /**
+     * Puts one reading down, with what the same test of the same part read before on that day: a test that is done reading by reading.
+     *
+     * @param words in the builder's words
+     */
+    public static Edit reading(
+            Build build, BenchTest test, String part, Journal.Taken reading, LocalDate on, String words) {
+        List<Journal.Taken> all = new ArrayList<>();
+        for (Journal.Tested t : build.journal().tests()) {
+            if (t.test().equals(test.id()) && t.part().equals(part) && t.on().equals(Optional.of(on))) {
+                all.clear();
+                all.addAll(t.readings());
+            }
+        }
+        all.removeIf(r -> r.what().equals(reading.what()));
+        all.add(reading);
+        return record(
+                test.title(), new Journal.Tested(Optional.of(on), test.id(), part, "", BenchTest.USUAL_C, all, words));
     }
 
     /** Takes a test out again. */

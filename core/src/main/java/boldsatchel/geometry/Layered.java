@@ -43,7 +43,7 @@ import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
 public final class Layered {
 
     /** Corners lie on a grid so fine, mm. */
-    public static final double GRID_MM = 1e-4;
+    private static final double GRID_MM = 1e-4;
 
     private static final PrecisionModel GRID = new PrecisionModel(Math.rint(1 / GRID_MM));
     private static final GeometryFactory FACTORY = new GeometryFactory(GRID);

@@ -104,10 +104,4 @@ public record Mesh(List<Vec> corners, List<Triangle> triangles) {
     public Mesh scaled(double times) {
         return new Mesh(corners.stream().map(c -> c.times(times)).toList(), triangles);
     }
-
-    /** The same body turned over about the axis from front to back: what was on top lies below. */
-    public Mesh turnedOver() {
-        return new Mesh(
-                corners.stream().map(c -> new Vec(-c.x(), c.y(), -c.z())).toList(), triangles);
-    }
 }

@@ -45,9 +45,4 @@ public record Made(List<Printed> printed, List<Panel> panels, List<Template> tem
         prints.forEach(s -> TrayMesh.pieces(s).forEach(p -> printed.add(scale == 1 ? p : p.scaled(scale))));
         return new Made(printed, panels, templates);
     }
-
-    /** Whether there is nothing to make. */
-    public boolean isEmpty() {
-        return printed.isEmpty() && panels.isEmpty() && templates.isEmpty();
-    }
 }

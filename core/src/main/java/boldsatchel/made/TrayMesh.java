@@ -45,6 +45,9 @@ final class TrayMesh {
     /** The rim that keeps a peg from falling out: so much wider on each side, and so thick, mm; a guess. */
     private static final double PEG_RIM_MM = 1.2;
 
+    /** A boss that ends no further below the cover takes its screws, mm; a guess. */
+    private static final double REACHES_MM = 0.5;
+
     private final Shell shell;
     private final double w;
     private final double d;
@@ -183,7 +186,9 @@ final class TrayMesh {
 
     /** Bosses that reach up to the cover. */
     private List<Boss> screwed() {
-        return shell.bosses().stream().filter(b -> b.heightMm() >= h - 0.5).toList();
+        return shell.bosses().stream()
+                .filter(b -> b.heightMm() >= h - REACHES_MM)
+                .toList();
     }
 
     private static double pinMm(double thick) {

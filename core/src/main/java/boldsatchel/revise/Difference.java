@@ -21,11 +21,6 @@ public record Difference(List<String> path, List<String> words, String before, S
         words = List.copyOf(words);
     }
 
-    /** The section of the build that it is in, as files call it. */
-    public String section() {
-        return path.getFirst();
-    }
-
     /** Where it is, for people. */
     public String where() {
         return String.join(" › ", words);

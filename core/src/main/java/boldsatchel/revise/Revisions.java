@@ -4,6 +4,7 @@ import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.assembly.Day;
 import boldsatchel.assembly.Step;
 import boldsatchel.bench.BenchResult;
+import boldsatchel.edit.Edit;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.format.FormatException;
@@ -61,34 +62,33 @@ public final class Revisions {
         return BuildFormat.read(revision.file()).build();
     }
 
-    /** The revision that a build is: the last one that has all but notes, ticks and tests like it; nothing for one that was changed since. */
-    public static Optional<Revision> current(Build build) {
-        for (Revision revision : build.journal().revisions().reversed()) {
+    /** The build is what it was again; what was written down since stays. */
+    public static Edit backTo(Revision revision, Build was) {
+        return new Edit("go back to revision " + revision.name(), b -> was.with(b.journal()));
+    }
+
+    /** How a build stands to its revisions. Each of them is read once: some ms. */
+    public static Standing standing(Evaluation evaluation) {
+        Build build = evaluation.build();
+        Optional<Revision> current = Optional.empty();
+        Set<Journal.Tested> stale = new HashSet<>();
+        List<String> lacks = new ArrayList<>();
+        for (Revision revision : build.journal().revisions()) {
             try {
-                if (isLike(read(revision), build)) {
-                    return Optional.of(revision);
+                Build was = read(revision);
+                if (isLike(was, build)) {
+                    current = Optional.of(revision);
+                } else {
+                    stale.addAll(was.journal().tests());
                 }
             } catch (FormatException e) {
-                // Told where it is looked at.
+                lacks.add("revision " + revision.name()
+                        + " cannot be read any more: which tests are older than the last change is not known");
             }
         }
-        return Optional.empty();
-    }
-
-    /** Whether two builds are the same thing to be built, whatever was written down about it. */
-    private static boolean isLike(Build one, Build other) {
-        return one.with(Journal.NONE).equals(other.with(Journal.NONE));
-    }
-
-    /**
-     * What is missing before a build may be passed on as tested, in words; empty where nothing is. A test counts when it was done to this
-     * revision: one that an earlier one has already, while the thing was changed since, is to be done again.
-     */
-    public static List<String> lacks(Evaluation evaluation) {
-        Build build = evaluation.build();
-        List<String> lacks = new ArrayList<>();
-        if (current(build).isEmpty()) {
-            lacks.add("it is no revision: name it first, so that what is passed on can be told from what comes after");
+        if (current.isEmpty()) {
+            lacks.addFirst(
+                    "it is no revision: name it first, so that what is passed on can be told from what comes after");
         }
         long stops = evaluation.findings().stream()
                 .map(Finding::severity)
@@ -97,13 +97,27 @@ public final class Revisions {
         if (stops > 0) {
             lacks.add(stops == 1 ? "one finding says stop" : stops + " findings say stop");
         }
-        Set<Journal.Tested> stale = stale(build);
+        unproven(evaluation, stale, lacks);
+        return new Standing(current, lacks);
+    }
+
+    /** Whether two builds are the same thing to be built, whatever was written down about it. */
+    private static boolean isLike(Build one, Build other) {
+        return one.with(Journal.NONE).equals(other.with(Journal.NONE));
+    }
+
+    /**
+     * Hold points that have not passed.
+     *
+     * @param stale tests that were done to an earlier thing than this one
+     */
+    private static void unproven(Evaluation evaluation, Set<Journal.Tested> stale, List<String> lacks) {
         BenchResult bench = evaluation.of(BenchResult.class);
         BenchResult fresh = new BenchResult(
                 bench.compared().stream().filter(c -> !stale.contains(c.test())).toList());
         Day day = new Day(
                 evaluation.of(AssemblyResult.class).plan().get(),
-                build.journal().done(),
+                evaluation.build().journal().done(),
                 fresh);
         Day ever = new Day(day.plan(), day.ticked(), bench);
         for (Step step : day.plan().steps()) {
@@ -114,22 +128,5 @@ public final class Revisions {
                 lacks.add("“" + step.words() + "” " + why);
             }
         }
-        return List.copyOf(lacks);
-    }
-
-    /** Tests that were done to an earlier thing than this one. */
-    private static Set<Journal.Tested> stale(Build build) {
-        Set<Journal.Tested> stale = new HashSet<>();
-        for (Revision revision : build.journal().revisions()) {
-            try {
-                Build was = read(revision);
-                if (!isLike(was, build)) {
-                    stale.addAll(was.journal().tests());
-                }
-            } catch (FormatException e) {
-                // What cannot be read says nothing about tests.
-            }
-        }
-        return stale;
     }
 }

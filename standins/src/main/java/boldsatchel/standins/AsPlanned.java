@@ -20,14 +20,12 @@ import java.util.Optional;
 /** A bench on which everything comes out as planned: what the hold points of a build ask for, done. */
 public final class AsPlanned {
 
-    private static final double BENCH_C = 25;
-
     private AsPlanned() {}
 
     /** The build with all tests done that its hold points ask for. */
     public static Build tested(Build build, LocalDate on) {
         Evaluation evaluation = Evaluator.evaluate(build);
-        Measurand.Known known = Measurand.Known.of(build, evaluation.results(), BENCH_C);
+        Measurand.Known known = Measurand.Known.of(build, evaluation.results(), BenchTest.USUAL_C);
         List<Journal.Tested> tests = new ArrayList<>(build.journal().tests());
         for (Step step : evaluation.of(AssemblyResult.class).plan().get().steps()) {
             Optional<BenchTest> test = step.test().flatMap(BenchTests::test);
@@ -50,6 +48,6 @@ public final class AsPlanned {
                                 .map(Expectation::value)
                                 .orElse(1.0))))
                 .toList();
-        return new Journal.Tested(Optional.of(on), test.id(), part.id(), "multimeter", BENCH_C, readings, "");
+        return new Journal.Tested(Optional.of(on), test.id(), part.id(), "multimeter", BenchTest.USUAL_C, readings, "");
     }
 }

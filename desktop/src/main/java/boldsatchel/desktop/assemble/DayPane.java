@@ -21,7 +21,6 @@ import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -56,8 +55,6 @@ final class DayPane extends VBox {
 
     private static final long NANOS = 1_000_000_000L;
     private static final double MARK = 16;
-    private static final double BENCH_C = 25;
-
     private final Desk desk;
     private final Supplier<LocalDate> today;
     private final Consumer<String> photos;
@@ -248,7 +245,7 @@ final class DayPane extends VBox {
     /** A field for each reading; what is written there is a test that was done. */
     private void read(BenchTest test, Part part) {
         Evaluation e = evaluation();
-        Measurand.Known known = Measurand.Known.of(e.build(), e.results(), BENCH_C);
+        Measurand.Known known = Measurand.Known.of(e.build(), e.results(), BenchTest.USUAL_C);
         for (Measurand m : test.measurands()) {
             Optional<Expectation> expected = m.expected(part, known);
             UnitField field = UnitField.optional(
@@ -274,21 +271,10 @@ final class DayPane extends VBox {
     }
 
     private void put(BenchTest test, Part part, Measurand m, double value) {
-        List<Journal.Taken> taken = new ArrayList<>();
-        desk.session().build().journal().tests().stream()
-                .filter(t -> t.test().equals(test.id())
-                        && t.part().equals(part.id())
-                        && t.on().equals(Optional.of(today.get())))
-                .reduce((a, b) -> b)
-                .ifPresent(t -> t.readings().stream()
-                        .filter(r -> !r.what().equals(m.id()))
-                        .forEach(taken::add));
-        taken.add(new Journal.Taken(m.id(), Figure.measured(value)));
+        Journal.Taken reading = new Journal.Taken(m.id(), Figure.measured(value));
         does(() -> desk.session()
-                .does(BenchEdits.record(
-                        test.title(),
-                        new Journal.Tested(
-                                Optional.of(today.get()), test.id(), part.id(), "", BENCH_C, taken, note.getText()))));
+                .does(BenchEdits.reading(
+                        desk.session().build(), test, part.id(), reading, today.get(), note.getText())));
     }
 
     /** Does something and keeps it at once: nothing that was ticked is lost to a kill. */

@@ -16,15 +16,13 @@ import java.util.Set;
 /** A test that is being done and not yet put down. */
 final class Draft {
 
-    private static final double BENCH_C = 25;
-
     private final Set<Integer> ticked = new HashSet<>();
     private final Map<String, Double> values = new HashMap<>();
     private final Map<String, Double> plusMinus = new HashMap<>();
     private String instrument = "";
     private String words = "";
     private Meter meter = Meter.CHEAP;
-    private double celsius = BENCH_C;
+    private double celsius = BenchTest.USUAL_C;
 
     void tick(int step, boolean done) {
         if (done) {

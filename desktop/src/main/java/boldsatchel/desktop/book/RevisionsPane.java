@@ -9,11 +9,11 @@ import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.format.FormatException;
 import boldsatchel.machine.Build;
-import boldsatchel.machine.Journal;
 import boldsatchel.machine.Journal.Revision;
 import boldsatchel.revise.Changes;
 import boldsatchel.revise.Difference;
 import boldsatchel.revise.Revisions;
+import boldsatchel.revise.Standing;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
@@ -58,6 +58,7 @@ final class RevisionsPane extends HBox {
     private final VBox verdicts = new VBox(3);
     private final ListView<Difference> list = new ListView<>();
     private final Latest comparing = Latest.following();
+    private Optional<Edit> goingBack = Optional.empty();
     private boolean filling;
 
     /** What is compared: a revision, or the build as it is. */
@@ -70,10 +71,14 @@ final class RevisionsPane extends HBox {
     }
 
     /** What is told of the build. */
-    private record Told(Build build, Optional<Revision> current, List<String> lacks) {}
+    private record Told(Build build, Standing standing) {}
 
-    /** What came of comparing, or why nothing did. */
-    private record Compared(List<String> lines, List<Difference> figures) {}
+    /**
+     * What came of comparing, or why nothing did.
+     *
+     * @param back to the revision that was compared from, where there is one
+     */
+    private record Compared(List<String> lines, List<Difference> figures, Optional<Edit> back) {}
 
     RevisionsPane(Desk desk, Supplier<LocalDate> today, Runnable publishing) {
         super(14);
@@ -97,7 +102,7 @@ final class RevisionsPane extends HBox {
                 "revision-back",
                 "Go back to it",
                 "Makes the build what the revision on the left was; the journal stays. Can be undone",
-                this::takeBack);
+                () -> goingBack.ifPresent(desk.session()::does));
         standing.setAlignment(Pos.CENTER_LEFT);
         standing.setId("revision-standing");
         lacking.setId("revision-lacks");
@@ -163,15 +168,16 @@ final class RevisionsPane extends HBox {
     }
 
     private static Told told(Evaluation evaluation) {
-        Build build = evaluation.build();
-        return new Told(build, Revisions.current(build), Revisions.lacks(evaluation));
+        return new Told(evaluation.build(), Revisions.standing(evaluation));
     }
 
     private void show(Told told) {
-        String is = told.current()
+        String is = told.standing()
+                .current()
                 .map(r -> "It is revision " + r.name() + ".")
                 .orElse("It is a draft: no revision is like it.");
-        boolean tested = told.lacks().isEmpty();
+        boolean tested = told.standing().isTested();
+        List<String> lacks = told.standing().lacks();
         standing.getChildren()
                 .setAll(
                         StateMark.of(tested ? State.FINE : State.WATCH, MARK),
@@ -180,11 +186,9 @@ final class RevisionsPane extends HBox {
                                         ? " It is tested and may be passed on."
                                         : " It may not be passed on as tested:")));
         lacking.getChildren().clear();
-        told.lacks().stream()
-                .limit(MOST_LACKS)
-                .forEach(l -> lacking.getChildren().add(Ui.words("· " + l, "soft")));
-        if (told.lacks().size() > MOST_LACKS) {
-            lacking.getChildren().add(Ui.words("and " + (told.lacks().size() - MOST_LACKS) + " more", "soft"));
+        lacks.stream().limit(MOST_LACKS).forEach(l -> lacking.getChildren().add(Ui.words("· " + l, "soft")));
+        if (lacks.size() > MOST_LACKS) {
+            lacking.getChildren().add(Ui.words("and " + (lacks.size() - MOST_LACKS) + " more", "soft"));
         }
         publish.setDisable(!tested);
         List<Side> sides = new ArrayList<>();
@@ -228,12 +232,14 @@ final class RevisionsPane extends HBox {
         if (filling || one == null || other == null) {
             return;
         }
-        back.setDisable(one.revision().isEmpty());
+        back.setDisable(true);
         Evaluation now = desk.session().evaluation().get();
         comparing.ask(() -> compared(one, other, now), compared -> {
             verdicts.getChildren().clear();
             compared.lines().forEach(l -> verdicts.getChildren().add(Ui.words(l)));
             list.getItems().setAll(compared.figures());
+            goingBack = compared.back();
+            back.setDisable(goingBack.isEmpty());
         });
     }
 
@@ -247,9 +253,10 @@ final class RevisionsPane extends HBox {
             if (!redrawn.isEmpty()) {
                 lines.add("Drawings that are otherwise: " + String.join("; ", redrawn));
             }
-            return new Compared(lines, changes.figures());
+            return new Compared(lines, changes.figures(), one.revision().map(r -> Revisions.backTo(r, before.build())));
         } catch (FormatException e) {
-            return new Compared(List.of("This revision cannot be read any more: " + e.getMessage()), List.of());
+            return new Compared(
+                    List.of("This revision cannot be read any more: " + e.getMessage()), List.of(), Optional.empty());
         }
     }
 
@@ -257,22 +264,5 @@ final class RevisionsPane extends HBox {
         return side.revision().isPresent()
                 ? Evaluator.evaluate(Revisions.read(side.revision().get()))
                 : now;
-    }
-
-    /** The build is what the revision was; what was written down since stays. */
-    private void takeBack() {
-        Optional.ofNullable(from.getValue()).flatMap(Side::revision).ifPresent(revision -> {
-            try {
-                Build was = Revisions.read(revision);
-                desk.session().does(new Edit("take revision " + revision.name() + " back", b -> was.with(journal(b))));
-            } catch (FormatException e) {
-                refused.setText("Revision " + revision.name() + " cannot be read any more: " + e.getMessage());
-                Ui.present(refused, true);
-            }
-        });
-    }
-
-    private static Journal journal(Build build) {
-        return build.journal();
     }
 }

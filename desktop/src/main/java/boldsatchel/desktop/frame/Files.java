@@ -28,6 +28,7 @@ import boldsatchel.machine.Case;
 import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
 import boldsatchel.revise.Revisions;
+import boldsatchel.revise.Standing;
 import boldsatchel.sheet.Table;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -418,13 +419,13 @@ public final class Files {
         Optional<Path> file = desk.session().file();
         export(folder, "Making the archive", () -> {
             Evaluation evaluation = Evaluator.evaluate(document.build());
-            List<String> lacks = Revisions.lacks(evaluation);
-            Optional<Journal.Revision> revision = Revisions.current(document.build());
-            if (!lacks.isEmpty() || revision.isEmpty()) {
+            Standing standing = Revisions.standing(evaluation);
+            if (!standing.isTested()) {
                 throw new IllegalStateException(
-                        "Only what is tested is published. Missing: " + String.join("; ", lacks) + ".");
+                        "Only what is tested is published. Missing: " + String.join("; ", standing.lacks()) + ".");
             }
-            return Archives.published(document, evaluation, file, revision.get().name());
+            return Archives.published(
+                    document, evaluation, file, standing.current().orElseThrow().name());
         });
     }
 
