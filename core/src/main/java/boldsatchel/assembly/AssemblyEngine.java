@@ -32,6 +32,8 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
 
     /** Of more batteries, drives and fans than this the first are looked at. */
     private static final int MOST_REACHES = 24;
+    /** What is tall ranks no lower when it is taken out. */
+    private static final double TALL_RANK = 2e3;
 
     /** An engine; all are alike. */
     public AssemblyEngine() {}
@@ -74,7 +76,7 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
     private static AssemblyResult evaluate(Build build, CablesResult cables) {
         Takedown building = Takedown.of(build, cables, List.of());
         BitSet left = building.whole();
-        List<Removal> out = building.takeAll(left, m -> rank(build, building, m));
+        List<Removal> out = building.takeAll(left, m -> rank(build, cables, building, m));
         List<Circle> circles = building.isCutShort()
                 ? List.of()
                 : Circles.of(building, left).stream()
@@ -180,20 +182,25 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
     }
 
     /** What is taken out first, so that it is put in last: what closes, then the battery, then trays, then what is tall before what is flat. */
-    private static double rank(Build build, Takedown takedown, Takedown.Move move) {
+    private static double rank(Build build, CablesResult cables, Takedown takedown, Takedown.Move move) {
         return switch (move.kind()) {
             case OPEN -> 6e6;
             case COVER -> 5e6;
             case TRAY ->
-                build.casing()
-                                .carrying(move.subject())
-                                .filter(j -> j.way() instanceof Joint.Held)
-                                .isPresent()
-                        ? 4e6
-                        : 2e6;
+                rank(cables, takedown, build.casing().carrying(move.subject()).orElseThrow());
             case PARTS -> rank(takedown, move);
             case RIDER -> -1;
         };
+    }
+
+    /** What is held closes; what a ribbon leads to is there before what is tall, so that fingers get at both of its ends. */
+    private static double rank(CablesResult cables, Takedown takedown, Joint joint) {
+        if (joint.way() instanceof Joint.Held) {
+            return 4e6;
+        }
+        boolean ribbon = cables.leads().stream()
+                .anyMatch(l -> l.girth().flat() && takedown.jointsUnder(l).contains(joint));
+        return ribbon ? TALL_RANK - 1 : 2e6;
     }
 
     private static double rank(Takedown takedown, Takedown.Move move) {
@@ -204,7 +211,7 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
             rank = Math.max(
                     rank,
                     (part.part().isSource() ? 3e6 : 0)
-                            + (high >= Steps.TALL_MM ? 2e3 : high > Steps.FLAT_MM ? 1e3 : 0)
+                            + (high >= Steps.TALL_MM ? TALL_RANK : high > Steps.FLAT_MM ? 1e3 : 0)
                             + part.bounds().high(2));
         }
         return rank;

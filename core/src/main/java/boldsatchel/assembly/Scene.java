@@ -51,7 +51,7 @@ final class Scene {
     private final Map<String, List<Heap>> heaps = new HashMap<>();
     private final Map<Spot, Blocked> swept = new HashMap<>();
     private final Map<List<BitSet>, Optional<Way>> bent = new HashMap<>();
-    private final Map<Integer, BitSet> covers = new HashMap<>();
+    private final Map<Integer, Blocked> covers = new HashMap<>();
     private final @Nullable Blocked[] blocked;
     private final @Nullable Blocked[] drivers;
 
@@ -399,22 +399,21 @@ final class Scene {
 
     /** Whether nothing keeps a cover on; what it is in one place with by mistake is not asked. */
     boolean isLoose(int cover, Shell tray, BitSet present) {
-        BitSet by = covers.computeIfAbsent(cover, c -> {
-            BitSet found = new BitSet();
+        Blocked by = covers.computeIfAbsent(cover, c -> {
+            Blocked found = Blocked.none();
             for (Lump mover : lumps(tray)) {
                 for (Lump lump : lumps(tray)) {
                     if (mover.piece() == c
-                            && lump.piece() >= 0
                             && lump.piece() != c
                             && isAhead(mover.bounds(), lump.bounds(), Face.TOP)
                             && !leaves(mover, Face.TOP, List.of(lump))) {
-                        found.set(lump.piece());
+                        found.set(lump.piece(), Face.TOP);
                     }
                 }
             }
             return found;
         });
-        return !by.intersects(present);
+        return by.isFree(Face.TOP, present);
     }
 
     /** What leans is not asked: it is moved out of the way as it hangs. */

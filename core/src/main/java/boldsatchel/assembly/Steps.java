@@ -44,6 +44,12 @@ final class Steps {
     /** Screws of a cover of which nobody said how it is held, a guess. */
     static final int COVER_SCREWS = 4;
 
+    private static final String THIRD_HAND =
+            "They hang together by wires: hold the one with tape or a third hand while the other goes in.";
+
+    private static final String PINCHED =
+            "Leads lead over to it: plug them in while it is held up beside the other, and see that none is pinched when it closes.";
+
     private static final Set<Family> BOARDS = EnumSet.of(
             Family.X86_BOARD,
             Family.SINGLE_BOARD,
@@ -88,8 +94,12 @@ final class Steps {
         riders();
         proofs(Trait.PROVING_LOOSE, Trait.PROVING_PACK);
         install();
+        int closed = 0;
+        while (closed < out.size() && isShutter(out.get(closed))) {
+            closed++;
+        }
         for (int i = out.size() - 1; i >= 0; i--) {
-            in(out.get(i));
+            in(out.get(i), i < closed);
         }
         proofs(Trait.PROVING_OPEN, Trait.PROVING_CLOSED);
         peel();
@@ -314,28 +324,39 @@ final class Steps {
         return step.traits().contains(Trait.INSIDE);
     }
 
-    /** What was taken out is put in: after all that was taken out after it. */
-    private void in(Removal removal) {
+    /** Whether something is opened or taken off that was put on last: a cover, a lid. */
+    private boolean isShutter(Removal removal) {
+        return switch (removal.kind()) {
+            case COVER, OPEN -> true;
+            case TRAY -> isHeld(build.casing().carrying(removal.subject()).orElseThrow());
+            case PARTS, RIDER -> false;
+        };
+    }
+
+    private static boolean isHeld(Joint joint) {
+        return joint.way() instanceof Joint.Held;
+    }
+
+    /**
+     * What was taken out is put in: after all that was taken out after it.
+     *
+     * @param closing whether the case closes with it, since nothing but covers and lids follows
+     */
+    private void in(Removal removal, boolean closing) {
         Set<String> before = new HashSet<>(chain);
+        Set<Trait> traits = closing ? EnumSet.of(Trait.INSIDE, Trait.CLOSING) : EnumSet.of(Trait.INSIDE);
         switch (removal.kind()) {
             case PARTS, RIDER -> lay(removal, before);
-            case TRAY -> link(hung(removal.subject()), removal.subject(), before);
-            case COVER -> {
-                Set<Trait> closing = EnumSet.of(Trait.INSIDE, Trait.CLOSING);
+            case TRAY -> hang(removal.subject(), traits, before);
+            case COVER ->
                 closes(
-                        step(Job.COVER, List.of(removal.subject()), name(removal.subject()), COVER_SCREWS, closing),
+                        step(Job.COVER, List.of(removal.subject()), name(removal.subject()), COVER_SCREWS, traits),
                         removal.subject(),
                         before);
-            }
             case OPEN -> {
                 Joint joint = build.casing().joint(removal.subject()).orElseThrow();
                 closes(
-                        step(
-                                Job.SHUT,
-                                List.of(removal.subject()),
-                                name(joint.carries()),
-                                0,
-                                EnumSet.of(Trait.INSIDE, Trait.CLOSING)),
+                        step(Job.SHUT, List.of(removal.subject()), name(joint.carries()), 0, traits),
                         joint.carries(),
                         before);
             }
@@ -354,20 +375,28 @@ final class Steps {
         link(step, tray, before);
     }
 
-    private Step hung(String tray) {
+    private void hang(String tray, Set<Trait> traits, Set<String> before) {
         Joint joint = build.casing().carrying(tray).orElseThrow();
-        boolean glued = joint.way() instanceof Joint.Held h && h.by() == Joint.Held.By.GLUE;
-        Set<Trait> traits = EnumSet.of(Trait.INSIDE);
-        if (joint.way() instanceof Joint.Held) {
-            traits.add(Trait.CLOSING);
+        if (!(joint.way() instanceof Joint.Held held)) {
+            link(step(Job.HANG, List.of(tray), name(tray), COVER_SCREWS, traits), tray, before);
+            return;
         }
+        boolean glued = held.by() == Joint.Held.By.GLUE;
         if (glued) {
             traits.add(Trait.GLUING);
         }
-        int count = joint.way() instanceof Joint.Held h ? h.count() : COVER_SCREWS;
-        Step step = step(Job.HANG, List.of(tray), name(tray), count, traits);
+        Step step = step(Job.HANG, List.of(tray), name(tray), held.count(), traits);
+        if (cables.leads().stream().anyMatch(l -> takedown.jointsUnder(l).contains(joint))) {
+            step = step.moving(List.of(), more(step.cautions(), PINCHED));
+        }
         Trade.Held glue = trade.held(Optional.of(Fixing.by(Fixing.By.GLUE)));
-        return glued ? step.waiting(glue.waitMinutes()) : step;
+        closes(glued ? step.waiting(glue.waitMinutes()) : step, tray, before);
+    }
+
+    private static List<String> more(List<String> cautions, String one) {
+        List<String> all = new ArrayList<>(cautions);
+        all.add(one);
+        return all;
     }
 
     private void lay(Removal removal, Set<String> before) {
@@ -395,12 +424,7 @@ final class Steps {
             }
         }
         Step plain = held(step(Job.LAY, parts, words.toString(), 0, traits), hosts);
-        List<String> cautions = new ArrayList<>(plain.cautions());
-        if (in.size() > 1) {
-            cautions.add(
-                    "They hang together by wires: hold the one with tape or a third hand while the other goes in.");
-        }
-        Step lay = plain.moving(in, cautions);
+        Step lay = plain.moving(in, in.size() > 1 ? more(plain.cautions(), THIRD_HAND) : plain.cautions());
         parts.forEach(p -> {
             before.addAll(ridesOf(p));
             laidBy.put(p, lay.id());
@@ -457,21 +481,13 @@ final class Steps {
                 traits.add(Trait.RIBBON);
             }
             Set<String> needs = new HashSet<>(List.of(one.get(), other.get()));
-            hangs(lead).forEach(t -> needs.add("HANG:" + t));
+            // What is held closes: its leads are plugged in before. What is hinged hangs first.
+            takedown.jointsUnder(lead).stream()
+                    .filter(j -> !isHeld(j))
+                    .forEach(j -> needs.add(Job.HANG + ":" + j.carries()));
             String tray = placed(lead.one().part()).shell().id();
             add(step(job, List.of(lead.id()), fromTo(lead), 0, traits), tray, needs);
         }
-    }
-
-    /** Trays that must hang before a lead from the one to the other is plugged. */
-    private Set<String> hangs(Lead lead) {
-        List<Joint> one = build.casing().path(placed(lead.one().part()).shell().id());
-        List<Joint> other =
-                build.casing().path(placed(lead.other().part()).shell().id());
-        Set<String> trays = new HashSet<>();
-        one.stream().filter(j -> !other.contains(j)).forEach(j -> trays.add(j.carries()));
-        other.stream().filter(j -> !one.contains(j)).forEach(j -> trays.add(j.carries()));
-        return trays;
     }
 
     private void peel() {

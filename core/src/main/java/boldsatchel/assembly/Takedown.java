@@ -1,6 +1,7 @@
 package boldsatchel.assembly;
 
 import boldsatchel.cables.CablesResult;
+import boldsatchel.cables.Lead;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -378,7 +379,10 @@ final class Takedown {
                 .isPresent();
     }
 
-    /** Whether a tray comes off: opened if it can be, not glued, and no wire without a plug leads over its joint. */
+    /**
+     * Whether a tray comes off: opened if it can be, not glued, no lead over its joint that cannot be unplugged while it is on and is too short
+     * to lay it beside the case.
+     */
     private boolean isTrayFree(String tray, BitSet present) {
         Joint joint = build.casing().carrying(tray).orElseThrow();
         boolean shut =
@@ -387,34 +391,50 @@ final class Takedown {
                 && joint.way() instanceof Joint.Held h
                 && h.by() == Joint.Held.By.GLUE
                 && !loosened.contains(Loosening.of(Loosening.Kind.NO_GLUE, joint.id()));
-        return !shut
-                && !glued
-                && (!(joint.way() instanceof Joint.Held) || leaves(joint, present))
-                && ties.fast()
-                        .noneMatch(s -> present.get(s.one())
-                                && present.get(s.other())
-                                && hangsOn(s.one(), joint) != hangsOn(s.other(), joint));
+        if (shut || glued) {
+            return false;
+        }
+        BitSet hung = hung(joint);
+        boolean wired = ties.soldered().stream()
+                .anyMatch(s ->
+                        present.get(s.one()) && present.get(s.other()) && hung.get(s.one()) != hung.get(s.other()));
+        return !wired
+                && areLeadsFree(hung, present)
+                && (!(joint.way() instanceof Joint.Held) || leaves(joint, hung, present));
     }
 
-    /** Whether a tray that is held leaves the one it is on, with all that is in it and hangs on it. */
-    private boolean leaves(Joint joint, BitSet present) {
+    /** What a joint carries: a tray, all that is in it, and what hangs on it. */
+    private BitSet hung(Joint joint) {
         BitSet hung = new BitSet();
         for (int i = 0; i < pieces.all().size(); i++) {
             Piece piece = pieces.all().get(i);
             boolean on = switch (piece.kind()) {
-                case PART -> hangsOn(i, joint);
+                case PART -> build.casing().path(placed.get(i).shell().id()).contains(joint);
                 case COVER, TRAY -> build.casing().path(piece.id()).contains(joint);
                 case SHUT -> false;
             };
             hung.set(i, on);
         }
+        return hung;
+    }
+
+    /** Whether a tray that is held leaves the one it is on, with all that is in it and hangs on it. */
+    private boolean leaves(Joint joint, BitSet hung, BitSet present) {
         return build.shell(joint.on())
                 .map(on -> scene(present).comesOff(on, hung, present))
                 .orElse(true);
     }
 
-    private boolean hangsOn(int part, Joint joint) {
-        return build.casing().path(placed.get(part).shell().id()).contains(joint);
+    /** Joints that a lead leads over. */
+    List<Joint> jointsUnder(Lead lead) {
+        Optional<Integer> one = index(lead.one().part());
+        Optional<Integer> other = index(lead.other().part());
+        return one.isEmpty() || other.isEmpty()
+                ? List.of()
+                : build.casing()
+                        .between(
+                                placed.get(one.get()).shell().id(),
+                                placed.get(other.get()).shell().id());
     }
 
     /** Moves that may have to be done, straight ways only, before a part is out, that which takes it among them, in the order of all moves. */

@@ -29,7 +29,8 @@ import java.util.stream.Stream;
  *
  * @param riders what rides on what
  * @param soldered wires that do not come apart, and so short that what they hold goes in together
- * @param trailing wires that do not come apart, but so long that the one part can lie beside the case while the other is in it
+ * @param trailing wires that do not come apart, but so long that the one part, or the tray it is in, can lie beside the case while the other is
+ *     in it
  * @param tight leads that must be plugged where both parts lie
  */
 record Ties(SortedMap<Integer, Rider> riders, List<Soldered> soldered, List<Soldered> trailing, List<Tight> tight) {
@@ -85,8 +86,7 @@ record Ties(SortedMap<Integer, Rider> riders, List<Soldered> soldered, List<Sold
             if (one != null && other != null && !one.equals(other)) {
                 if (!comesApart(build, lead)) {
                     if (!loosened.contains(Loosening.of(Loosening.Kind.CONNECTOR, lead.id()))) {
-                        boolean trails = lead.lengthMm().orElse(0)
-                                >= Math.max(besideMm(placed.get(one)), besideMm(placed.get(other)));
+                        boolean trails = lead.lengthMm().orElse(0) >= besideMm(placed.get(one), placed.get(other));
                         (trails ? trailing : soldered).add(new Soldered(lead.id(), one, other));
                     }
                 } else if (isShort(cables, lead)
@@ -105,6 +105,16 @@ record Ties(SortedMap<Integer, Rider> riders, List<Soldered> soldered, List<Sold
                 List.copyOf(soldered),
                 List.copyOf(trailing),
                 List.copyOf(tight));
+    }
+
+    /**
+     * What wires between two parts take while the one lies in its place and the other beside the case; where they are in two trays, while
+     * those lie open side by side.
+     */
+    private static double besideMm(Placed one, Placed other) {
+        return one.shell().id().equals(other.shell().id())
+                ? Math.max(besideMm(one), besideMm(other))
+                : besideMm(one) + besideMm(other);
     }
 
     /** What wires of a part that lies in its place take to something beside the case. */

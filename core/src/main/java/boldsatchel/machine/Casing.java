@@ -8,6 +8,7 @@ import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Section: the case. Its trays hang on one another as a tree: each is carried by one joint at most, the one that stands by none. A tray that no
@@ -141,6 +142,16 @@ public record Casing(
             next = carrying(next.get().on());
         }
         return path.size() > joints.size() ? List.of() : path;
+    }
+
+    /** The joints that lie between two trays: those that carry the one and not the other. */
+    public List<Joint> between(String one, String other) {
+        List<Joint> ofOne = path(one);
+        List<Joint> ofOther = path(other);
+        return Stream.concat(
+                        ofOne.stream().filter(j -> !ofOther.contains(j)),
+                        ofOther.stream().filter(j -> !ofOne.contains(j)))
+                .toList();
     }
 
     /** Whether a tray is part of the machine, not a piece beside it. */

@@ -3,9 +3,12 @@ package boldsatchel.assembly;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
+import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -15,15 +18,16 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Takes one tray of boxes apart by moving them a millimetre at a time and looking at each place whether anything is in one place: knows
- * nothing of swept rooms. All sizes and places are whole millimetres.
+ * Takes trays of boxes apart by moving them a millimetre at a time and looking at each place whether anything is in one place: knows nothing
+ * of swept rooms. All sizes and places are whole millimetres. Everything is looked at as the first tray lies; what was taken off it lies
+ * elsewhere.
  */
 final class ByHand {
 
     private static final double IN_MM = 0.01;
     private static final int FAR = 120;
 
-    private final Shell tray;
+    private final Casing casing;
     private final List<Placed> parts;
     /** Cards: what carries each, and to which side it leaves it. */
     private final Map<String, Ties.Rider> riders;
@@ -31,13 +35,26 @@ final class ByHand {
     private final List<Set<String>> wired;
 
     ByHand(Build build, Map<String, Ties.Rider> riders, List<Set<String>> wired) {
-        this.tray = build.casing().shells().getFirst();
+        this.casing = build.casing();
         this.parts = Placed.all(build);
         this.riders = riders;
         this.wired = wired;
     }
 
-    /** What never comes out, the cover under its own name among it. */
+    /** The name of a piece: covers and trays do not have that of a part. */
+    static String name(Piece piece) {
+        return piece.kind() == Piece.Kind.PART ? piece.id() : piece.kind() + " " + piece.id();
+    }
+
+    private static String cover(String tray) {
+        return name(new Piece(Piece.Kind.COVER, tray));
+    }
+
+    private static String hung(String tray) {
+        return name(new Piece(Piece.Kind.TRAY, tray));
+    }
+
+    /** What never comes out. */
     Set<String> stuck(Set<String> from) {
         Set<String> present = new HashSet<>(from);
         boolean any = true;
@@ -45,7 +62,7 @@ final class ByHand {
             any = false;
             for (String id : List.copyOf(present)) {
                 if (present.contains(id) && leaves(id, present)) {
-                    present.removeAll(unit(id, present, isAlone(id, present)));
+                    present.removeAll(isPart(id) ? unit(id, present, isAlone(id, present)) : Set.of(id));
                     any = true;
                 }
             }
@@ -56,17 +73,56 @@ final class ByHand {
     Set<String> all() {
         Set<String> all = new HashSet<>();
         parts.forEach(p -> all.add(p.id()));
-        if (!tray.openTop()) {
-            all.add(tray.id());
-        }
+        casing.shells().stream().filter(s -> !s.openTop()).forEach(s -> all.add(cover(s.id())));
+        casing.joints().forEach(j -> all.add(hung(j.carries())));
         return all;
     }
 
-    private boolean leaves(String id, Set<String> present) {
-        if (id.equals(tray.id())) {
-            return isFree(List.of(cover()), Face.TOP, Vec.ZERO, FAR, boxes(present, Set.of(id)));
+    private boolean isPart(String id) {
+        return Placed.of(parts, id).isPresent();
+    }
+
+    /** Whether a piece is free to leave. */
+    boolean leaves(String id, Set<String> present) {
+        for (Shell shell : casing.shells()) {
+            if (id.equals(cover(shell.id()))) {
+                Pose pose = pose(shell.id());
+                List<Box> cover = cover(shell).stream().map(pose::around).toList();
+                return isFree(
+                        cover, turned(shell.id(), Face.TOP), Vec.ZERO, FAR, boxes(shell.id(), present, Set.of(id)));
+            }
+            if (id.equals(hung(shell.id()))) {
+                return comesOff(shell.id(), present);
+            }
         }
         return isAlone(id, present) || together(id, present);
+    }
+
+    /** A tray with all that is in it: no wires hold it, and to one side or another nothing of the rest is in its way. */
+    private boolean comesOff(String lid, Set<String> present) {
+        Set<String> in = new HashSet<>(Set.of(cover(lid)));
+        parts.stream().filter(p -> p.shell().id().equals(lid)).forEach(p -> in.add(p.id()));
+        boolean wiredTo = wired.stream()
+                .anyMatch(w -> present.containsAll(w) && w.stream().anyMatch(in::contains) && !in.containsAll(w));
+        Set<String> rest = new HashSet<>(present);
+        rest.remove(hung(lid));
+        List<Box> others = boxes(casing.shells().getFirst().id(), rest, Set.of());
+        Set<String> own = new HashSet<>(present);
+        own.retainAll(in);
+        List<Box> movers = boxes(lid, own, Set.of());
+        return !wiredTo && Face.ALL.stream().anyMatch(way -> isFree(movers, way, Vec.ZERO, FAR, others));
+    }
+
+    private Pose pose(String tray) {
+        return casing.pose(tray, Posture.CLOSED);
+    }
+
+    private Face turned(String tray, Face face) {
+        Vec way = pose(tray).direction(Vec.on(face.axis(), face.sign()));
+        return Face.ALL.stream()
+                .filter(f -> f.sign() * way.along(f.axis()) > 0.5)
+                .findFirst()
+                .orElseThrow();
     }
 
     private boolean isAlone(String id, Set<String> present) {
@@ -78,9 +134,10 @@ final class ByHand {
         boolean held = wired.stream()
                 .anyMatch(w -> w.stream().anyMatch(group(id, all())::contains)
                         && !group(id, all()).containsAll(w));
+        String tray = tray(id);
         return !held
                 && isUnscrewed(id, present)
-                && isFree(boxes(group, Set.of()), rides.away(), Vec.ZERO, FAR, boxes(present, group));
+                && isFree(solid(group), turned(tray, rides.away()), Vec.ZERO, FAR, boxes(tray, present, group));
     }
 
     private boolean together(String id, Set<String> present) {
@@ -107,8 +164,8 @@ final class ByHand {
     }
 
     private Set<String> unit(String id, Set<String> present, boolean alone) {
-        if (alone || id.equals(tray.id())) {
-            return alone ? group(id, present) : Set.of(id);
+        if (alone) {
+            return group(id, present);
         }
         Set<String> unit = new HashSet<>(Set.of(id));
         boolean grew = true;
@@ -155,16 +212,16 @@ final class ByHand {
         return !screwed
                 || Takedown.heads(part).stream()
                         .allMatch(head -> isFree(
-                                List.of(head.around(head.moved(new Vec(0, 0, -1)))),
-                                Face.TOP,
+                                List.of(pose(tray(id)).around(head.around(head.moved(new Vec(0, 0, -1))))),
+                                turned(tray(id), Face.TOP),
                                 Vec.ZERO,
                                 FAR,
-                                boxes(present, Set.of(id))));
+                                boxes(tray(id), present, Set.of(id))));
     }
 
     private boolean way(Set<String> group, Set<String> present) {
-        List<Box> movers = boxes(group, Set.of());
-        List<Box> others = boxes(present, group);
+        List<Box> movers = solid(group);
+        List<Box> others = boxes(tray(group.iterator().next()), present, group);
         for (Face out : Face.ALL) {
             if (isFree(movers, out, Vec.ZERO, FAR, others)) {
                 return true;
@@ -185,15 +242,16 @@ final class ByHand {
 
     /** Whether a way that was said is free all along. */
     boolean isFree(List<String> group, Way way, Set<String> present) {
-        List<Box> movers = boxes(Set.copyOf(group), Set.of());
-        List<Box> others = boxes(present, Set.copyOf(group));
+        String tray = tray(group.getFirst());
+        List<Box> movers = solid(Set.copyOf(group));
+        List<Box> others = boxes(tray, present, Set.copyOf(group));
         Vec from = way.aside()
-                .map(a -> Vec.on(a.to().axis(), a.to().sign() * a.mm()))
+                .map(a -> pose(tray).direction(Vec.on(a.to().axis(), a.to().sign() * a.mm())))
                 .orElse(Vec.ZERO);
         return way.aside()
-                        .map(a -> isFree(movers, a.to(), Vec.ZERO, (int) Math.round(a.mm()), others))
+                        .map(a -> isFree(movers, turned(tray, a.to()), Vec.ZERO, (int) Math.round(a.mm()), others))
                         .orElse(true)
-                && isFree(movers, way.out(), from, FAR, others);
+                && isFree(movers, turned(tray, way.out()), from, FAR, others);
     }
 
     private static boolean isFree(List<Box> movers, Face way, Vec from, int mm, List<Box> others) {
@@ -211,42 +269,70 @@ final class ByHand {
         return true;
     }
 
-    private Box cover() {
-        return new Box(
-                -tray.wallMm().value(),
-                -tray.wallMm().value(),
-                tray.heightMm().value(),
-                tray.outside().dx(),
-                tray.outside().dy(),
-                tray.wallMm().value());
+    private String tray(String part) {
+        return Placed.of(parts, part).orElseThrow().shell().id();
     }
 
-    /** What is solid of some pieces and of the tray, without others. */
-    private List<Box> boxes(Set<String> of, Set<String> without) {
+    /** What is solid of parts. */
+    private List<Box> solid(Set<String> of) {
         List<Box> boxes = new ArrayList<>();
-        boolean only = without.isEmpty();
         for (Placed p : parts) {
-            if (of.contains(p.id()) && !without.contains(p.id())) {
-                p.solids().forEach(s -> boxes.add(s.bounds()));
-            }
-        }
-        if (!only) {
-            Box out = tray.outside();
-            double t = tray.wallMm().value();
-            double h = tray.heightMm().value();
-            double w = tray.widthMm().value();
-            double d = tray.depthMm().value();
-            boxes.addAll(tray.ribs());
-            boxes.add(new Box(-t, -t, -t, out.dx(), out.dy(), t));
-            boxes.add(new Box(-t, -t, 0, t, out.dy(), h));
-            boxes.add(new Box(w, -t, 0, t, out.dy(), h));
-            boxes.add(new Box(-t, -t, 0, out.dx(), t, h));
-            boxes.add(new Box(-t, d, 0, out.dx(), t, h));
-            if (of.contains(tray.id()) && !without.contains(tray.id())) {
-                boxes.add(cover());
+            if (of.contains(p.id())) {
+                p.solids().forEach(s -> boxes.add(pose(p.shell().id()).around(s.bounds())));
             }
         }
         return boxes;
+    }
+
+    /** What is solid of what hangs together with a tray, without some pieces. */
+    private List<Box> boxes(String from, Set<String> of, Set<String> without) {
+        Set<String> there = new HashSet<>(of);
+        there.removeAll(without);
+        List<Box> boxes = new ArrayList<>();
+        for (Shell shell : casing.shells()) {
+            boolean together = shell.id().equals(from)
+                    || casing.joints().stream().allMatch(j -> there.contains(hung(j.carries())));
+            if (together) {
+                Set<String> in = new HashSet<>(there);
+                in.removeIf(p -> isPart(p) && !tray(p).equals(shell.id()));
+                boxes.addAll(solid(in));
+                solid(shell).forEach(b -> boxes.add(pose(shell.id()).around(b)));
+                if (there.contains(cover(shell.id()))) {
+                    cover(shell).forEach(b -> boxes.add(pose(shell.id()).around(b)));
+                }
+            }
+        }
+        return boxes;
+    }
+
+    /** Floor, walls and ribs of a tray. */
+    static List<Box> solid(Shell tray) {
+        Box out = tray.outside();
+        double t = tray.wallMm().value();
+        double h = tray.heightMm().value();
+        double w = tray.widthMm().value();
+        double d = tray.depthMm().value();
+        List<Box> boxes = new ArrayList<>(tray.ribs());
+        boxes.add(new Box(-t, -t, -t, out.dx(), out.dy(), t));
+        boxes.add(new Box(-t, -t, 0, t, out.dy(), h));
+        boxes.add(new Box(w, -t, 0, t, out.dy(), h));
+        boxes.add(new Box(-t, -t, 0, out.dx(), t, h));
+        boxes.add(new Box(-t, d, 0, out.dx(), t, h));
+        return boxes;
+    }
+
+    /** The cover of a tray that has one. */
+    static List<Box> cover(Shell tray) {
+        double t = tray.wallMm().value();
+        return tray.openTop()
+                ? List.of()
+                : List.of(new Box(
+                        -t,
+                        -t,
+                        tray.heightMm().value(),
+                        tray.outside().dx(),
+                        tray.outside().dy(),
+                        t));
     }
 
     /** What is wrong with a circle: members that leave, or others that stay when a member is gone; nothing where it is one. */
