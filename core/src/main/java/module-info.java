@@ -66,6 +66,7 @@ module boldsatchel.core {
             boldsatchel.balance.WeightsEngine,
             boldsatchel.balance.FootingEngine,
             boldsatchel.power.PointsEngine,
+            boldsatchel.assembly.PlanEngine,
             boldsatchel.heat.CellsEngine;
     provides boldsatchel.verdict.Judge with
             boldsatchel.judge.FitJudge,

@@ -4,6 +4,7 @@ import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.assembly.AtHand;
 import boldsatchel.assembly.Day;
 import boldsatchel.assembly.Plan;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Step;
 import boldsatchel.assembly.Wording;
 import boldsatchel.bench.BenchResult;
@@ -43,7 +44,7 @@ final class WorkChapters {
 
     static Chapter assembly(Chapters.Source source) {
         Evaluation evaluation = source.evaluation();
-        Plan plan = evaluation.of(AssemblyResult.class).plan().get();
+        Plan plan = evaluation.of(PlanResult.class).plan().get();
         List<Block> blocks = new ArrayList<>();
         if (plan.steps().isEmpty()) {
             return new Chapter("Putting it together", blocks);
@@ -168,7 +169,7 @@ final class WorkChapters {
     static Chapter tests(Chapters.Source source) {
         Evaluation evaluation = source.evaluation();
         BenchResult bench = evaluation.of(BenchResult.class);
-        Plan plan = evaluation.of(AssemblyResult.class).plan().get();
+        Plan plan = evaluation.of(PlanResult.class).plan().get();
         Day day = new Day(plan, evaluation.build().journal().done(), bench);
         List<Block> blocks = new ArrayList<>();
         List<Row> holds = plan.steps().stream()

@@ -2,7 +2,7 @@ package boldsatchel.book;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import boldsatchel.assembly.AssemblyResult;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.Ink;
 import boldsatchel.drawing.Mark;
@@ -178,7 +178,7 @@ public class BookTest {
         String text = parsed.getDocumentElement().getTextContent();
         e.findings().forEach(f -> assertThat(text).contains(f.message()));
         e.build().parts().list().forEach(p -> assertThat(text).contains(p.name()));
-        e.of(AssemblyResult.class)
+        e.of(PlanResult.class)
                 .plan()
                 .get()
                 .steps()

@@ -89,8 +89,7 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
                 cutShort,
                 Lazy.of(() -> wayOut(build, cables, circles.isEmpty())),
                 fast(building),
-                reaches(build, cables, building.finished(), isGlued(build) ? Optional.empty() : Optional.of(left)),
-                Lazy.of(() -> Steps.of(build, cables, Takedown.of(build, cables, List.of()), out)));
+                reaches(build, cables, building.finished(), isGlued(build) ? Optional.empty() : Optional.of(left)));
     }
 
     private static List<Fast> fast(Takedown takedown) {

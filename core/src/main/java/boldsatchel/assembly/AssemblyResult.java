@@ -17,7 +17,6 @@ import java.util.Optional;
  * @param wayOut the cheapest changes to the plan that undo all circles; nothing where there are none, or none was found
  * @param fast wires between parts that do not come apart
  * @param reaches what it takes to have a battery, card, drive or fan in hand
- * @param plan the work, step by step
  */
 public record AssemblyResult(
         List<Removal> out,
@@ -25,12 +24,11 @@ public record AssemblyResult(
         boolean cutShort,
         Lazy<Optional<WayOut>> wayOut,
         List<Fast> fast,
-        List<Reach> reaches,
-        Lazy<Plan> plan) {
+        List<Reach> reaches) {
 
     /** Nothing is put together. */
-    public static final AssemblyResult NOTHING = new AssemblyResult(
-            List.of(), List.of(), false, Lazy.known(Optional.empty()), List.of(), List.of(), Lazy.known(Plan.NONE));
+    public static final AssemblyResult NOTHING =
+            new AssemblyResult(List.of(), List.of(), false, Lazy.known(Optional.empty()), List.of(), List.of());
 
     /** Copies the lists. */
     public AssemblyResult {

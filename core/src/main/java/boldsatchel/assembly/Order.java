@@ -5,7 +5,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * Puts steps in a row: each after all that it needs, and of those that can be done next the one before which fewest are left that by a rule of
@@ -19,56 +21,73 @@ final class Order {
      *
      * @param tray id of the tray it goes on in; empty for none
      * @param needs ids of steps that come before it, whatever rules say
+     * @param back what is done when the machine is taken apart, of a step that puts something into or on the case; of those each comes after
+     *     the ones that were drafted before it
      */
-    record Draft(Step step, String tray, Set<String> needs) {
+    record Draft(Step step, String tray, Set<String> needs, Optional<Removal> back) {
         Draft {
             needs = new HashSet<>(needs);
+        }
+
+        String id() {
+            return step.id();
         }
     }
 
     private final List<Trade.Rule> rules;
     private final List<Draft> pending;
     /** What each step needs, done or not. */
-    private final Map<String, Set<String>> needed = new HashMap<>();
-
-    private final List<Step> done = new ArrayList<>();
-    private final List<Plan.Broken> broken = new ArrayList<>();
+    private final Map<String, Set<String>> needed;
 
     private Order(List<Draft> drafts, List<Trade.Rule> rules) {
         this.rules = rules;
         this.pending = new ArrayList<>(drafts);
+        this.needed = needed(drafts);
     }
 
-    static Plan of(List<Draft> drafts, List<Trade.Rule> rules) {
-        return new Order(drafts, rules).plan();
+    static List<Draft> of(List<Draft> drafts, List<Trade.Rule> rules) {
+        return new Order(drafts, rules).row();
     }
 
-    private Plan plan() {
-        Map<String, Draft> known = new HashMap<>();
-        pending.forEach(d -> known.put(d.step().id(), d));
-        pending.forEach(d -> d.needs().retainAll(known.keySet()));
-        pending.forEach(d -> needed.put(d.step().id(), Set.copyOf(d.needs())));
-        while (!pending.isEmpty()) {
-            Draft next = next();
-            pending.remove(next);
-            for (Trade.Rule rule : rules) {
-                pending.stream()
-                        .filter(other -> comesFirst(rule, other, next))
-                        .findFirst()
-                        .ifPresent(other -> broken.add(new Plan.Broken(
-                                rule, next.step().id(), other.step().id())));
+    /** What each step needs of what there is; steps that go into the case need those before them in the row that do. */
+    private static Map<String, Set<String>> needed(List<Draft> drafts) {
+        Set<String> known = new HashSet<>();
+        drafts.forEach(d -> known.add(d.id()));
+        Map<String, Set<String>> needed = new HashMap<>();
+        Set<String> inside = new HashSet<>();
+        for (Draft draft : drafts) {
+            Set<String> needs = new HashSet<>(draft.needs());
+            needs.retainAll(known);
+            if (draft.back().isPresent()) {
+                needs.addAll(inside);
+                inside.add(draft.id());
             }
-            pending.forEach(d -> d.needs().remove(next.step().id()));
-            done.add(next.step());
+            needed.put(draft.id(), needs);
         }
-        return new Plan(done, broken, List.of());
+        return needed;
     }
 
-    private Draft next() {
+    private List<Draft> row() {
+        List<Draft> row = new ArrayList<>();
+        Set<String> done = new HashSet<>();
+        while (!pending.isEmpty()) {
+            Draft next = next(d -> done.containsAll(needs(d)));
+            pending.remove(next);
+            done.add(next.id());
+            row.add(next);
+        }
+        return row;
+    }
+
+    private Set<String> needs(Draft draft) {
+        return needed.getOrDefault(draft.id(), Set.of());
+    }
+
+    private Draft next(Predicate<Draft> ready) {
         Draft best = null;
         long least = Long.MAX_VALUE;
         for (Draft draft : pending) {
-            if (draft.needs().isEmpty()) {
+            if (ready.test(draft)) {
                 long before = before(draft);
                 if (before < least) {
                     least = before;
@@ -92,12 +111,28 @@ final class Order {
 
     /** Whether by a rule one step comes before another that it does not itself wait for. */
     private boolean comesFirst(Trade.Rule rule, Draft one, Draft other) {
-        return !one.step().id().equals(other.step().id())
+        return !one.id().equals(other.id())
                 && one.step().traits().contains(rule.first())
                 && other.step().traits().contains(rule.then())
                 && !other.step().traits().contains(rule.first())
                 && (!rule.inOneTray() || one.tray().equals(other.tray()))
-                && !needed.getOrDefault(one.step().id(), Set.of())
-                        .contains(other.step().id());
+                && !needs(one).contains(other.id());
+    }
+
+    /** Rules that a row does not keep: for each step that comes too early, the first one that should have come before it. */
+    static List<Plan.Broken> broken(List<Draft> row, List<Trade.Rule> rules) {
+        Order order = new Order(row, rules);
+        List<Plan.Broken> broken = new ArrayList<>();
+        for (int i = 0; i < row.size(); i++) {
+            Draft early = row.get(i);
+            List<Draft> later = row.subList(i + 1, row.size());
+            for (Trade.Rule rule : rules) {
+                later.stream()
+                        .filter(late -> order.comesFirst(rule, late, early))
+                        .findFirst()
+                        .ifPresent(late -> broken.add(new Plan.Broken(rule, early.id(), late.id())));
+            }
+        }
+        return broken;
     }
 }

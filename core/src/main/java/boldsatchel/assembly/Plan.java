@@ -1,26 +1,41 @@
 package boldsatchel.assembly;
 
+import boldsatchel.machine.Journal;
 import java.util.HashSet;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * The work, step by step.
  *
  * @param steps in their order
- * @param broken rules of the trade that this order does not keep, since it cannot
+ * @param broken rules of the trade that this order does not keep
  * @param unwired ids of parts that want power or signals and that nothing is planned to lead to: their wires are in no step
+ * @param bounds of each step but the last why it cannot change places with the next one; empty where it can
+ * @param byHand ids of steps that were moved by hand
+ * @param refused moves by hand that were not followed
  */
-public record Plan(List<Step> steps, List<Broken> broken, List<String> unwired) {
+public record Plan(
+        List<Step> steps,
+        List<Broken> broken,
+        List<String> unwired,
+        List<String> bounds,
+        Set<String> byHand,
+        List<Refused> refused) {
 
     /** No work. */
-    public static final Plan NONE = new Plan(List.of(), List.of(), List.of());
+    public static final Plan NONE = new Plan(List.of(), List.of(), List.of(), List.of(), Set.of(), List.of());
 
     /** Copies the lists. */
     public Plan {
         steps = List.copyOf(steps);
         broken = List.copyOf(broken);
         unwired = List.copyOf(unwired);
+        bounds = List.copyOf(bounds);
+        byHand = Set.copyOf(byHand);
+        refused = List.copyOf(refused);
     }
 
     /**
@@ -29,7 +44,32 @@ public record Plan(List<Step> steps, List<Broken> broken, List<String> unwired) 
      * @param early id of the step that comes too early
      * @param late id of the first step that should have come before it
      */
-    public record Broken(Trade.Rule rule, String early, String late) {}
+    public record Broken(Trade.Rule rule, String early, String late) {
+        /** Whether somebody moved one of the two: else what they need leaves no choice. */
+        public boolean isBy(Set<String> hand) {
+            return hand.contains(early) || hand.contains(late);
+        }
+    }
+
+    /**
+     * A move by hand that was not followed.
+     *
+     * @param why a sentence
+     */
+    public record Refused(Journal.Moved moved, String why) {}
+
+    /** Place of a step in the row, if it is in it. */
+    public OptionalInt index(String id) {
+        return IntStream.range(0, steps.size())
+                .filter(i -> steps.get(i).id().equals(id))
+                .findFirst();
+    }
+
+    /** What is done in a step, for people; the id of one that is not in the plan. */
+    public String words(String id) {
+        OptionalInt index = index(id);
+        return index.isPresent() ? steps.get(index.getAsInt()).words() : id;
+    }
 
     /** Parts that lie in the case after a step; before any does those that the step is about. */
     public Set<String> inPlace(int index) {

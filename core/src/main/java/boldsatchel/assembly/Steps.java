@@ -10,12 +10,14 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Joint;
+import boldsatchel.machine.Journal;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.made.Cutout;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -80,12 +82,31 @@ final class Steps {
         this.trade = trade;
     }
 
-    static Plan of(Build build, CablesResult cables, Takedown takedown, List<Removal> out) {
+    /**
+     * The work.
+     *
+     * @param out what is taken out, one after the other
+     * @param moved steps that were moved by hand
+     */
+    static Plan of(Build build, CablesResult cables, Takedown takedown, List<Removal> out, List<Journal.Moved> moved) {
         Trade trade = Trade.known();
         Steps steps = new Steps(build, cables, takedown, out, trade);
         steps.draft();
-        Plan plan = Order.of(steps.drafts, trade.rules());
-        return new Plan(steps.reasoned(plan.steps()), plan.broken(), steps.unwired());
+        List<Order.Draft> row = Order.of(steps.drafts, trade.rules());
+        Moves moves = new Moves(takedown, row, out);
+        moves.follow(moved);
+        if (!moves.byHand().isEmpty()) {
+            steps = new Steps(build, cables, takedown, moves.out(), trade);
+            steps.draft();
+            row = moves.row(steps.drafts);
+        }
+        return new Plan(
+                steps.reasoned(row.stream().map(Order.Draft::step).toList()),
+                Order.broken(row, trade.rules()),
+                steps.unwired(),
+                Moves.bounds(takedown, row),
+                moves.byHand(),
+                moves.refused());
     }
 
     private void draft() {
@@ -106,7 +127,7 @@ final class Steps {
     }
 
     private void add(Step step, String tray, Set<String> needs) {
-        drafts.add(new Order.Draft(step, tray, needs));
+        drafts.add(new Order.Draft(step, tray, needs, Optional.empty()));
     }
 
     /** A step of a job with its usual times. */
@@ -343,42 +364,46 @@ final class Steps {
      * @param closing whether the case closes with it, since nothing but covers and lids follows
      */
     private void in(Removal removal, boolean closing) {
-        Set<String> before = new HashSet<>(chain);
         Set<Trait> traits = closing ? EnumSet.of(Trait.INSIDE, Trait.CLOSING) : EnumSet.of(Trait.INSIDE);
         switch (removal.kind()) {
-            case PARTS, RIDER -> lay(removal, before);
-            case TRAY -> hang(removal.subject(), traits, before);
+            case PARTS, RIDER -> lay(removal);
+            case TRAY -> hang(removal, traits);
             case COVER ->
                 closes(
                         step(Job.COVER, List.of(removal.subject()), name(removal.subject()), COVER_SCREWS, traits),
                         removal.subject(),
-                        before);
+                        removal);
             case OPEN -> {
                 Joint joint = build.casing().joint(removal.subject()).orElseThrow();
                 closes(
                         step(Job.SHUT, List.of(removal.subject()), name(joint.carries()), 0, traits),
                         joint.carries(),
-                        before);
+                        removal);
             }
         }
         plugs();
     }
 
-    private void link(Step step, String tray, Set<String> needs) {
-        add(step, tray, needs);
+    private void link(Step step, String tray, Set<String> needs, Removal back) {
+        drafts.add(new Order.Draft(step, tray, needs, Optional.of(back)));
         chain.add(step.id());
     }
 
     /** Nothing is closed before all is plugged in. */
-    private void closes(Step step, String tray, Set<String> before) {
-        drafts.stream().map(Order.Draft::step).filter(Steps::isInside).forEach(s -> before.add(s.id()));
-        link(step, tray, before);
+    private void closes(Step step, String tray, Removal back) {
+        Set<String> before = drafts.stream()
+                .map(Order.Draft::step)
+                .filter(Steps::isInside)
+                .map(Step::id)
+                .collect(Collectors.toSet());
+        link(step, tray, before, back);
     }
 
-    private void hang(String tray, Set<Trait> traits, Set<String> before) {
+    private void hang(Removal removal, Set<Trait> traits) {
+        String tray = removal.subject();
         Joint joint = build.casing().carrying(tray).orElseThrow();
         if (!(joint.way() instanceof Joint.Held held)) {
-            link(step(Job.HANG, List.of(tray), name(tray), COVER_SCREWS, traits), tray, before);
+            link(step(Job.HANG, List.of(tray), name(tray), COVER_SCREWS, traits), tray, Set.of(), removal);
             return;
         }
         boolean glued = held.by() == Joint.Held.By.GLUE;
@@ -390,7 +415,7 @@ final class Steps {
             step = step.moving(List.of(), more(step.cautions(), PINCHED));
         }
         Trade.Held glue = trade.held(Optional.of(Fixing.by(Fixing.By.GLUE)));
-        closes(glued ? step.waiting(glue.waitMinutes()) : step, tray, before);
+        closes(glued ? step.waiting(glue.waitMinutes()) : step, tray, removal);
     }
 
     private static List<String> more(List<String> cautions, String one) {
@@ -399,9 +424,15 @@ final class Steps {
         return all;
     }
 
-    private void lay(Removal removal, Set<String> before) {
+    private void lay(Removal removal) {
+        Set<String> before = new HashSet<>(joints);
         List<Removal.Group> in = removal.groups().reversed();
-        List<String> parts = in.stream().flatMap(g -> g.parts().stream()).toList();
+        // In an order that does not change with the way they go in: it names the step.
+        List<String> parts = in.stream()
+                .sorted(Comparator.comparingInt(
+                        g -> takedown.index(g.parts().getFirst()).orElseThrow()))
+                .flatMap(g -> g.parts().stream())
+                .toList();
         List<String> hosts = in.stream().map(g -> g.parts().getFirst()).toList();
         Set<Trait> traits = EnumSet.of(Trait.INSIDE, Trait.ELECTRONIC);
         StringBuilder words = new StringBuilder();
@@ -429,8 +460,7 @@ final class Steps {
             before.addAll(ridesOf(p));
             laidBy.put(p, lay.id());
         });
-        before.addAll(joints);
-        link(lay, placed(hosts.getFirst()).shell().id(), before);
+        link(lay, placed(hosts.getFirst()).shell().id(), before, removal);
     }
 
     private Placed placed(String part) {

@@ -166,6 +166,20 @@ final class Takedown {
         return moves;
     }
 
+    /** The move that something was taken out by. */
+    Move move(Removal removal) {
+        return moves.stream()
+                .filter(m -> m.kind() == removal.kind() && isOf(m, removal))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private boolean isOf(Move move, Removal removal) {
+        return removal.kind() == Removal.Kind.PARTS
+                ? index(removal.subject()).filter(move.takes()::get).isPresent()
+                : move.subject().equals(removal.subject());
+    }
+
     /** All pieces, the parts in the order they are placed first. */
     List<Piece> pieces() {
         return pieces.all();
@@ -201,6 +215,11 @@ final class Takedown {
         BitSet joints = (BitSet) pieces.joints().clone();
         joints.and(present);
         return scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far, budget));
+    }
+
+    /** Does something, if it can be done and takes anything, whatever has to be slid. */
+    Optional<Removal> tried(Move move, BitSet present) {
+        return tried(move, present, false).or(() -> tried(move, present, true));
     }
 
     /**

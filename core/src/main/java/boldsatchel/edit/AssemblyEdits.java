@@ -31,6 +31,33 @@ public final class AssemblyEdits {
         return Edits.journal("take back “" + words + "”", j -> j.withDone(without(j, step)));
     }
 
+    /**
+     * A step comes elsewhere in the row.
+     *
+     * @param words of the step
+     * @param before id of the step that it comes right before; empty for the end
+     */
+    public static Edit move(String words, String step, String before) {
+        return Edits.journal("move “" + words + "”", j -> {
+            List<Journal.Moved> now = new ArrayList<>(j.moved());
+            now.add(new Journal.Moved(step, before));
+            return j.withMoved(now);
+        });
+    }
+
+    /**
+     * A step comes where it came by itself.
+     *
+     * @param words of the step
+     */
+    public static Edit putBack(String words, String step) {
+        return Edits.journal("put back “" + words + "”", j -> {
+            List<Journal.Moved> left = new ArrayList<>(j.moved());
+            left.removeIf(m -> m.step().equals(step));
+            return j.withMoved(left);
+        });
+    }
+
     /** Something is otherwise than planned. */
     public static Edit differs(Journal.Differs differs) {
         return Edits.journal("put down what is otherwise", j -> j.and(differs));

@@ -23,6 +23,7 @@ import java.util.TreeSet;
  * @param hunts for faults, the first one first
  * @param asBuilt where the thing on the table is otherwise than planned
  * @param done steps of the assembly that are done, in the order in which they were
+ * @param moved steps of the assembly that were moved by hand, one move after the other
  * @param lessons what would be done otherwise the next time
  * @param credits who helped, and whose work is in it
  * @param licence under which the book may be passed on
@@ -37,6 +38,7 @@ public record Journal(
         @Label("fault hunts") List<Hunted> hunts,
         @Label("as built") List<Differs> asBuilt,
         @Label("steps done") List<Ticked> done,
+        @Label("steps moved by hand") List<Moved> moved,
         @Label("next time") List<Lesson> lessons,
         @Label("credits") List<Credit> credits,
         @Label("licence of the book") String licence,
@@ -44,8 +46,8 @@ public record Journal(
 
     /** Nothing yet. */
     public static final Journal NONE = new Journal(
-            "", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "",
-            List.of());
+            "", List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+            List.of(), "", List.of());
 
     /** Copies the lists. */
     public Journal {
@@ -56,6 +58,7 @@ public record Journal(
         hunts = List.copyOf(hunts);
         asBuilt = List.copyOf(asBuilt);
         done = List.copyOf(done);
+        moved = List.copyOf(moved);
         lessons = List.copyOf(lessons);
         credits = List.copyOf(credits);
         revisions = List.copyOf(revisions);
@@ -246,6 +249,16 @@ public record Journal(
             @Label("notes") String words) {}
 
     /**
+     * A step of the assembly that was moved by hand.
+     *
+     * @param step which one, by its id
+     * @param before id of the step that it comes right before since; empty for the end
+     */
+    public record Moved(
+            @Label(value = "step", needed = true) String step,
+            @Label("comes before") String before) {}
+
+    /**
      * What a check said.
      *
      * @param check by its name among those there are
@@ -357,6 +370,11 @@ public record Journal(
     /** The same with other steps done. */
     public Journal withDone(List<Ticked> newDone) {
         return with("done", newDone);
+    }
+
+    /** The same with other moves of steps. */
+    public Journal withMoved(List<Moved> newMoved) {
+        return with("moved", newMoved);
     }
 
     /** The same with other lessons. */

@@ -31,7 +31,7 @@ final class AssemblyReport {
         });
     }
 
-    static void write(ObjectNode node, AssemblyResult assembly) {
+    static void write(ObjectNode node, AssemblyResult assembly, Plan plan) {
         ArrayNode circles = node.putArray("circles");
         assembly.circles().forEach(c -> {
             ArrayNode members = circles.addArray();
@@ -48,7 +48,6 @@ final class AssemblyReport {
                     one.put("index", c.index());
                 }));
         removals(node.putArray("takedown"), assembly.out());
-        Plan plan = assembly.plan().get();
         number(node, "minutes", plan.minutes());
         ArrayNode steps = node.putArray("steps");
         plan.steps().forEach(s -> step(steps.addObject(), s));
@@ -60,6 +59,15 @@ final class AssemblyReport {
             one.put("because", b.rule().because());
             one.put("early", b.early());
             one.put("late", b.late());
+            one.put("byHand", b.isBy(plan.byHand()));
+        });
+        texts(node.putArray("movedByHand"), plan.byHand().stream().sorted().toList());
+        ArrayNode refused = node.putArray("movesNotFollowed");
+        plan.refused().forEach(r -> {
+            ObjectNode one = refused.addObject();
+            one.put("step", r.moved().step());
+            one.put("before", r.moved().before());
+            one.put("because", r.why());
         });
     }
 

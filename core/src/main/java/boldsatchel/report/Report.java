@@ -2,6 +2,7 @@ package boldsatchel.report;
 
 import boldsatchel.abilities.Abilities;
 import boldsatchel.assembly.AssemblyResult;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.balance.BalanceResult;
 import boldsatchel.bench.BenchResult;
 import boldsatchel.cables.CablesResult;
@@ -59,7 +60,10 @@ public final class Report {
         BenchReport.write(root.putObject("bench"), evaluation.of(BenchResult.class));
         AssemblyResult assembly = evaluation.of(AssemblyResult.class);
         AssemblyReport.mends(root.putArray("mends"), assembly);
-        AssemblyReport.write(root.putObject("assembly"), assembly);
+        AssemblyReport.write(
+                root.putObject("assembly"),
+                assembly,
+                evaluation.of(PlanResult.class).plan().get());
         return root;
     }
 

@@ -1,7 +1,7 @@
 package boldsatchel.revise;
 
-import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.assembly.Day;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Step;
 import boldsatchel.bench.BenchResult;
 import boldsatchel.edit.Edit;
@@ -116,7 +116,7 @@ public final class Revisions {
         BenchResult fresh = new BenchResult(
                 bench.compared().stream().filter(c -> !stale.contains(c.test())).toList());
         Day day = new Day(
-                evaluation.of(AssemblyResult.class).plan().get(),
+                evaluation.of(PlanResult.class).plan().get(),
                 evaluation.build().journal().done(),
                 fresh);
         Day ever = new Day(day.plan(), day.ticked(), bench);

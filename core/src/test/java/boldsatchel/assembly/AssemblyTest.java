@@ -272,7 +272,7 @@ public class AssemblyTest {
                 "# The orders of the demos\n\nWritten by the tests; how they come about: [assembly](assembly.md).\n");
         for (String demo : Library.DEMOS) {
             Build build = Library.demo(demo).orElseThrow();
-            Plan plan = AssemblyEngine.evaluate(build).plan().get();
+            Plan plan = PlanEngine.evaluate(build);
             text.append("\n## ").append(build.name()).append("\n");
             Step.Phase phase = null;
             int number = 1;
@@ -311,7 +311,7 @@ public class AssemblyTest {
     public void stepsOfADemoKeepTheRulesOrSayWhichTheyBreak(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         AssemblyResult result = AssemblyEngine.evaluate(build);
-        Plan plan = result.plan().get();
+        Plan plan = PlanEngine.evaluate(build);
         List<Step> steps = plan.steps();
         assertThat(steps).extracting(Step::id).doesNotHaveDuplicates();
         List<String> laid = steps.stream()

@@ -51,7 +51,7 @@ public final class ScheduleTest {
     }
 
     private static Plan plan(Build build) {
-        return AssemblyEngine.evaluate(build).plan().get();
+        return PlanEngine.evaluate(build);
     }
 
     private static Schedule schedule(Build build, Set<String> done, double hours) {

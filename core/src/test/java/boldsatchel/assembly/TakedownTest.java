@@ -68,13 +68,13 @@ public class TakedownTest {
         return CablesEngine.evaluate(build);
     }
 
-    private static Set<String> names(Takedown takedown, BitSet pieces) {
+    static Set<String> names(Takedown takedown, BitSet pieces) {
         Set<String> names = new HashSet<>();
         pieces.stream().forEach(i -> names.add(ByHand.name(takedown.pieces().get(i))));
         return names;
     }
 
-    private static ByHand byHand(Build build, Takedown takedown) {
+    static ByHand byHand(Build build, Takedown takedown) {
         Map<String, Ties.Rider> riders = new HashMap<>();
         takedown.ties()
                 .riders()

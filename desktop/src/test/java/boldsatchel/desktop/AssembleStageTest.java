@@ -3,6 +3,7 @@ package boldsatchel.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import boldsatchel.assembly.AssemblyResult;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Step;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.AppFolders;
@@ -41,7 +42,7 @@ public class AssembleStageTest extends WindowHarness {
     }
 
     private List<Step> steps() {
-        return evaluation().of(AssemblyResult.class).plan().get().steps();
+        return evaluation().of(PlanResult.class).plan().get().steps();
     }
 
     @Test

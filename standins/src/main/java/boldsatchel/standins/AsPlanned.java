@@ -1,6 +1,6 @@
 package boldsatchel.standins;
 
-import boldsatchel.assembly.AssemblyResult;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Step;
 import boldsatchel.bench.BenchTest;
 import boldsatchel.bench.BenchTests;
@@ -27,7 +27,7 @@ public final class AsPlanned {
         Evaluation evaluation = Evaluator.evaluate(build);
         Measurand.Known known = Measurand.Known.of(build, evaluation.results(), BenchTest.USUAL_C);
         List<Journal.Tested> tests = new ArrayList<>(build.journal().tests());
-        for (Step step : evaluation.of(AssemblyResult.class).plan().get().steps()) {
+        for (Step step : evaluation.of(PlanResult.class).plan().get().steps()) {
             Optional<BenchTest> test = step.test().flatMap(BenchTests::test);
             for (String subject : step.subjects()) {
                 Optional<Part> part = build.part(subject);

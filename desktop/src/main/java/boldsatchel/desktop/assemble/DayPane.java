@@ -1,7 +1,7 @@
 package boldsatchel.desktop.assemble;
 
-import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.assembly.Day;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Step;
 import boldsatchel.bench.BenchResult;
 import boldsatchel.bench.BenchTest;
@@ -160,7 +160,7 @@ final class DayPane extends VBox {
     private Day day() {
         Evaluation e = evaluation();
         return new Day(
-                e.of(AssemblyResult.class).plan().get(),
+                e.of(PlanResult.class).plan().get(),
                 desk.session().build().journal().done(),
                 e.of(BenchResult.class));
     }

@@ -1,6 +1,6 @@
 package boldsatchel.desktop.assemble;
 
-import boldsatchel.assembly.AssemblyResult;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Schedule;
 import boldsatchel.cables.CablesResult;
 import boldsatchel.desktop.controls.DrawingView;
@@ -83,7 +83,7 @@ final class SchedulePane extends VBox {
         Build build = evaluation.build();
         Schedule schedule = Schedule.of(
                 build,
-                evaluation.of(AssemblyResult.class).plan().get(),
+                evaluation.of(PlanResult.class).plan().get(),
                 evaluation.of(CablesResult.class).leads(),
                 build.journal().done().stream().map(Journal.Ticked::step).collect(Collectors.toSet()),
                 day,

@@ -1,9 +1,9 @@
 package boldsatchel.desktop.assemble;
 
-import boldsatchel.assembly.AssemblyResult;
 import boldsatchel.assembly.AtHand;
 import boldsatchel.assembly.Day;
 import boldsatchel.assembly.Plan;
+import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Step;
 import boldsatchel.assembly.Wording;
 import boldsatchel.bench.BenchResult;
@@ -97,7 +97,7 @@ final class StepsPane extends HBox {
     }
 
     private static Worked worked(Evaluation evaluation) {
-        Plan plan = evaluation.of(AssemblyResult.class).plan().get();
+        Plan plan = evaluation.of(PlanResult.class).plan().get();
         Day day = new Day(plan, evaluation.build().journal().done(), evaluation.of(BenchResult.class));
         List<Row> rows = new ArrayList<>();
         String part = "";
