@@ -67,7 +67,7 @@ public class MovesTest {
     public void aRowThatWasMovedByHandStillGoesTogether(int some) {
         int followed = 0;
         int refused = 0;
-        for (int seed = some * 10; seed < some * 10 + 10; seed++) {
+        for (int seed = some * 30; seed < some * 30 + 30; seed++) {
             Build build = seed % 2 == 0 ? ThrownTogether.tray(seed) : ThrownTogether.lidded(seed);
             Random random = new Random(seed);
             Plan plan = PlanEngine.evaluate(build);
