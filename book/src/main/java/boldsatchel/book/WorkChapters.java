@@ -17,7 +17,6 @@ import boldsatchel.book.Block.Tone;
 import boldsatchel.book.Block.Words;
 import boldsatchel.drawing.Drawing;
 import boldsatchel.drawing.PackView;
-import boldsatchel.drawing.Room;
 import boldsatchel.drawing.StepDrawing;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;
@@ -36,9 +35,6 @@ final class WorkChapters {
 
     /** The table of what is otherwise than planned. */
     static final String AS_BUILT = "as-built";
-
-    /** A picture of a step is drawn for so much room, mm. */
-    private static final Room STEP = Room.page(120, 90);
 
     private WorkChapters() {}
 
@@ -67,10 +63,9 @@ final class WorkChapters {
                 phase = step.phase().words();
                 blocks.add(new Block.Heading(phase));
             }
-            Optional<Drawing> drawing = step.groups().isEmpty()
-                    ? Optional.empty()
-                    : StepDrawing.of(evaluation, plan, i, PackView.PLAN, STEP);
-            blocks.add(new Block.Beside(drawing.map(Drawing::trimmed), step(source, plan, i)));
+            Optional<Drawing> drawing =
+                    step.groups().isEmpty() ? Optional.empty() : StepDrawing.bare(evaluation, plan, i, PackView.PLAN);
+            blocks.add(new Block.Beside(drawing, step(source, plan, i)));
         }
         return new Chapter("Putting it together", blocks);
     }

@@ -119,7 +119,7 @@ final class Moves {
     }
 
     private static String needs(Order.Draft draft, Order.Draft other) {
-        return "“" + draft.step().words() + "” needs “" + other.step().words() + "” done before.";
+        return "“" + draft.step().brief() + "” needs “" + other.step().brief() + "” done before.";
     }
 
     /** What is taken out when the steps are undone, the last one first; nothing where one of them cannot be. */
@@ -162,8 +162,8 @@ final class Moves {
                 && next.back().isPresent()
                 && takedown.tried(takedown.move(one.back().get()), present).isEmpty();
         return bars
-                ? "After “" + next.step().words() + "” there is no way in for “"
-                        + one.step().words() + "” any more."
+                ? "After “" + next.step().brief() + "” there is no way in for “"
+                        + one.step().brief() + "” any more."
                 : "";
     }
 }

@@ -3,6 +3,7 @@ package boldsatchel.assembly;
 import boldsatchel.machine.Journal;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -65,10 +66,14 @@ public record Plan(
                 .findFirst();
     }
 
+    /** The step with an id, if it is in the row. */
+    public Optional<Step> step(String id) {
+        return steps.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
     /** What is done in a step, for people; the id of one that is not in the plan. */
     public String words(String id) {
-        OptionalInt index = index(id);
-        return index.isPresent() ? steps.get(index.getAsInt()).words() : id;
+        return step(id).map(Step::words).orElse(id);
     }
 
     /** Parts that lie in the case after a step; before any does those that the step is about. */

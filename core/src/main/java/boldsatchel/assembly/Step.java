@@ -41,6 +41,8 @@ public record Step(
         List<String> reasons,
         Set<Trait> traits) {
 
+    private static final int BRIEF = 44;
+
     /** Copies the lists. */
     public Step {
         subjects = List.copyOf(subjects);
@@ -50,6 +52,14 @@ public record Step(
         cautions = List.copyOf(cautions);
         reasons = List.copyOf(reasons);
         traits = Set.copyOf(traits);
+    }
+
+    /** What is done, cut short to be named in a sentence. */
+    public String brief() {
+        int end = words.lastIndexOf(' ', BRIEF);
+        return words.length() <= BRIEF || end < 0
+                ? words
+                : words.substring(0, end).replaceAll("[,;]$", "") + " …";
     }
 
     /** Whether nothing goes on before it has passed. */

@@ -59,6 +59,8 @@ public final class PackDrawings {
     private static final double TINTS = 2.6;
 
     private static final double BESIDE = 2.6;
+    /** Width of a frame around what is pointed out, as a share of the picture's longer side. */
+    private static final double FRAME_SHARE = 0.012;
 
     private PackDrawings() {}
 
@@ -166,14 +168,40 @@ public final class PackDrawings {
 
         /** Without a word, to be told by its shape. */
         public Drawing bare() {
+            return bare(Set.of());
+        }
+
+        /**
+         * Without a word, to be told by its shape.
+         *
+         * @param framed ids of parts that have a frame around them
+         */
+        public Drawing bare(Set<String> framed) {
             Sketch bare = new Sketch(low.across(), low.up() + size.up());
             new ScenePainter(
                             bare,
                             new Names(size.across(), size.up()),
                             look.view().from(),
                             false)
-                    .paint(scene, "");
+                    .paint(scene, look.selected());
+            double pen = FRAME_SHARE * Math.max(size.across(), size.up());
+            framed.stream().sorted().forEach(id -> frame(bare, id, pen));
             return bare.done(look.view().title() + look.shell(), size.across(), size.up());
+        }
+
+        private void frame(Sketch sketch, String part, double pen) {
+            List<Flat> corners = scene.things().stream()
+                    .filter(t -> t.subject().equals(part))
+                    .flatMap(t -> t.solid().bounds().corners().stream()
+                            .map(c -> look.view().from().at(t.pose().apply(c))))
+                    .toList();
+            if (!corners.isEmpty()) {
+                double left = corners.stream().mapToDouble(Flat::across).min().orElseThrow() - pen;
+                double low = corners.stream().mapToDouble(Flat::up).min().orElseThrow() - pen;
+                double wide = corners.stream().mapToDouble(Flat::across).max().orElseThrow() + pen - left;
+                double high = corners.stream().mapToDouble(Flat::up).max().orElseThrow() + pen - low;
+                sketch.frame(left, low, wide, high, pen, false, Ink.ACCENT, part);
+            }
         }
 
         /** Units a millimetre takes in a room. */

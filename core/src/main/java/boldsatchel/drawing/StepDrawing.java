@@ -17,11 +17,25 @@ public final class StepDrawing {
     private StepDrawing() {}
 
     /**
-     * The tray that a step is about; nothing where there is none.
+     * The tray that a step is about, with names and measures; nothing where there is none.
      *
      * @param index of the step in the plan
      */
     public static Optional<Drawing> of(Evaluation evaluation, Plan plan, int index, PackView view, Room room) {
+        return picture(evaluation, plan, index, view).map(p -> p.in(room));
+    }
+
+    private static Set<String> placed(Step step) {
+        return step.groups().stream().flatMap(g -> g.parts().stream()).collect(Collectors.toSet());
+    }
+
+    /** The same without anything written, what goes in framed: for a picture beside words. */
+    public static Optional<Drawing> bare(Evaluation evaluation, Plan plan, int index, PackView view) {
+        return picture(evaluation, plan, index, view)
+                .map(p -> p.bare(placed(plan.steps().get(index))));
+    }
+
+    private static Optional<PackDrawings.Picture> picture(Evaluation evaluation, Plan plan, int index, PackView view) {
         Build build = evaluation.build();
         Step step = plan.steps().get(index);
         Set<String> there = plan.inPlace(index);
@@ -36,6 +50,6 @@ public final class StepDrawing {
         return step.tray(build)
                 .map(tray -> new PackDrawings.Look(view, tray, Posture.CLOSED, OptionalDouble.empty(), selected, false)
                         .without(hidden))
-                .map(look -> PackDrawings.of(evaluation, look).in(room));
+                .map(look -> PackDrawings.of(evaluation, look));
     }
 }

@@ -7,6 +7,7 @@ import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Step;
 import boldsatchel.desktop.desk.Session;
 import boldsatchel.desktop.document.AppFolders;
+import boldsatchel.edit.AssemblyEdits;
 import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.machine.Journal;
@@ -16,6 +17,8 @@ import boldsatchel.verdict.Verdict;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
@@ -65,6 +68,56 @@ public class AssembleStageTest extends WindowHarness {
             down();
         }
         assertThat(words("#step-details")).contains("Hold point: not done yet");
+    }
+
+    private List<String> ids() {
+        return steps().stream().map(Step::id).toList();
+    }
+
+    /** With keys and with buttons; what cannot be moved says why, and what was moved is put back. */
+    @Test
+    public void aStepIsMovedAsFarAsNothingForbidsIt() throws Exception {
+        show("cave-survey");
+        open("assemble");
+        List<String> before = ids();
+        focus("#steps");
+        type(KeyCode.HOME);
+        keys(KeyCode.ALT, KeyCode.UP);
+        assertThat(text("#step-stays")).isEqualTo("It is the first step.");
+        List<String> bounds = evaluation().of(PlanResult.class).plan().get().bounds();
+        int free = (int) bounds.stream().takeWhile(b -> !b.isEmpty()).count();
+        int bound = (int) bounds.stream().takeWhile(String::isEmpty).count();
+        for (int i = 0; i < bound; i++) {
+            down();
+        }
+        press("#step-later");
+        assertThat(text("#step-stays")).isEqualTo("It stays. " + bounds.get(bound));
+        assertThat(ids()).isEqualTo(before);
+        focus("#steps");
+        type(KeyCode.HOME);
+        for (int i = 0; i < free; i++) {
+            down();
+        }
+        keys(KeyCode.ALT, KeyCode.DOWN);
+        List<String> swapped = new ArrayList<>(before);
+        Collections.swap(swapped, free, free + 1);
+        assertThat(ids()).isEqualTo(swapped);
+        assertThat(words("#step-details")).contains((free + 2) + ". ");
+        press("#step-earlier");
+        assertThat(ids()).isEqualTo(before);
+        press("#undo");
+        assertThat(ids()).isEqualTo(swapped);
+        press("#step-back");
+        assertThat(ids()).isEqualTo(before);
+        assertThat(build().journal().moved()).isEmpty();
+        onFx(() -> {
+            session().does(AssemblyEdits.move("gone", "LAY:gone", ""));
+            return 0;
+        });
+        settle();
+        assertThat(words("#steps-refused")).contains("no such step");
+        press("#refused-back");
+        assertThat(build().journal().moved()).isEmpty();
     }
 
     @Test

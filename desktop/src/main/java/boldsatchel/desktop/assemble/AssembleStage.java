@@ -40,7 +40,7 @@ public final class AssembleStage implements WorkStage {
         ToggleGroup tabs = new ToggleGroup();
         ToggleButton stepping = Ui.tab("Step by step", steps, tabs);
         DayPane day = new DayPane(desk, today, photos, System::nanoTime);
-        doing = Ui.tab("Assembly day", Ui.scroll(day), tabs);
+        doing = Ui.tab("Assembly day", day, tabs);
         reaching = Ui.tab("How do I get at …", reach, tabs);
         ToggleButton planning = Ui.tab("Schedule", new SchedulePane(desk, today), tabs);
         HBox bar = new HBox(stepping, doing, planning, reaching, Ui.spring(), steps.facts());

@@ -1,6 +1,7 @@
 package boldsatchel.desktop.assemble;
 
 import boldsatchel.assembly.Day;
+import boldsatchel.assembly.Plan;
 import boldsatchel.assembly.PlanResult;
 import boldsatchel.assembly.Step;
 import boldsatchel.bench.BenchResult;
@@ -36,6 +37,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -51,10 +53,11 @@ import javafx.util.Duration;
  * The day of the assembly: one step at a time, large enough to be read from an arm's length, with one hand on the keys. Each tick is kept at
  * once, so that a program that is killed goes on where it was.
  */
-final class DayPane extends VBox {
+final class DayPane extends HBox {
 
     private static final long NANOS = 1_000_000_000L;
     private static final double MARK = 16;
+    private static final double PICTURE_WIDTH = 330;
     private final Desk desk;
     private final Supplier<LocalDate> today;
     private final Consumer<String> photos;
@@ -77,6 +80,8 @@ final class DayPane extends VBox {
     private final Button back = Ui.button(
             "day-back", "Take the last one back", "The last step is not done after all (Backspace)", this::back);
     private final Timeline second = new Timeline(new KeyFrame(Duration.seconds(1), e -> showTime()));
+    private final StepPicture picture;
+    private Worked now;
     /** The step that is looked at, where it is not the next one. */
     private Optional<String> looking = Optional.empty();
 
@@ -84,20 +89,28 @@ final class DayPane extends VBox {
     private long since;
 
     /**
+     * What is on show.
+     *
+     * @param known what readings are expected by
+     */
+    private record Worked(Evaluation evaluation, Plan plan, Measurand.Known known) {}
+
+    /**
      * @param today the day
      * @param photos asks for a photo of what is named and keeps it
      * @param nanos a clock
      */
     DayPane(Desk desk, Supplier<LocalDate> today, Consumer<String> photos, LongSupplier nanos) {
-        super(10);
+        super(14);
         this.desk = desk;
         this.today = today;
         this.photos = photos;
+        Evaluation first = desk.session().evaluation().get();
+        now = new Worked(first, Plan.NONE, Measurand.Known.of(first.build(), first.results(), BenchTest.USUAL_C));
         this.nanos = nanos;
         setId("day");
         setFocusTraversable(true);
         Ui.ownKeys(this);
-        getStyleClass().add("day");
         title.setId("day-step");
         where.setId("day-progress");
         refused.setId("day-refused");
@@ -133,36 +146,48 @@ final class DayPane extends VBox {
         Ui.row(fields, "Otherwise (D)", otherwise);
         GridPane.setHgrow(note, Priority.ALWAYS);
         GridPane.setHgrow(otherwise, Priority.ALWAYS);
-        getChildren()
-                .setAll(
-                        top,
-                        bar,
-                        title,
-                        about,
-                        readings,
-                        refused,
-                        buttons,
-                        fields,
-                        Ui.words(
-                                "Enter or space: done. Backspace: take back. ← →: look. N: note. D: otherwise. T: time. P: photo."
-                                        + " Every tick is kept at once.",
-                                "soft"));
+        VBox work = new VBox(
+                10,
+                top,
+                bar,
+                title,
+                about,
+                readings,
+                refused,
+                buttons,
+                fields,
+                Ui.words(
+                        "Enter or space: done. Backspace: take back. ← →: look. N: note. D: otherwise. T: time. P: photo."
+                                + " Every tick is kept at once.",
+                        "soft"));
+        work.getStyleClass().add("day");
+        ScrollPane words = Ui.scroll(work);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        picture = new StepPicture(desk, "day-view", false);
+        picture.setMinWidth(PICTURE_WIDTH);
+        picture.setMaxWidth(PICTURE_WIDTH);
+        getChildren().setAll(words, picture);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-        desk.keepShowing(this, this::show);
+        desk.keepShowing(this, DayPane::worked, this::show);
         // Its keys work as soon as it is there.
         sceneProperty().addListener((o, was, is) -> Platform.runLater(this::requestFocus));
     }
 
-    private Evaluation evaluation() {
-        return desk.session().evaluation().get();
+    private static Worked worked(Evaluation e) {
+        return new Worked(
+                e, e.of(PlanResult.class).plan().get(), Measurand.Known.of(e.build(), e.results(), BenchTest.USUAL_C));
+    }
+
+    private void show(Worked worked) {
+        now = worked;
+        show();
     }
 
     private Day day() {
-        Evaluation e = evaluation();
         return new Day(
-                e.of(PlanResult.class).plan().get(),
+                now.plan(),
                 desk.session().build().journal().done(),
-                e.of(BenchResult.class));
+                now.evaluation().of(BenchResult.class));
     }
 
     private Optional<Step> shown(Day day) {
@@ -192,6 +217,7 @@ final class DayPane extends VBox {
             return;
         }
         int place = day.plan().steps().indexOf(step.get()) + 1;
+        picture.show(now.evaluation(), day.plan(), place - 1);
         where.setText("Step " + place + " of " + all + " · " + day.count() + " done · about "
                 + Units.format(day.leftMinutes() / 60, 1, "h") + " of work left");
         title.setText((day.isDone(step.get()) ? "✓ " : "") + step.get().words());
@@ -244,17 +270,16 @@ final class DayPane extends VBox {
 
     /** A field for each reading; what is written there is a test that was done. */
     private void read(BenchTest test, Part part) {
-        Evaluation e = evaluation();
-        Measurand.Known known = Measurand.Known.of(e.build(), e.results(), BenchTest.USUAL_C);
         for (Measurand m : test.measurands()) {
-            Optional<Expectation> expected = m.expected(part, known);
+            Optional<Expectation> expected = m.expected(part, now.known());
             UnitField field = UnitField.optional(
                             "day-" + m.id().replace('.', '-'),
                             m.quantity(),
                             v -> v.ifPresent(value -> put(test, part, m, value)))
                     .prompt(m.quantity().example())
                     .wide(9);
-            e.of(BenchResult.class)
+            now.evaluation()
+                    .of(BenchResult.class)
                     .latest(part.id(), m.id())
                     .filter(c -> c.test().test().equals(test.id()))
                     .ifPresent(c -> field.show(Optional.of(c.taken().value().value())));
@@ -342,11 +367,7 @@ final class DayPane extends VBox {
         List<Journal.Ticked> ticked = desk.session().build().journal().done();
         if (!ticked.isEmpty()) {
             String last = ticked.getLast().step();
-            String words = day().plan().steps().stream()
-                    .filter(s -> s.id().equals(last))
-                    .map(Step::words)
-                    .findFirst()
-                    .orElse(last);
+            String words = now.plan().words(last);
             looking = Optional.empty();
             does(() -> desk.session().does(AssemblyEdits.untick(words, last)));
         }

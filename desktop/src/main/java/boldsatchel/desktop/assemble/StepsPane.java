@@ -9,12 +9,8 @@ import boldsatchel.assembly.Wording;
 import boldsatchel.bench.BenchResult;
 import boldsatchel.desktop.controls.StateMark;
 import boldsatchel.desktop.controls.Ui;
-import boldsatchel.desktop.controls.ViewPane;
 import boldsatchel.desktop.desk.Desk;
-import boldsatchel.desktop.desk.Latest;
-import boldsatchel.drawing.PackView;
-import boldsatchel.drawing.Room;
-import boldsatchel.drawing.StepDrawing;
+import boldsatchel.edit.AssemblyEdits;
 import boldsatchel.quantity.Units;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.State;
@@ -23,10 +19,13 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -39,14 +38,19 @@ final class StepsPane extends HBox {
     private static final double NUMBER_WIDTH = 26;
     private static final double TIME_WIDTH = 62;
     private static final double MARK = 11;
+    /** Of moves that are not followed so many are told at once. */
+    private static final int MOST_REFUSED = 3;
 
     private final Desk desk;
     private final ListView<Row> list = new ListView<>();
-    private final ViewPane view;
+    private final StepPicture picture;
     private final VBox details = new VBox(5);
     private final Label facts = Ui.label("", "soft");
     private final Label unwired = Ui.words("", "soft");
-    private final Latest drawing = Latest.following();
+    private final VBox refused = new VBox(4);
+    /** Why the step that is chosen does not move. */
+    private final Label stays = Ui.words("", "soft");
+
     private boolean filling;
 
     /**
@@ -54,8 +58,9 @@ final class StepsPane extends HBox {
      *
      * @param number from 1
      * @param opens what begins with it; empty where it goes on
+     * @param byHand whether it was moved
      */
-    private record Row(int number, Step step, String opens, Optional<State> proven) {}
+    private record Row(int number, Step step, String opens, Optional<State> proven, boolean byHand) {}
 
     private record Worked(Evaluation evaluation, Plan plan, List<Row> rows) {}
 
@@ -64,7 +69,7 @@ final class StepsPane extends HBox {
     StepsPane(Desk desk) {
         super(10);
         this.desk = desk;
-        view = new ViewPane(Ui.choice("step-view", PackView::words), PackView.PLAN, this::draw);
+        picture = new StepPicture(desk, "step-view", true);
         facts.setId("assembly-facts");
         details.setId("step-details");
         list.setId("steps");
@@ -80,10 +85,13 @@ final class StepsPane extends HBox {
         ScrollPane words = Ui.scroll(details);
         words.setMinHeight(DETAILS_HEIGHT);
         words.setMaxHeight(DETAILS_HEIGHT);
-        VBox right = new VBox(6, view, words);
-        VBox.setVgrow(view, Priority.ALWAYS);
+        VBox right = new VBox(6, picture, words);
+        VBox.setVgrow(picture, Priority.ALWAYS);
         HBox.setHgrow(right, Priority.ALWAYS);
-        VBox left = new VBox(6, list, unwired);
+        VBox left = new VBox(6, list, refused, unwired);
+        refused.setId("steps-refused");
+        stays.setId("step-stays");
+        list.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         VBox.setVgrow(list, Priority.ALWAYS);
         unwired.setId("steps-unwired");
         left.setMaxWidth(LIST_WIDTH);
@@ -107,7 +115,8 @@ final class StepsPane extends HBox {
                     rows.size() + 1,
                     step,
                     now.equals(part) ? "" : now,
-                    step.test().map(t -> Holds.state(day.proof(step)))));
+                    step.test().map(t -> Holds.state(day.proof(step))),
+                    plan.byHand().contains(step.id())));
             part = now;
         }
         return new Worked(evaluation, plan, rows);
@@ -134,6 +143,12 @@ final class StepsPane extends HBox {
                         ? ""
                         : worked.rows().size() + " steps, about "
                                 + hours(worked.plan().minutes()) + " of work at usual times");
+        refused.getChildren()
+                .setAll(worked.plan().refused().stream()
+                        .limit(MOST_REFUSED)
+                        .map(this::refused)
+                        .toList());
+        Ui.present(refused, !refused.getChildren().isEmpty());
         List<String> none = worked.plan().unwired();
         unwired.setText(
                 none.isEmpty()
@@ -155,6 +170,7 @@ final class StepsPane extends HBox {
             return;
         }
         details.getChildren().clear();
+        stays.setText("");
         Optional.ofNullable(list.getSelectionModel().getSelectedItem()).ifPresent(this::tell);
         draw();
     }
@@ -162,6 +178,7 @@ final class StepsPane extends HBox {
     private void tell(Row row) {
         Step step = row.step();
         details.getChildren().add(Ui.words(row.number() + ". " + step.words(), "step-title"));
+        shown.ifPresent(w -> details.getChildren().add(moving(w.plan(), step)));
         row.proven().ifPresent(s -> details.getChildren().add(hold(s)));
         step.cautions().forEach(c -> details.getChildren().add(Ui.words(c, "step-caution")));
         if (!step.reasons().isEmpty()) {
@@ -175,18 +192,74 @@ final class StepsPane extends HBox {
         line("Used up", String.join(", ", step.takes()));
         shown.ifPresent(w -> w.plan().broken().stream()
                 .filter(b -> b.early().equals(step.id()))
-                .forEach(b -> line(
-                        "Too early",
-                        "“" + words(w.plan(), b.late()) + "” should come before it, since "
-                                + b.rule().because() + ". As it is planned it cannot.")));
+                .forEach(b -> line("Too early", early(w.plan(), b))));
     }
 
-    private static String words(Plan plan, String id) {
-        return plan.steps().stream()
-                .filter(s -> s.id().equals(id))
-                .map(Step::words)
-                .findFirst()
-                .orElse(id);
+    private static String early(Plan plan, Plan.Broken broken) {
+        return "“" + plan.words(broken.late()) + "” should come before it, since "
+                + broken.rule().because()
+                + (broken.isBy(plan.byHand()) ? ". It was moved by hand." : ". As it is planned it cannot.");
+    }
+
+    /** What moves a step, and what was said the last time it could not be. */
+    private Node moving(Plan plan, Step step) {
+        Button earlier = Ui.button(
+                "step-earlier", "Earlier", "Do it before the step above (Alt+Up)", () -> move(plan, step, -1));
+        Button later =
+                Ui.button("step-later", "Later", "Do it after the step below (Alt+Down)", () -> move(plan, step, 1));
+        Button back = Ui.button(
+                "step-back",
+                "Put back",
+                "Where it came by itself",
+                () -> desk.session().does(AssemblyEdits.putBack(step.words(), step.id())));
+        Ui.present(back, plan.byHand().contains(step.id()));
+        HBox line = new HBox(6, earlier, later, back, stays);
+        HBox.setHgrow(stays, Priority.ALWAYS);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    /**
+     * Moves a step by one place, or says what keeps it where it is.
+     *
+     * @param by -1 for earlier, 1 for later
+     */
+    private void move(Plan plan, Step step, int by) {
+        int at = plan.index(step.id()).orElseThrow();
+        int bound = by < 0 ? at - 1 : at;
+        if (bound < 0 || bound >= plan.bounds().size()) {
+            stays.setText(by < 0 ? "It is the first step." : "It is the last step.");
+        } else if (!plan.bounds().get(bound).isEmpty()) {
+            stays.setText("It stays. " + plan.bounds().get(bound));
+        } else {
+            int before = by < 0 ? at - 1 : at + 2;
+            String next =
+                    before < plan.steps().size() ? plan.steps().get(before).id() : "";
+            desk.session().does(AssemblyEdits.move(step.words(), step.id(), next));
+        }
+    }
+
+    private void key(KeyEvent e) {
+        boolean up = e.getCode() == KeyCode.UP;
+        if (e.isAltDown() && (up || e.getCode() == KeyCode.DOWN)) {
+            e.consume();
+            Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                    .ifPresent(r -> shown.ifPresent(w -> move(w.plan(), r.step(), up ? -1 : 1)));
+        }
+    }
+
+    /** Moves that were made and that the plan, as it is now, does not follow. */
+    private Node refused(Plan.Refused refused) {
+        String id = refused.moved().step();
+        String words = shown.flatMap(w -> w.plan().step(id)).map(Step::brief).orElse(id);
+        Button back = Ui.button(
+                "refused-back",
+                "Forget it",
+                "It stays where it comes by itself",
+                () -> desk.session().does(AssemblyEdits.putBack(words, id)));
+        Label label = Ui.words("“" + words + "” was moved by hand and cannot stand there: " + refused.why());
+        HBox.setHgrow(label, Priority.ALWAYS);
+        return new HBox(6, label, back);
     }
 
     private Node hold(State state) {
@@ -222,13 +295,7 @@ final class StepsPane extends HBox {
         if (filling || row.isEmpty() || shown.isEmpty()) {
             return;
         }
-        Worked worked = shown.get();
-        int index = row.get().number() - 1;
-        PackView as = view.view();
-        Room room = view.room();
-        drawing.ask(
-                () -> StepDrawing.of(worked.evaluation(), worked.plan(), index, as, room),
-                found -> found.ifPresent(d -> view.show(d, desk.dark().get())));
+        picture.show(shown.get().evaluation(), shown.get().plan(), row.get().number() - 1);
     }
 
     /** A line of the list: number, words, time; a hold point with its mark. */
@@ -244,7 +311,8 @@ final class StepsPane extends HBox {
                             : row.number() + ". " + row.step().words()
                                     + row.proven()
                                             .map(s -> ", hold point, " + s.words())
-                                            .orElse(""));
+                                            .orElse("")
+                                    + (row.byHand() ? ", moved by hand" : ""));
         }
 
         private Node graphic(Row row) {
@@ -266,6 +334,9 @@ final class StepsPane extends HBox {
                 mark.setAlignment(Pos.CENTER_RIGHT);
                 right.getChildren().add(mark);
             });
+            if (row.byHand()) {
+                right.getChildren().add(Ui.label("moved", "soft"));
+            }
             HBox line = new HBox(8, number, words, right);
             return row.opens().isEmpty() ? line : new VBox(4, Ui.label(row.opens(), "step-phase"), line);
         }

@@ -241,27 +241,19 @@ public final class StartSheet extends HBox {
         card.setMaxHeight(CARD_HEIGHT);
         card.setMaxWidth(Double.MAX_VALUE);
         card.setDisable(true);
-        Latest.only()
-                .ask(
-                        () -> reading.get()
-                                .map(b ->
-                                        new Read(b, small(Evaluator.evaluate(b)).map(Drawing::wordless))),
-                        read -> {
-                            if (read.isEmpty()) {
-                                title.setText("cannot be opened");
-                            }
-                            read.ifPresent(r -> {
-                                title.setText(r.build().name());
-                                card.setAccessibleText(r.build().name());
-                                about.setText(
-                                        where.isEmpty() ? r.build().brief().purpose() : where);
-                                r.drawing()
-                                        .ifPresent(
-                                                d -> drawing.show(d, desk.dark().get()));
-                                card.setOnAction(e -> open.accept(r.build()));
-                            });
-                            card.setDisable(read.isEmpty());
-                        });
+        Latest.only().ask(() -> reading.get().map(b -> new Read(b, small(Evaluator.evaluate(b)))), read -> {
+            if (read.isEmpty()) {
+                title.setText("cannot be opened");
+            }
+            read.ifPresent(r -> {
+                title.setText(r.build().name());
+                card.setAccessibleText(r.build().name());
+                about.setText(where.isEmpty() ? r.build().brief().purpose() : where);
+                r.drawing().ifPresent(d -> drawing.show(d, desk.dark().get()));
+                card.setOnAction(e -> open.accept(r.build()));
+            });
+            card.setDisable(read.isEmpty());
+        });
         return card;
     }
 
