@@ -110,7 +110,10 @@ final class WorkChapters {
         plan.broken().stream()
                 .filter(b -> b.early().equals(step.id()))
                 .forEach(b -> words.add(new Words(
-                        "Too early, since " + b.rule().because() + "; as it is planned it cannot come later.",
+                        "Too early, since " + b.rule().because()
+                                + (b.isBy(plan.byHand())
+                                        ? "; it was moved by hand."
+                                        : "; as it is planned it cannot come later."),
                         Tone.PLAIN)));
         return words;
     }

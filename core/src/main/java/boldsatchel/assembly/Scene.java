@@ -399,7 +399,16 @@ final class Scene {
 
     /** Whether nothing keeps a cover on; what it is in one place with by mistake is not asked. */
     boolean isLoose(int cover, Shell tray, BitSet present) {
-        Blocked by = covers.computeIfAbsent(cover, c -> {
+        return over(cover, tray).isFree(Face.TOP, present);
+    }
+
+    /** Adds what may keep a cover on. */
+    void gatherOver(int cover, Shell tray, BitSet into) {
+        into.or(over(cover, tray).by().get(Face.TOP.ordinal()));
+    }
+
+    private Blocked over(int cover, Shell tray) {
+        return covers.computeIfAbsent(cover, c -> {
             Blocked found = Blocked.none();
             for (Lump mover : lumps(tray)) {
                 for (Lump lump : lumps(tray)) {
@@ -413,7 +422,21 @@ final class Scene {
             }
             return found;
         });
-        return by.isFree(Face.TOP, present);
+    }
+
+    /** Adds what may keep on a tray what hangs on it. */
+    void gatherAround(Shell on, BitSet hung, BitSet into) {
+        for (Lump mover : lumps(on)) {
+            for (Lump lump : lumps(on)) {
+                if (mover.piece() >= 0 && hung.get(mover.piece()) && lump.piece() >= 0 && !hung.get(lump.piece())) {
+                    for (Face way : Face.ALL) {
+                        if (!leaves(mover, way, List.of(lump))) {
+                            into.set(lump.piece());
+                        }
+                    }
+                }
+            }
+        }
     }
 
     /** What leans is not asked: it is moved out of the way as it hangs. */

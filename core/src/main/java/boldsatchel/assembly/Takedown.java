@@ -478,17 +478,54 @@ final class Takedown {
                     bear.or(move.takes());
                 }
             }
-            if (next < placed.size()) {
+            carriers(next).forEach(bear::set);
+            if (next >= placed.size()) {
+                scenes.forEach(s -> gather(next, s, bear));
+            } else {
                 scenes.forEach(s -> s.gather(next, bear));
                 List<Integer> group = withRiders(next, whole());
                 if (scenes.stream().anyMatch(s -> isBarred(group, s))
                         || ties.tight().stream().anyMatch(t -> t.one() == next || t.other() == next)) {
                     // What is moved aside, or unplugged in its place, may want any of the others gone.
-                    bear.set(0, placed.size());
+                    bear.set(0, pieces.all().size());
                 }
             }
         }
         return moves.stream().filter(m -> m.takes().intersects(bear)).toList();
+    }
+
+    /** Trays that have to come off before what is in one of them, or hangs on it, is away from the rest. */
+    private List<Integer> carriers(int piece) {
+        Piece of = pieces.all().get(piece);
+        String tray = switch (of.kind()) {
+            case PART -> placed.get(piece).shell().id();
+            case COVER, TRAY -> of.id();
+            case SHUT -> build.casing().joint(of.id()).orElseThrow().carries();
+        };
+        return build.casing().path(tray).stream()
+                .flatMap(j -> pieces.index(Piece.Kind.TRAY, j.carries()).stream())
+                .toList();
+    }
+
+    /** Adds what may keep a cover or a tray on. */
+    private void gather(int piece, Scene scene, BitSet into) {
+        Piece of = pieces.all().get(piece);
+        if (of.kind() == Piece.Kind.COVER) {
+            scene.gatherOver(piece, build.shell(of.id()).orElseThrow(), into);
+        } else if (of.kind() == Piece.Kind.TRAY) {
+            Joint joint = build.casing().carrying(of.id()).orElseThrow();
+            BitSet hung = hung(joint);
+            build.shell(joint.on()).ifPresent(on -> scene.gatherAround(on, hung, into));
+            for (Ties.Soldered s : ties.soldered()) {
+                if (hung.get(s.one()) != hung.get(s.other())) {
+                    into.set(s.one());
+                    into.set(s.other());
+                }
+            }
+            if (ties.tight().stream().anyMatch(t -> hung.get(t.one()) != hung.get(t.other()))) {
+                into.set(0, pieces.all().size());
+            }
+        }
     }
 
     /**
