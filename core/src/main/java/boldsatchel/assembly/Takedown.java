@@ -22,8 +22,8 @@ import java.util.stream.IntStream;
 
 /**
  * How a machine comes apart. A state is the set of pieces that are still there; taking one away never bars another, so that whatever is free
- * stays free, and what is left when nothing is free any more is the same whichever is taken first. Read backwards it is how the machine goes
- * together.
+ * stays free, and what is left when nothing is free any more is the same whichever is taken first; only what is opened can be in the way of what it was
+ * not in before. Read backwards it is how the machine goes together.
  *
  * <p>What moves: a part with all that rides on it as one body, straight out along an axis of its tray, or after one move aside
  * where nothing else would let it out ({@link Scene}); a card alone the way it leaves its slot; all that soldered wires hold together in one go, one after the other; covers,
@@ -529,15 +529,39 @@ final class Takedown {
     }
 
     /**
-     * Takes all that comes out, one after the other; of what is free the one that ranks highest goes first.
+     * Takes all that comes out, one after the other; of what is free the one that ranks highest goes first. Since what is opened can be in the
+     * way of others, joints are opened as late as can be where less stays in then.
      *
      * @param present what is there; afterwards what is left
      */
     List<Removal> takeAll(BitSet present, ToDoubleFunction<Move> rank) {
         List<Move> ranked = new ArrayList<>(moves);
         ranked.sort((a, b) -> Double.compare(rank.applyAsDouble(b), rank.applyAsDouble(a)));
+        BitSet left = (BitSet) present.clone();
+        List<Removal> done = takeAll(left, ranked, List.of());
+        List<Move> opening =
+                ranked.stream().filter(m -> m.kind() == Removal.Kind.OPEN).toList();
+        if (!left.isEmpty() && !opening.isEmpty()) {
+            BitSet leftLate = (BitSet) present.clone();
+            ranked.removeAll(opening);
+            List<Removal> late = takeAll(leftLate, ranked, opening);
+            if (leftLate.cardinality() < left.cardinality()) {
+                left = leftLate;
+                done = late;
+            }
+        }
+        present.and(left);
+        return done;
+    }
+
+    /**
+     * @param late moves that are made only when none of the others can be
+     */
+    private List<Removal> takeAll(BitSet present, List<Move> ranked, List<Move> late) {
         List<Removal> done = new ArrayList<>();
-        while (takesOne(ranked, present, false, done) || takesOne(ranked, present, true, done)) {
+        while (takesOne(ranked, present, false, done)
+                || takesOne(ranked, present, true, done)
+                || takesOne(late, present, false, done)) {
             // Goes on until nothing is free.
         }
         return done;

@@ -97,10 +97,11 @@ public final class Trays {
         return solids;
     }
 
-    /** The floor plate. */
+    /** The floor plate, with what is under the walls. */
     static Box floor(Shell shell) {
         double thick = shell.floor().value();
-        return new Box(0, 0, -thick, shell.widthMm().value(), shell.depthMm().value(), thick);
+        Box outside = shell.outside();
+        return new Box(outside.x(), outside.y(), -thick, outside.dx(), outside.dy(), thick);
     }
 
     /** Whether a solid stands out of its tray, over the rim or through a wall. */

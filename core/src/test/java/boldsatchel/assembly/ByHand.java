@@ -8,6 +8,7 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
@@ -50,6 +51,10 @@ final class ByHand {
         return name(new Piece(Piece.Kind.COVER, tray));
     }
 
+    private static String shut(Joint joint) {
+        return name(new Piece(Piece.Kind.SHUT, joint.id()));
+    }
+
     private static String hung(String tray) {
         return name(new Piece(Piece.Kind.TRAY, tray));
     }
@@ -61,11 +66,13 @@ final class ByHand {
         while (any) {
             any = false;
             for (String id : List.copyOf(present)) {
-                if (present.contains(id) && leaves(id, present)) {
+                if (present.contains(id) && !isShut(id) && leaves(id, present)) {
                     present.removeAll(isPart(id) ? unit(id, present, isAlone(id, present)) : Set.of(id));
                     any = true;
                 }
             }
+            // What is open may be in the way: as late as can be.
+            any |= !any && present.removeIf(this::isShut);
         }
         return present;
     }
@@ -74,7 +81,12 @@ final class ByHand {
         Set<String> all = new HashSet<>();
         parts.forEach(p -> all.add(p.id()));
         casing.shells().stream().filter(s -> !s.openTop()).forEach(s -> all.add(cover(s.id())));
-        casing.joints().forEach(j -> all.add(hung(j.carries())));
+        for (Joint joint : casing.joints()) {
+            all.add(hung(joint.carries()));
+            if (!(joint.way() instanceof Joint.Held)) {
+                all.add(shut(joint));
+            }
+        }
         return all;
     }
 
@@ -82,43 +94,65 @@ final class ByHand {
         return Placed.of(parts, id).isPresent();
     }
 
+    private boolean isShut(String id) {
+        return casing.joints().stream().anyMatch(j -> id.equals(shut(j)));
+    }
+
     /** Whether a piece is free to leave. */
     boolean leaves(String id, Set<String> present) {
         for (Shell shell : casing.shells()) {
             if (id.equals(cover(shell.id()))) {
-                Pose pose = pose(shell.id());
+                Pose pose = pose(shell.id(), present);
                 List<Box> cover = cover(shell).stream().map(pose::around).toList();
                 return isFree(
-                        cover, turned(shell.id(), Face.TOP), Vec.ZERO, FAR, boxes(shell.id(), present, Set.of(id)));
+                        cover,
+                        turned(shell.id(), Face.TOP, present),
+                        Vec.ZERO,
+                        FAR,
+                        boxes(shell.id(), present, Set.of(id)));
             }
             if (id.equals(hung(shell.id()))) {
                 return comesOff(shell.id(), present);
             }
         }
-        return isAlone(id, present) || together(id, present);
+        return isShut(id) || isAlone(id, present) || together(id, present);
     }
 
-    /** A tray with all that is in it: no wires hold it, and to one side or another nothing of the rest is in its way. */
+    /**
+     * A tray with all that is in it: no wires hold it, it is open if it can be, and what is held has nothing of the rest in its way to one side
+     * or another.
+     */
     private boolean comesOff(String lid, Set<String> present) {
         Set<String> in = new HashSet<>(Set.of(cover(lid)));
         parts.stream().filter(p -> p.shell().id().equals(lid)).forEach(p -> in.add(p.id()));
         boolean wiredTo = wired.stream()
                 .anyMatch(w -> present.containsAll(w) && w.stream().anyMatch(in::contains) && !in.containsAll(w));
+        Joint joint = casing.carrying(lid).orElseThrow();
+        if (wiredTo || !(joint.way() instanceof Joint.Held)) {
+            return !wiredTo && !present.contains(shut(joint));
+        }
         Set<String> rest = new HashSet<>(present);
         rest.remove(hung(lid));
         List<Box> others = boxes(casing.shells().getFirst().id(), rest, Set.of());
         Set<String> own = new HashSet<>(present);
         own.retainAll(in);
         List<Box> movers = boxes(lid, own, Set.of());
-        return !wiredTo && Face.ALL.stream().anyMatch(way -> isFree(movers, way, Vec.ZERO, FAR, others));
+        return Face.ALL.stream().anyMatch(way -> isFree(movers, way, Vec.ZERO, FAR, others));
     }
 
-    private Pose pose(String tray) {
-        return casing.pose(tray, Posture.CLOSED);
+    /** How a tray lies: open where its joint is. */
+    private Pose pose(String tray, Set<String> present) {
+        Posture posture = Posture.CLOSED;
+        for (Joint joint : casing.joints()) {
+            if (!present.contains(shut(joint))) {
+                posture = posture.with(joint.id(), joint.way().most());
+            }
+        }
+        return casing.pose(tray, posture);
     }
 
-    private Face turned(String tray, Face face) {
-        Vec way = pose(tray).direction(Vec.on(face.axis(), face.sign()));
+    private Face turned(String tray, Face face, Set<String> present) {
+        Vec way = pose(tray, present).direction(Vec.on(face.axis(), face.sign()));
         return Face.ALL.stream()
                 .filter(f -> f.sign() * way.along(f.axis()) > 0.5)
                 .findFirst()
@@ -137,7 +171,12 @@ final class ByHand {
         String tray = tray(id);
         return !held
                 && isUnscrewed(id, present)
-                && isFree(solid(group), turned(tray, rides.away()), Vec.ZERO, FAR, boxes(tray, present, group));
+                && isFree(
+                        solid(group, present),
+                        turned(tray, rides.away(), present),
+                        Vec.ZERO,
+                        FAR,
+                        boxes(tray, present, group));
     }
 
     private boolean together(String id, Set<String> present) {
@@ -212,15 +251,15 @@ final class ByHand {
         return !screwed
                 || Takedown.heads(part).stream()
                         .allMatch(head -> isFree(
-                                List.of(pose(tray(id)).around(head.around(head.moved(new Vec(0, 0, -1))))),
-                                turned(tray(id), Face.TOP),
+                                List.of(pose(tray(id), present).around(head.around(head.moved(new Vec(0, 0, -1))))),
+                                turned(tray(id), Face.TOP, present),
                                 Vec.ZERO,
                                 FAR,
                                 boxes(tray(id), present, Set.of(id))));
     }
 
     private boolean way(Set<String> group, Set<String> present) {
-        List<Box> movers = solid(group);
+        List<Box> movers = solid(group, present);
         List<Box> others = boxes(tray(group.iterator().next()), present, group);
         for (Face out : Face.ALL) {
             if (isFree(movers, out, Vec.ZERO, FAR, others)) {
@@ -243,15 +282,16 @@ final class ByHand {
     /** Whether a way that was said is free all along. */
     boolean isFree(List<String> group, Way way, Set<String> present) {
         String tray = tray(group.getFirst());
-        List<Box> movers = solid(Set.copyOf(group));
+        List<Box> movers = solid(Set.copyOf(group), present);
         List<Box> others = boxes(tray, present, Set.copyOf(group));
         Vec from = way.aside()
-                .map(a -> pose(tray).direction(Vec.on(a.to().axis(), a.to().sign() * a.mm())))
+                .map(a -> pose(tray, present).direction(Vec.on(a.to().axis(), a.to().sign() * a.mm())))
                 .orElse(Vec.ZERO);
         return way.aside()
-                        .map(a -> isFree(movers, turned(tray, a.to()), Vec.ZERO, (int) Math.round(a.mm()), others))
+                        .map(a -> isFree(
+                                movers, turned(tray, a.to(), present), Vec.ZERO, (int) Math.round(a.mm()), others))
                         .orElse(true)
-                && isFree(movers, turned(tray, way.out()), from, FAR, others);
+                && isFree(movers, turned(tray, way.out(), present), from, FAR, others);
     }
 
     private static boolean isFree(List<Box> movers, Face way, Vec from, int mm, List<Box> others) {
@@ -274,11 +314,11 @@ final class ByHand {
     }
 
     /** What is solid of parts. */
-    private List<Box> solid(Set<String> of) {
+    private List<Box> solid(Set<String> of, Set<String> present) {
         List<Box> boxes = new ArrayList<>();
         for (Placed p : parts) {
             if (of.contains(p.id())) {
-                p.solids().forEach(s -> boxes.add(pose(p.shell().id()).around(s.bounds())));
+                p.solids().forEach(s -> boxes.add(pose(p.shell().id(), present).around(s.bounds())));
             }
         }
         return boxes;
@@ -295,10 +335,10 @@ final class ByHand {
             if (together) {
                 Set<String> in = new HashSet<>(there);
                 in.removeIf(p -> isPart(p) && !tray(p).equals(shell.id()));
-                boxes.addAll(solid(in));
-                solid(shell).forEach(b -> boxes.add(pose(shell.id()).around(b)));
+                boxes.addAll(solid(in, of));
+                solid(shell).forEach(b -> boxes.add(pose(shell.id(), of).around(b)));
                 if (there.contains(cover(shell.id()))) {
-                    cover(shell).forEach(b -> boxes.add(pose(shell.id()).around(b)));
+                    cover(shell).forEach(b -> boxes.add(pose(shell.id(), of).around(b)));
                 }
             }
         }

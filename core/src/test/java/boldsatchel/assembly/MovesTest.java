@@ -10,6 +10,7 @@ import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -18,6 +19,9 @@ import org.testng.annotations.Test;
 
 /** Steps that are moved by hand. */
 public class MovesTest {
+
+    private static final Map<Job, Piece.Kind> CLOSING =
+            Map.of(Job.COVER, Piece.Kind.COVER, Job.HANG, Piece.Kind.TRAY, Job.SHUT, Piece.Kind.SHUT);
 
     @DataProvider
     Object[][] demos() {
@@ -108,9 +112,8 @@ public class MovesTest {
                 group.parts().forEach(present::remove);
             }
             String subject = step.subjects().getFirst();
-            if (step.job() == Job.COVER || step.job() == Job.HANG) {
-                Piece.Kind kind = step.job() == Job.COVER ? Piece.Kind.COVER : Piece.Kind.TRAY;
-                String name = ByHand.name(new Piece(kind, subject));
+            if (CLOSING.containsKey(step.job())) {
+                String name = ByHand.name(new Piece(CLOSING.getOrDefault(step.job(), Piece.Kind.PART), subject));
                 assertThat(hand.leaves(name, present)).as("%s, %s", which, name).isTrue();
                 present.remove(name);
             }

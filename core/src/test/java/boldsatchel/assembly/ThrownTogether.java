@@ -41,17 +41,23 @@ final class ThrownTogether {
 
     private static final int WALL = 2;
     private static final int OVER_RIM = 6;
+    private static final Orientation FACE_DOWN = new Orientation(Face.BOTTOM, 0);
+    private static final List<Joint.Held.By> HELD =
+            List.of(Joint.Held.By.SCREWS, Joint.Held.By.MAGNETS, Joint.Held.By.LATCHES);
     private static final Box BASE = new Box(0, 0, 0, 30, 22, 16);
+    private static final List<Pose> STILL = List.of(Pose.NONE, Pose.NONE);
     private static final double SHORT_WIRE_MM = 30;
     private static final double LONG_WIRE_MM = 200;
 
     private final Random random;
     private final List<Shell> shells = new ArrayList<>();
-    private final List<Pose> poses = new ArrayList<>();
+    /** How each tray lies, closed and open. */
+    private final List<List<Pose>> poses = new ArrayList<>();
+
     private final List<Part> parts = new ArrayList<>();
     private final List<Placement> places = new ArrayList<>();
-    /** What is solid, as the first tray has it. */
-    private final List<Box> taken = new ArrayList<>();
+    /** What is solid, as the first tray has it, closed and open. */
+    private final List<List<Box>> taken = List.of(new ArrayList<>(), new ArrayList<>());
 
     private ThrownTogether(long seed) {
         this.random = new Random(seed);
@@ -60,15 +66,15 @@ final class ThrownTogether {
     /** One tray. */
     static Build tray(long seed) {
         ThrownTogether made = new ThrownTogether(seed);
-        made.add(made.shell("tray", BASE, made.random.nextInt(3) > 0), Pose.NONE);
+        made.add(made.shell("tray", BASE, made.random.nextInt(3) > 0), STILL);
         made.fill(3 + (int) (seed % 6));
         return made.wired(Casing.of(made.shells, Figure.planned(0)));
     }
 
-    /** A tray and a lid, a pan or a side box that is held on it, any side up. */
+    /** A tray and a lid, a pan or a side box that is held on it, hinged or slides, any side up. */
     static Build lidded(long seed) {
         ThrownTogether made = new ThrownTogether(seed);
-        made.add(made.shell("tray", BASE, made.random.nextInt(5) > 0), Pose.NONE);
+        made.add(made.shell("tray", BASE, made.random.nextInt(5) > 0), STILL);
         Joint joint = made.hung();
         made.fill(4 + (int) (seed % 4));
         return made.wired(Casing.of(made.shells, Figure.planned(0)).withJoint(joint));
@@ -85,51 +91,87 @@ final class ThrownTogether {
         return Form.of(Shell.class).field("ribs").with(plain, ribs);
     }
 
-    private void add(Shell shell, Pose pose) {
+    private void add(Shell shell, List<Pose> lies) {
         shells.add(shell);
-        poses.add(pose);
-        ByHand.solid(shell).forEach(b -> taken.add(pose.around(b)));
-        ByHand.cover(shell).forEach(b -> taken.add(pose.around(b)));
+        poses.add(lies);
+        take(solid(shell), lies);
+    }
+
+    private static List<Box> solid(Shell shell) {
+        List<Box> solid = new ArrayList<>(ByHand.solid(shell));
+        solid.addAll(ByHand.cover(shell));
+        return solid;
+    }
+
+    private void take(List<Box> boxes, List<Pose> lie) {
+        for (int state = 0; state < lie.size(); state++) {
+            for (Box box : boxes) {
+                taken.get(state).add(lie.get(state).around(box));
+            }
+        }
+    }
+
+    private boolean isFree(List<Box> boxes, List<Pose> lie) {
+        for (int state = 0; state < lie.size(); state++) {
+            for (Box box : boxes) {
+                Box there = lie.get(state).around(box);
+                if (taken.get(state).stream().anyMatch(t -> t.signedDistance(there) < 0)) {
+                    return false;
+                }
+            }
+        }
+        return true;
     }
 
     private Joint hung() {
-        Joint.Held.By by = List.of(Joint.Held.By.SCREWS, Joint.Held.By.MAGNETS, Joint.Held.By.LATCHES)
-                .get(random.nextInt(3));
-        for (int tries = 0; tries < 200; tries++) {
+        for (int tries = 0; tries < 400; tries++) {
             Box room = new Box(0, 0, 0, 8 + random.nextInt(26), 8 + random.nextInt(20), 4 + random.nextInt(12));
-            Orientation turned = random.nextBoolean()
-                    ? new Orientation(Face.BOTTOM, 0)
-                    : Orientation.ALL.get(random.nextInt(Orientation.ALL.size()));
-            Vec at = new Vec(random.nextInt(60) - 20, random.nextInt(50) - 20, random.nextInt(50) - 20);
-            Pose pose = Pose.square(turned, at);
+            Orientation turned =
+                    random.nextBoolean() ? FACE_DOWN : Orientation.ALL.get(random.nextInt(Orientation.ALL.size()));
+            Vec by = new Vec(random.nextInt(60) - 20, random.nextInt(50) - 20, random.nextInt(50) - 20);
+            Vec at = new Vec(random.nextInt(50) - 10, random.nextInt(40) - 8, random.nextInt(30) - 6);
+            Pose closed = Pose.square(turned, by);
+            Joint joint =
+                    new Joint("joint", "Joint", "tray", "lid", at, closed.back().apply(at), turned, way());
             Shell lid = shell("lid", room, random.nextInt(6) > 0);
-            Box around = pose.around(lid.outside());
-            boolean near = around.signedDistance(BASE) < WALL + 1;
-            boolean free = ByHand.solid(lid).stream().allMatch(b -> isFree(pose.around(b)))
-                    && ByHand.cover(lid).stream().allMatch(b -> isFree(pose.around(b)));
-            if (near && free) {
-                add(lid, pose);
-                return new Joint("joint", "Joint", "tray", "lid", at, Vec.ZERO, turned, new Joint.Held(by, 4));
+            List<Pose> lies = List.of(closed, joint.pose(joint.way().most()));
+            if (closed.around(lid.outside()).signedDistance(BASE) < WALL + 1 && isFree(solid(lid), lies)) {
+                add(lid, lies);
+                return joint;
             }
         }
         Vec above = new Vec(0, BASE.dy(), BASE.dz());
-        Orientation turned = new Orientation(Face.BOTTOM, 0);
         Shell lid = Shell.plain("lid", "lid", BASE, Figure.planned(WALL), Material.ABS, Shell.Making.PRINTED, true);
-        Joint joint =
-                new Joint("joint", "Joint", "tray", "lid", above, Vec.on(2, BASE.dz()), turned, new Joint.Held(by, 4));
-        add(lid, joint.closed());
+        Joint joint = new Joint(
+                "joint",
+                "Joint",
+                "tray",
+                "lid",
+                above,
+                Vec.on(2, BASE.dz()),
+                FACE_DOWN,
+                new Joint.Held(Joint.Held.By.SCREWS, 4));
+        add(lid, List.of(joint.closed(), joint.closed()));
         return joint;
     }
 
-    private boolean isFree(Box box) {
-        return taken.stream().allMatch(t -> t.signedDistance(box) >= 0);
+    /** A hinge by a quarter or half a turn, a slide, or what only holds. */
+    private Joint.Way way() {
+        int which = random.nextInt(6);
+        Face along = Face.ALL.get(random.nextInt(6));
+        Vec axis = Vec.on(along.axis(), along.sign());
+        return switch (which) {
+            case 0 -> new Joint.Hinged(axis, 180, Figure.planned(1), List.of());
+            case 1 -> new Joint.Hinged(axis, 90, Figure.planned(1), List.of());
+            case 2 -> new Joint.Sliding(axis, 5 + random.nextInt(60), Figure.planned(3));
+            default -> new Joint.Held(HELD.get(which - 3), 4);
+        };
     }
 
     private void fill(int most) {
         for (int tries = 0; tries < 60 && parts.size() < most; tries++) {
             int tray = random.nextInt(shells.size());
             Shell shell = shells.get(tray);
-            Pose pose = poses.get(tray);
             Box room = shell.cavity();
             List<Box> solids = new ArrayList<>(List.of(box(room, 14)));
             if (random.nextBoolean()) {
@@ -142,10 +184,9 @@ final class ThrownTogether {
                             && s.z() >= 0
                             && s.high(0) <= room.dx()
                             && s.high(1) <= room.dy()
-                            && s.high(2) <= room.dz() + (shell.openTop() ? OVER_RIM : 0)
-                            && isFree(pose.around(s)));
-            if (free) {
-                solids.forEach(s -> taken.add(pose.around(s)));
+                            && s.high(2) <= room.dz() + (shell.openTop() ? OVER_RIM : 0));
+            if (free && isFree(solids, poses.get(tray))) {
+                take(solids, poses.get(tray));
                 part("p" + parts.size(), shell.id(), solids);
             }
         }
