@@ -32,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -230,6 +231,7 @@ public final class Book {
                         "price",
                         "currency",
                         "packed_in",
+                        "offers",
                         "note")
                 .get();
         try (CSVPrinter out = new CSVPrinter(text, format)) {
@@ -247,12 +249,23 @@ public final class Book {
                         Tables.cell(build.brief().currency()),
                         Tables.cell(
                                 build.placement(p.id()).map(at -> at.shell()).orElse("")),
+                        Tables.cell(offers(build, p)),
                         Tables.cell(p.note()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return text.toString();
+    }
+
+    /** Who asks what for a part, and how long it takes. */
+    private static String offers(Build build, Part part) {
+        return part.purchase().quotes().stream()
+                .map(q -> q.from() + ": " + plain(q.price().value())
+                        + (q.shipping() > 0 ? " + " + plain(q.shipping()) : "")
+                        + " " + (q.currency().isBlank() ? build.brief().currency() : q.currency())
+                        + ", " + q.days() + (q.days() == 1 ? " day" : " days"))
+                .collect(Collectors.joining("; "));
     }
 
     private static String plain(double value) {

@@ -12,6 +12,7 @@ import boldsatchel.format.BuildFormat;
 import boldsatchel.format.Extras;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Part;
+import boldsatchel.machine.Purchase;
 import boldsatchel.machine.Shell;
 import boldsatchel.made.Made;
 import boldsatchel.quantity.Form;
@@ -163,6 +164,13 @@ public class BookTest {
                     .allSatisfy(r -> assertThat(
                                     build.part(r.get("id")).orElseThrow().name())
                             .isEqualTo(r.get("name")));
+            assertThat(rows).allSatisfy(r -> {
+                List<Purchase.Quote> asked =
+                        build.part(r.get("id")).orElseThrow().purchase().quotes();
+                String offers = r.get("offers");
+                assertThat(offers.isEmpty() ? 0 : offers.split("; ").length).isEqualTo(asked.size());
+                assertThat(asked).allSatisfy(q -> assertThat(offers).contains(q.from() + ": "));
+            });
         }
     }
 
