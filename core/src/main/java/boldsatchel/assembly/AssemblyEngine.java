@@ -32,6 +32,8 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
 
     /** Of more batteries, drives and fans than this the first are looked at. */
     private static final int MOST_REACHES = 24;
+
+    private static final Set<Section> BUT_PLACES = EnumSet.of(Section.PARTS, Section.CASING, Section.WIRING);
     /** What is tall ranks no lower when it is taken out. */
     private static final double TALL_RANK = 2e3;
 
@@ -75,8 +77,12 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
 
     private static AssemblyResult evaluate(Build build, CablesResult cables) {
         Takedown building = Takedown.of(build, cables, List.of());
+        return evaluate(build, cables, building, ranks(build, cables, building));
+    }
+
+    private static AssemblyResult evaluate(Build build, CablesResult cables, Takedown building, double[] ranks) {
         BitSet left = building.whole();
-        List<Removal> out = building.takeAll(left, m -> rank(build, cables, building, m));
+        List<Removal> out = building.takeAll(left, ranks);
         List<Circle> circles = building.isCutShort()
                 ? List.of()
                 : Circles.of(building, left).stream()
@@ -89,7 +95,42 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
                 cutShort,
                 Lazy.of(() -> wayOut(build, cables, circles.isEmpty())),
                 fast(building),
-                reaches(build, cables, building.finished(), isGlued(build) ? Optional.empty() : Optional.of(left)));
+                reaches(build, cables, building.finished(), isGlued(build) ? Optional.empty() : Optional.of(left)),
+                Recall.of(building, cables.leads(), ranks));
+    }
+
+    /** What moved in its tray is looked at anew; where that changes nothing of what is in whose way, the answer is the last one. */
+    @Override
+    public AssemblyResult again(Build build, Results results, Last<AssemblyResult> last) {
+        return again(build, results.of(CablesResult.class), last);
+    }
+
+    static AssemblyResult again(Build build, CablesResult cables, Last<AssemblyResult> last) {
+        AssemblyResult before = last.result();
+        Optional<Takedown> moved = last.same().containsAll(BUT_PLACES) && !before.cutShort()
+                ? before.recall().building().flatMap(b -> b.after(build, cables))
+                : Optional.empty();
+        if (moved.isEmpty()) {
+            return evaluate(build, cables);
+        }
+        Takedown building = moved.get();
+        double[] ranks = ranks(build, cables, building);
+        return building.isSame() && !building.isCutShort() && before.recall().isSame(cables.leads(), ranks)
+                ? new AssemblyResult(
+                        before.out(),
+                        before.circles(),
+                        false,
+                        Lazy.of(() -> wayOut(build, cables, before.circles().isEmpty())),
+                        before.fast(),
+                        before.reaches(),
+                        Recall.of(building, cables.leads(), ranks))
+                : evaluate(build, cables, building, ranks);
+    }
+
+    private static double[] ranks(Build build, CablesResult cables, Takedown building) {
+        return building.moves().stream()
+                .mapToDouble(m -> rank(build, cables, building, m))
+                .toArray();
     }
 
     private static List<Fast> fast(Takedown takedown) {
@@ -147,7 +188,7 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
     /** What never comes out of the finished machine. */
     private static BitSet stays(Takedown mending) {
         BitSet stays = mending.whole();
-        mending.takeAll(stays, m -> 0);
+        mending.takeAll(stays);
         return stays;
     }
 
@@ -175,7 +216,7 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
         }
         Takedown planned = Takedown.of(build, cables, List.of());
         BitSet stuck = planned.whole();
-        planned.takeAll(stuck, m -> 0);
+        planned.takeAll(stuck);
         return Circles.cheapest(
                 Circles.possible(build, cables, planned, stuck, false), changes -> Takedown.of(build, cables, changes));
     }

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param wayOut the cheapest changes to the plan that undo all circles; nothing where there are none, or none was found
  * @param fast wires between parts that do not come apart
  * @param reaches what it takes to have a battery, card, drive or fan in hand
+ * @param recall what the engine remembers; says nothing
  */
 public record AssemblyResult(
         List<Removal> out,
@@ -24,11 +25,12 @@ public record AssemblyResult(
         boolean cutShort,
         Lazy<Optional<WayOut>> wayOut,
         List<Fast> fast,
-        List<Reach> reaches) {
+        List<Reach> reaches,
+        Recall recall) {
 
     /** Nothing is put together. */
-    public static final AssemblyResult NOTHING =
-            new AssemblyResult(List.of(), List.of(), false, Lazy.known(Optional.empty()), List.of(), List.of());
+    public static final AssemblyResult NOTHING = new AssemblyResult(
+            List.of(), List.of(), false, Lazy.known(Optional.empty()), List.of(), List.of(), Recall.NONE);
 
     /** Copies the lists. */
     public AssemblyResult {

@@ -61,7 +61,7 @@ final class Circles {
 
     private static BitSet left(Takedown takedown, BitSet present) {
         BitSet left = (BitSet) present.clone();
-        takedown.takeAll(left, m -> 0);
+        takedown.takeAll(left);
         return left;
     }
 

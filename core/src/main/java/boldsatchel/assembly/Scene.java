@@ -2,18 +2,13 @@ package boldsatchel.assembly;
 
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.Placed;
-import boldsatchel.fit.Trays;
 import boldsatchel.geometry.Box;
-import boldsatchel.geometry.Convex;
 import boldsatchel.geometry.Face;
-import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Swept;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Casing;
-import boldsatchel.machine.Joint;
 import boldsatchel.machine.Port;
-import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -23,7 +18,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -36,7 +30,6 @@ import org.jspecify.annotations.Nullable;
  */
 final class Scene {
 
-    private static final int FIXED = -1;
     private static final int NONE = -2;
     /** Of one part so many moves aside are tried for each side it may leave by. */
     private static final int MOST_ASIDES = 60;
@@ -44,42 +37,39 @@ final class Scene {
     private final Casing casing;
     private final List<Placed> placed;
     private final Pieces pieces;
-    private final BitSet state;
     private final double far;
     private final Budget budget;
-    private final Map<String, List<Lump>> seen = new HashMap<>();
-    private final Map<String, List<Heap>> heaps = new HashMap<>();
+    private final Lumps lumps;
     private final Map<Spot, Blocked> swept = new HashMap<>();
-    private final Map<List<BitSet>, Optional<Way>> bent = new HashMap<>();
+    private final Map<Bend, Optional<Way>> bent = new HashMap<>();
     private final Map<Integer, Blocked> covers = new HashMap<>();
+    private final Map<Hung, Map<Integer, Blocked>> around = new HashMap<>();
     private final @Nullable Blocked[] blocked;
     private final @Nullable Blocked[] drivers;
 
     /**
-     * Something solid, in the frame of the tray it is looked at from.
+     * Something of a part that has to be reached.
      *
-     * @param piece that it belongs to, or {@link #FIXED}
-     * @param square where it stands square in that frame
-     * @param leaning convex pieces of it where it does not
+     * @param screw which one; less than zero for a plug
+     * @param port id of the plug
      */
-    private record Lump(int piece, Box bounds, Optional<Solid> square, List<Convex> leaning) {
-        static Lump of(int piece, Solid solid, Pose pose) {
-            if (pose.isSquare()) {
-                Solid there = solid.posed(pose);
-                return new Lump(piece, there.bounds(), Optional.of(there), List.of());
-            }
-            List<Convex> leaning =
-                    solid.pieces().stream().map(c -> c.posed(pose)).toList();
-            return new Lump(piece, pose.around(solid.bounds()), Optional.empty(), leaning);
-        }
+    private record Spot(int part, int screw, String port) {}
 
-        boolean isMet(Swept swept) {
-            return swept.bounds().signedDistance(bounds) < -FitEngine.CONTACT_MM
-                    && (square.isPresent()
-                            ? swept.meets(square.get(), FitEngine.CONTACT_MM)
-                            : swept.meets(leaning, FitEngine.CONTACT_MM));
-        }
-    }
+    /**
+     * Parts that move as one and may be moved aside.
+     *
+     * @param spared they
+     * @param present what is there
+     */
+    private record Bend(BitSet spared, BitSet present) {}
+
+    /**
+     * What hangs on a tray.
+     *
+     * @param on id of the tray
+     * @param hung pieces
+     */
+    private record Hung(String on, BitSet hung) {}
 
     /**
      * What is in the way of a part, side by side.
@@ -94,6 +84,12 @@ final class Scene {
             return new Blocked(by, new BitSet());
         }
 
+        Blocked copy() {
+            Blocked copy = none();
+            copy.add(this);
+            return copy;
+        }
+
         void add(Blocked other) {
             fixed.or(other.fixed);
             for (Face way : Face.ALL) {
@@ -106,13 +102,13 @@ final class Scene {
         }
 
         boolean has(int piece, Face way) {
-            return piece == FIXED
+            return piece == Lumps.FIXED
                     ? fixed.get(way.ordinal())
                     : by.get(way.ordinal()).get(piece);
         }
 
         void set(int piece, Face way) {
-            if (piece == FIXED) {
+            if (piece == Lumps.FIXED) {
                 fixed.set(way.ordinal());
             } else {
                 by.get(way.ordinal()).set(piece);
@@ -120,23 +116,84 @@ final class Scene {
         }
     }
 
-    /** All of a piece, or of what never goes. */
-    private record Heap(int piece, Box bounds, List<Lump> lumps) {}
-
     /**
      * @param state pieces that are still there; of those only joints and trays count here
      * @param far beyond this nothing lies, mm
      * @param budget of looks at ways that are not straight
      */
     Scene(Casing casing, List<Placed> placed, Pieces pieces, BitSet state, double far, Budget budget) {
+        this(casing, placed, pieces, far, budget, new Lumps(casing, placed, pieces, state));
+    }
+
+    private Scene(Casing casing, List<Placed> placed, Pieces pieces, double far, Budget budget, Lumps lumps) {
         this.casing = casing;
         this.placed = placed;
         this.pieces = pieces;
-        this.state = state;
         this.far = far;
         this.budget = budget;
+        this.lumps = lumps;
         this.blocked = new Blocked[placed.size()];
         this.drivers = new Blocked[placed.size()];
+    }
+
+    /**
+     * A scene after some parts moved in their trays. Costs a look at the pairs that a moved part is in.
+     *
+     * @param scene in which all that was asked before can be asked without a look
+     * @param same whether every answer is as it was
+     */
+    record After(Scene scene, boolean same) {}
+
+    /**
+     * Brings up to date what is known.
+     *
+     * @param now where the parts lie now
+     * @param moved which of them lie elsewhere than before
+     */
+    After after(List<Placed> now, BitSet moved, Budget fresh) {
+        Scene next = new Scene(casing, now, pieces, far, fresh, new Lumps(lumps, now, moved));
+        boolean same = true;
+        for (int part = 0; part < blocked.length; part++) {
+            Blocked known = blocked[part];
+            if (known != null) {
+                Blocked looked = moved.get(part) ? next.look(part) : next.looked(part, known, moved);
+                next.blocked[part] = looked;
+                same &= looked.equals(known);
+            }
+        }
+        for (int part = 0; part < drivers.length; part++) {
+            Blocked known = drivers[part];
+            same &= known == null || next.driver(part).equals(known);
+        }
+        for (Map.Entry<Spot, Blocked> known : swept.entrySet()) {
+            same &= known.getKey().screw() >= 0 || next.swept(known.getKey()).equals(known.getValue());
+        }
+        for (Map.Entry<Integer, Blocked> known : covers.entrySet()) {
+            same &= next.over(known.getKey()).equals(known.getValue());
+        }
+        for (Map.Entry<Hung, Map<Integer, Blocked>> known : around.entrySet()) {
+            same &= next.around(known.getKey()).equals(known.getValue());
+        }
+        for (Map.Entry<Bend, Optional<Way>> known : bent.entrySet()) {
+            Bend bend = known.getKey();
+            if (bend.spared().intersects(moved) || bend.present().intersects(moved)) {
+                same &= next.bent(bend).equals(known.getValue());
+            } else {
+                next.bent.put(bend, known.getValue());
+            }
+        }
+        return new After(next, same);
+    }
+
+    /** Whether the joints stand that way in a state. */
+    boolean isOf(BitSet present) {
+        BitSet joints = pieces.joints();
+        for (int i = joints.nextSetBit(0); i >= 0; i = joints.nextSetBit(i + 1)) {
+            if (present.get(i) != lumps.state().get(i)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** What is in the way of a part to a side. */
@@ -158,10 +215,9 @@ final class Scene {
         Blocked known = drivers[part];
         if (known == null) {
             known = Blocked.none();
-            List<Box> heads = Takedown.heads(placed.get(part));
-            for (int i = 0; i < heads.size(); i++) {
-                Box head = heads.get(i);
-                known.add(swept(new Spot(part, "screw " + i), () -> head, List.of(Face.TOP), part));
+            int screws = Takedown.heads(placed.get(part)).size();
+            for (int i = 0; i < screws; i++) {
+                known.add(swept(new Spot(part, i, "")));
             }
             drivers[part] = known;
         }
@@ -190,16 +246,11 @@ final class Scene {
     private Blocked look(int part) {
         Placed mover = placed.get(part);
         Blocked blocked = Blocked.none();
-        for (Heap heap : heaps(mover.shell())) {
+        for (Lumps.Heap heap : lumps.heaps(mover.shell())) {
             if (heap.piece() != part) {
                 for (Face way : Face.ALL) {
-                    if (!blocked.has(heap.piece(), way) && isAhead(mover.bounds(), heap.bounds(), way)) {
-                        for (Lump lump : heap.lumps()) {
-                            if (isInTheWay(mover, lump, way)) {
-                                blocked.set(heap.piece(), way);
-                                break;
-                            }
-                        }
+                    if (!blocked.has(heap.piece(), way) && isInTheWay(mover, heap, way)) {
+                        blocked.set(heap.piece(), way);
                     }
                 }
             }
@@ -207,7 +258,30 @@ final class Scene {
         return blocked;
     }
 
-    private boolean isInTheWay(Placed mover, Lump lump, Face way) {
+    /** What is in the way of a part that stayed while others moved. */
+    private Blocked looked(int part, Blocked known, BitSet moved) {
+        Placed mover = placed.get(part);
+        Blocked now = known;
+        for (Lumps.Heap heap : lumps.heaps(mover.shell())) {
+            if (heap.piece() >= 0 && moved.get(heap.piece())) {
+                for (Face way : Face.ALL) {
+                    boolean is = isInTheWay(mover, heap, way);
+                    if (is != known.has(heap.piece(), way)) {
+                        now = now.equals(known) ? known.copy() : now;
+                        now.by().get(way.ordinal()).set(heap.piece(), is);
+                    }
+                }
+            }
+        }
+        return now;
+    }
+
+    private boolean isInTheWay(Placed mover, Lumps.Heap heap, Face way) {
+        return isAhead(mover.bounds(), heap.bounds(), way)
+                && heap.lumps().stream().anyMatch(lump -> isInTheWay(mover, lump, way));
+    }
+
+    private boolean isInTheWay(Placed mover, Lumps.Lump lump, Face way) {
         return isAhead(mover.bounds(), lump.bounds(), way)
                 && isMet(mover, Vec.ZERO, way, far, lump)
                 && !(isIn(mover, lump)
@@ -228,11 +302,11 @@ final class Scene {
         return true;
     }
 
-    private static boolean isIn(Placed mover, Lump lump) {
+    private static boolean isIn(Placed mover, Lumps.Lump lump) {
         return isMet(mover, Vec.ZERO, Face.TOP, 0, lump);
     }
 
-    private static boolean isMet(Placed mover, Vec from, Face way, double mm, Lump lump) {
+    private static boolean isMet(Placed mover, Vec from, Face way, double mm, Lumps.Lump lump) {
         Box reach = mover.bounds().moved(from);
         reach = reach.around(reach.moved(Vec.on(way.axis(), way.sign() * mm)));
         if (reach.signedDistance(lump.bounds()) >= -FitEngine.CONTACT_MM) {
@@ -261,34 +335,33 @@ final class Scene {
         return least;
     }
 
-    /**
-     * Something of a part that has to be reached.
-     *
-     * @param what its name
-     */
-    private record Spot(int part, String what) {}
-
-    /** What is in the way of a box in the tray of a part that is moved without end to each side. */
-    private Blocked swept(Spot spot, Supplier<Box> where, List<Face> ways, int own) {
+    /** What is in the way of a screw's driver from above, or of a hand at a plug from each side. */
+    private Blocked swept(Spot spot) {
         return swept.computeIfAbsent(spot, s -> {
-            Blocked blocked = Blocked.none();
-            Box box = where.get();
-            Shell tray = placed.get(s.part()).shell();
-            for (Face way : ways) {
-                Swept room = new Swept(box, way, far);
-                for (Lump lump : lumps(tray)) {
-                    if (lump.piece() != own && isAhead(box, lump.bounds(), way) && lump.isMet(room)) {
-                        blocked.set(lump.piece(), way);
-                    }
+            Placed of = placed.get(s.part());
+            return s.screw() >= 0
+                    ? sweep(Takedown.heads(of).get(s.screw()), of.shell(), List.of(Face.TOP), s.part())
+                    : sweep(plugRoom(of, of.part().port(s.port()).orElseThrow()), of.shell(), Face.ALL, NONE);
+        });
+    }
+
+    /** What is in the way of a box in a tray that is moved without end to some sides. */
+    private Blocked sweep(Box box, Shell tray, List<Face> ways, int own) {
+        Blocked blocked = Blocked.none();
+        for (Face way : ways) {
+            Swept room = new Swept(box, way, far);
+            for (Lumps.Lump lump : lumps.of(tray)) {
+                if (lump.piece() != own && isAhead(box, lump.bounds(), way) && lump.isMet(room)) {
+                    blocked.set(lump.piece(), way);
                 }
             }
-            return blocked;
-        });
+        }
+        return blocked;
     }
 
     /** Whether a hand gets at a plug of a part from some side. */
     boolean isGripped(int part, Port port, BitSet present) {
-        Blocked blocked = swept(new Spot(part, port.id()), () -> plugRoom(placed.get(part), port), Face.ALL, NONE);
+        Blocked blocked = swept(new Spot(part, NONE, port.id()));
         for (Face way : Face.ALL) {
             if (blocked.isFree(way, present)) {
                 return true;
@@ -302,25 +375,29 @@ final class Scene {
         return part.placement().place(used.plugRoom(), part.part().body().bounds());
     }
 
-    private static boolean isThere(Lump lump, BitSet present, BitSet spared) {
-        return lump.piece() == FIXED || (present.get(lump.piece()) && !spared.get(lump.piece()));
+    private static boolean isThere(Lumps.Lump lump, BitSet present, BitSet spared) {
+        return lump.piece() == Lumps.FIXED || (present.get(lump.piece()) && !spared.get(lump.piece()));
     }
 
     /** The least way by which parts that move as one leave when they may be moved aside first; nothing where they cannot. */
-    Optional<Way> bent(List<Integer> group, BitSet present, BitSet spared) {
-        return bent.computeIfAbsent(
-                List.of((BitSet) spared.clone(), (BitSet) present.clone()), k -> bentAnew(group, present, spared));
+    Optional<Way> bent(BitSet group, BitSet present) {
+        return bent(new Bend((BitSet) group.clone(), (BitSet) present.clone()));
     }
 
-    private Optional<Way> bentAnew(List<Integer> group, BitSet present, BitSet spared) {
-        List<Lump> there = new ArrayList<>();
-        for (Lump lump : lumps(placed.get(group.getFirst()).shell())) {
-            if (isThere(lump, present, spared)) {
+    private Optional<Way> bent(Bend bend) {
+        return bent.computeIfAbsent(bend, this::bentAnew);
+    }
+
+    private Optional<Way> bentAnew(Bend bend) {
+        List<Placed> movers = bend.spared().stream().mapToObj(placed::get).toList();
+        List<Lumps.Lump> there = new ArrayList<>();
+        for (Lumps.Lump lump : lumps.of(movers.getFirst().shell())) {
+            if (isThere(lump, bend.present(), bend.spared())) {
                 there.add(lump);
             }
         }
         for (Face out : budget.isSpent() ? List.<Face>of() : Way.SIDES) {
-            Optional<Way> way = bent(group, there, out);
+            Optional<Way> way = bent(movers, there, out);
             if (way.isPresent()) {
                 return way;
             }
@@ -328,8 +405,7 @@ final class Scene {
         return Optional.empty();
     }
 
-    private Optional<Way> bent(List<Integer> group, List<Lump> there, Face out) {
-        List<Placed> movers = group.stream().map(placed::get).toList();
+    private Optional<Way> bent(List<Placed> movers, List<Lumps.Lump> there, Face out) {
         for (Face to : Face.ALL) {
             if (to.axis() == out.axis()) {
                 continue;
@@ -348,12 +424,12 @@ final class Scene {
         return Optional.empty();
     }
 
-    private boolean isFree(List<Placed> movers, List<Lump> there, Vec from, Face way, double mm) {
+    private boolean isFree(List<Placed> movers, List<Lumps.Lump> there, Vec from, Face way, double mm) {
         if (!budget.spend(movers.size() * there.size())) {
             return false;
         }
         for (Placed mover : movers) {
-            for (Lump lump : there) {
+            for (Lumps.Lump lump : there) {
                 if (isMet(mover, from, way, mm, lump)) {
                     return false;
                 }
@@ -363,14 +439,14 @@ final class Scene {
     }
 
     /** Moves to a side after which something that was in the way out is not any more, least first. */
-    private Set<Double> asides(List<Placed> movers, List<Lump> there, Face out, Face to) {
+    private Set<Double> asides(List<Placed> movers, List<Lumps.Lump> there, Face out, Face to) {
         Set<Double> asides = new TreeSet<>();
         for (Placed mover : movers) {
             for (Solid solid : mover.solids()) {
                 Box from = solid.bounds();
                 Box column = new Swept(from, out, far).bounds();
                 column = column.around(column.moved(Vec.on(to.axis(), to.sign() * far)));
-                for (Lump lump : there) {
+                for (Lumps.Lump lump : there) {
                     double mm = exit(from, lump.bounds(), to);
                     if (mm > FitEngine.CONTACT_MM && column.signedDistance(lump.bounds()) < -FitEngine.CONTACT_MM) {
                         asides.add(mm);
@@ -383,39 +459,69 @@ final class Scene {
 
     /** Whether what hangs on a tray leaves it straight to some side; what it is in one place with by mistake is not asked. */
     boolean comesOff(Shell on, BitSet hung, BitSet present) {
-        List<Lump> movers = new ArrayList<>();
-        List<Lump> others = new ArrayList<>();
-        for (Lump lump : lumps(on)) {
-            if (lump.piece() != FIXED && hung.get(lump.piece())) {
-                if (present.get(lump.piece())) {
-                    movers.add(lump);
-                }
-            } else if (isThere(lump, present, hung)) {
-                others.add(lump);
+        Map<Integer, Blocked> movers = around(new Hung(on.id(), hung));
+        for (Face way : Way.SIDES) {
+            boolean free = true;
+            for (Map.Entry<Integer, Blocked> mover : movers.entrySet()) {
+                free &= !present.get(mover.getKey()) || mover.getValue().isFree(way, present);
+            }
+            if (free) {
+                return true;
             }
         }
-        return Way.SIDES.stream().anyMatch(way -> movers.stream().allMatch(m -> leaves(m, way, others)));
+        return false;
+    }
+
+    /** Adds what may keep on a tray what hangs on it. */
+    void gatherAround(Shell on, BitSet hung, BitSet into) {
+        around(new Hung(on.id(), hung)).values().forEach(b -> b.by().forEach(into::or));
+    }
+
+    /** What is in the way of each piece that hangs on a tray, of what does not. */
+    private Map<Integer, Blocked> around(Hung what) {
+        return around.computeIfAbsent(what, w -> {
+            Map<Integer, Blocked> found = new HashMap<>();
+            List<Lumps.Lump> all = lumps.of(casing.shell(w.on()).orElseThrow());
+            for (Lumps.Lump mover : all) {
+                if (mover.piece() >= 0 && w.hung().get(mover.piece())) {
+                    Blocked blocked = found.computeIfAbsent(mover.piece(), p -> Blocked.none());
+                    for (Lumps.Lump lump : all) {
+                        if (lump.piece() < 0 || !w.hung().get(lump.piece())) {
+                            block(mover, lump, blocked);
+                        }
+                    }
+                }
+            }
+            return found;
+        });
+    }
+
+    private void block(Lumps.Lump mover, Lumps.Lump lump, Blocked into) {
+        for (Face way : Face.ALL) {
+            if (!into.has(lump.piece(), way) && isHeldBy(mover, way, lump)) {
+                into.set(lump.piece(), way);
+            }
+        }
     }
 
     /** Whether nothing keeps a cover on; what it is in one place with by mistake is not asked. */
-    boolean isLoose(int cover, Shell tray, BitSet present) {
-        return over(cover, tray).isFree(Face.TOP, present);
+    boolean isLoose(int cover, BitSet present) {
+        return over(cover).isFree(Face.TOP, present);
     }
 
     /** Adds what may keep a cover on. */
-    void gatherOver(int cover, Shell tray, BitSet into) {
-        into.or(over(cover, tray).by().get(Face.TOP.ordinal()));
+    void gatherOver(int cover, BitSet into) {
+        into.or(over(cover).by().get(Face.TOP.ordinal()));
     }
 
-    private Blocked over(int cover, Shell tray) {
+    private Blocked over(int cover) {
         return covers.computeIfAbsent(cover, c -> {
             Blocked found = Blocked.none();
-            for (Lump mover : lumps(tray)) {
-                for (Lump lump : lumps(tray)) {
-                    if (mover.piece() == c
-                            && lump.piece() != c
-                            && isAhead(mover.bounds(), lump.bounds(), Face.TOP)
-                            && !leaves(mover, Face.TOP, List.of(lump))) {
+            List<Lumps.Lump> all =
+                    lumps.of(casing.shell(pieces.all().get(c).id()).orElseThrow());
+            for (Lumps.Lump mover : all) {
+                for (Lumps.Lump lump : all) {
+                    if (mover.piece() == c && lump.piece() != c && isHeldBy(mover, Face.TOP, lump)) {
                         found.set(lump.piece(), Face.TOP);
                     }
                 }
@@ -424,104 +530,12 @@ final class Scene {
         });
     }
 
-    /** Adds what may keep on a tray what hangs on it. */
-    void gatherAround(Shell on, BitSet hung, BitSet into) {
-        for (Lump mover : lumps(on)) {
-            for (Lump lump : lumps(on)) {
-                if (mover.piece() >= 0 && hung.get(mover.piece()) && lump.piece() >= 0 && !hung.get(lump.piece())) {
-                    for (Face way : Face.ALL) {
-                        if (!leaves(mover, way, List.of(lump))) {
-                            into.set(lump.piece());
-                        }
-                    }
-                }
-            }
+    /** Whether something keeps another thing from leaving; not what leans: it is moved out of the way as it hangs. */
+    private boolean isHeldBy(Lumps.Lump mover, Face way, Lumps.Lump other) {
+        if (mover.square().isEmpty() || !isAhead(mover.bounds(), other.bounds(), way)) {
+            return false;
         }
-    }
-
-    /** What leans is not asked: it is moved out of the way as it hangs. */
-    private boolean leaves(Lump mover, Face way, List<Lump> others) {
-        if (mover.square().isEmpty()) {
-            return true;
-        }
-        Swept here = new Swept(mover.square().get(), way, 0);
-        Swept gone = new Swept(mover.square().get(), way, far);
-        return others.stream().noneMatch(o -> o.isMet(gone) && !o.isMet(here));
-    }
-
-    private List<Heap> heaps(Shell tray) {
-        return heaps.computeIfAbsent(tray.id(), id -> heaped(lumps(tray)));
-    }
-
-    /** Lumps of one piece come one after the other. */
-    private static List<Heap> heaped(List<Lump> lumps) {
-        List<Heap> heaps = new ArrayList<>();
-        int from = 0;
-        for (int to = 1; to <= lumps.size(); to++) {
-            if (to == lumps.size() || lumps.get(to).piece() != lumps.get(from).piece()) {
-                List<Lump> of = lumps.subList(from, to);
-                Box bounds = of.getFirst().bounds();
-                for (Lump lump : of) {
-                    bounds = bounds.around(lump.bounds());
-                }
-                heaps.add(new Heap(of.getFirst().piece(), bounds, of));
-                from = to;
-            }
-        }
-        return heaps;
-    }
-
-    /** All that is solid, as a tray has it. */
-    private List<Lump> lumps(Shell tray) {
-        return seen.computeIfAbsent(tray.id(), id -> lumpsOf(tray));
-    }
-
-    private List<Lump> lumpsOf(Shell tray) {
-        List<Lump> lumps = new ArrayList<>();
-        for (Shell other : casing.shells()) {
-            Optional<Pose> pose = other.id().equals(tray.id()) ? Optional.of(Pose.NONE) : pose(other, tray);
-            pose.ifPresent(p -> {
-                int of = other.id().equals(tray.id())
-                        ? FIXED
-                        : pieces.index(Piece.Kind.TRAY, other.id()).orElse(FIXED);
-                Trays.sides(other).forEach(b -> lumps.add(Lump.of(of, b, p)));
-                pieces.solids(other).forEach(s -> lumps.add(Lump.of(of, s, p)));
-                pieces.index(Piece.Kind.COVER, other.id())
-                        .ifPresent(cover -> Trays.cover(other).forEach(b -> lumps.add(Lump.of(cover, b, p))));
-                for (int i = 0; i < placed.size(); i++) {
-                    if (placed.get(i).shell().id().equals(other.id())) {
-                        for (Solid solid : placed.get(i).solids()) {
-                            lumps.add(Lump.of(i, solid, p));
-                        }
-                    }
-                }
-            });
-        }
-        return List.copyOf(lumps);
-    }
-
-    /** How one tray lies in the frame of another now; nothing where they do not hang together any more. */
-    private Optional<Pose> pose(Shell tray, Shell from) {
-        if (!casing.belongs(tray.id()) || !casing.belongs(from.id())) {
-            return Optional.empty();
-        }
-        List<Joint> ofTray = casing.path(tray.id());
-        List<Joint> ofFrom = casing.path(from.id());
-        Posture posture = Posture.CLOSED;
-        for (Joint joint : casing.joints()) {
-            boolean between = ofTray.contains(joint) != ofFrom.contains(joint);
-            if (between && !isPresent(Piece.Kind.TRAY, joint.carries())) {
-                return Optional.empty();
-            }
-            if (pieces.index(Piece.Kind.SHUT, joint.id()).isPresent() && !isPresent(Piece.Kind.SHUT, joint.id())) {
-                posture = posture.with(joint.id(), joint.way().most());
-            }
-        }
-        return Optional.of(casing.pose(tray.id(), posture)
-                .within(casing.pose(from.id(), posture).back()));
-    }
-
-    private boolean isPresent(Piece.Kind kind, String id) {
-        return pieces.index(kind, id).map(state::get).orElse(false);
+        Solid solid = mover.square().get();
+        return other.isMet(new Swept(solid, way, far)) && !other.isMet(new Swept(solid, way, 0));
     }
 }

@@ -17,8 +17,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a machine comes apart. A state is the set of pieces that are still there; taking one away never bars another, so that whatever is free
@@ -35,6 +36,8 @@ final class Takedown {
     /** A driver with its bit is so thick, mm: a quarter-inch hexagon over its corners (ISO 1173), with a little room. */
     static final double DRIVER_MM = 8;
 
+    private static final double FAR_STEP_MM = 100;
+
     /** So many pairs of solids are looked at for ways that are not straight. */
     private static final long MOST_LOOKS = 400_000;
 
@@ -48,6 +51,12 @@ final class Takedown {
     private final Budget budget;
     private final List<Move> moves = new ArrayList<>();
     private final Map<BitSet, Scene> scenes;
+    /** That was looked at last. */
+    private @Nullable Scene at;
+    /** Each part with all that rides on it, while all of it is there. */
+    private final List<List<Integer>> loads;
+
+    private final boolean same;
 
     /**
      * Something that can be done.
@@ -67,6 +76,8 @@ final class Takedown {
         this.far = far(build, placed);
         this.scenes = new HashMap<>();
         this.budget = new Budget(MOST_LOOKS);
+        this.loads = loads();
+        this.same = true;
         findMoves();
     }
 
@@ -80,7 +91,60 @@ final class Takedown {
         this.far = before.far;
         this.scenes = before.scenes;
         this.budget = before.budget;
+        this.loads = before.loads;
+        this.same = before.same;
         this.moves.addAll(before.moves);
+    }
+
+    private Takedown(Takedown before, Build build, List<Placed> placed, BitSet moved) {
+        this.build = build;
+        this.placed = placed;
+        this.loosened = before.loosened;
+        this.kept = before.kept;
+        this.pieces = before.pieces;
+        this.ties = before.ties;
+        this.far = before.far;
+        this.scenes = new HashMap<>();
+        this.budget = new Budget(MOST_LOOKS);
+        this.loads = before.loads;
+        this.moves.addAll(before.moves);
+        boolean all = true;
+        for (Map.Entry<BitSet, Scene> known : before.scenes.entrySet()) {
+            Scene.After after = known.getValue().after(placed, moved, budget);
+            scenes.put(known.getKey(), after.scene());
+            all &= after.same();
+        }
+        this.same = all;
+    }
+
+    /**
+     * The machine after some parts moved in their trays. All that was asked of the old one is known of the new one.
+     *
+     * @return nothing where more changed than places, or something moved so far that other rooms count
+     */
+    @SuppressWarnings("ReferenceEquality") // An edit shares what it did not change.
+    Optional<Takedown> after(Build newBuild, CablesResult cables) {
+        List<Placed> now = Placed.all(newBuild);
+        BitSet moved = new BitSet();
+        boolean alike = now.size() == placed.size();
+        for (int i = 0; alike && i < now.size(); i++) {
+            Placed is = now.get(i);
+            Placed was = placed.get(i);
+            alike = is.part() == was.part()
+                    && is.shell() == was.shell()
+                    && is.placement().fixing().equals(was.placement().fixing());
+            moved.set(i, is.placement() != was.placement());
+        }
+        return alike
+                        && far(newBuild, now) <= far
+                        && Ties.of(newBuild, now, cables, loosened).equals(ties)
+                ? Optional.of(new Takedown(this, newBuild, now, moved))
+                : Optional.empty();
+    }
+
+    /** Whether all that was asked before parts moved still holds. */
+    boolean isSame() {
+        return same;
     }
 
     /**
@@ -108,7 +172,8 @@ final class Takedown {
             Box b = p.bounds();
             most = Math.max(most, b.dx() + b.dy() + b.dz() + b.lowCorner().length());
         }
-        return 2 * (far + most) + 1;
+        // In whole decimetres: a small move does not change it.
+        return Math.ceil((2 * (far + most) + 1) / FAR_STEP_MM) * FAR_STEP_MM;
     }
 
     private void findMoves() {
@@ -141,8 +206,28 @@ final class Takedown {
         }
     }
 
+    private List<List<Integer>> loads() {
+        BitSet all = new BitSet();
+        all.set(0, placed.size());
+        List<List<Integer>> loads = new ArrayList<>();
+        for (int part = 0; part < placed.size(); part++) {
+            loads.add(List.copyOf(riding(part, all)));
+        }
+        return loads;
+    }
+
     /** A part and all that is there of what rides on it. */
     private List<Integer> withRiders(int host, BitSet present) {
+        List<Integer> load = loads.get(host);
+        for (int part : load) {
+            if (!present.get(part)) {
+                return riding(host, present);
+            }
+        }
+        return load;
+    }
+
+    private List<Integer> riding(int host, BitSet present) {
         List<Integer> group = new ArrayList<>(List.of(host));
         for (int i = 0; i < group.size(); i++) {
             int at = group.get(i);
@@ -212,9 +297,15 @@ final class Takedown {
 
     /** What is in whose way in a state. */
     Scene scene(BitSet present) {
+        if (at != null && at.isOf(present)) {
+            return at;
+        }
         BitSet joints = (BitSet) pieces.joints().clone();
         joints.and(present);
-        return scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far, budget));
+        Scene found =
+                scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far, budget));
+        at = found;
+        return found;
     }
 
     /** Does something, if it can be done and takes anything, whatever has to be slid. */
@@ -309,7 +400,7 @@ final class Takedown {
                 return Optional.of(Way.straight(way));
             }
         }
-        return sliding || isBarred(group, scene) ? scene.bent(group, present, set) : Optional.empty();
+        return sliding || isBarred(group, scene) ? scene.bent(set, present) : Optional.empty();
     }
 
     /** Whether no straight way is ever free, whatever else is out. */
@@ -393,9 +484,7 @@ final class Takedown {
 
     private boolean isCoverFree(String tray, BitSet present) {
         int cover = pieces.index(Piece.Kind.COVER, tray).orElseThrow();
-        return build.shell(tray)
-                .filter(s -> scene(present).isLoose(cover, s, present))
-                .isPresent();
+        return build.shell(tray).isPresent() && scene(present).isLoose(cover, present);
     }
 
     /**
@@ -511,11 +600,13 @@ final class Takedown {
     private void gather(int piece, Scene scene, BitSet into) {
         Piece of = pieces.all().get(piece);
         if (of.kind() == Piece.Kind.COVER) {
-            scene.gatherOver(piece, build.shell(of.id()).orElseThrow(), into);
+            scene.gatherOver(piece, into);
         } else if (of.kind() == Piece.Kind.TRAY) {
             Joint joint = build.casing().carrying(of.id()).orElseThrow();
             BitSet hung = hung(joint);
-            build.shell(joint.on()).ifPresent(on -> scene.gatherAround(on, hung, into));
+            if (joint.way() instanceof Joint.Held) {
+                build.shell(joint.on()).ifPresent(on -> scene.gatherAround(on, hung, into));
+            }
             for (Ties.Soldered s : ties.soldered()) {
                 if (hung.get(s.one()) != hung.get(s.other())) {
                     into.set(s.one());
@@ -533,10 +624,14 @@ final class Takedown {
      * way of others, joints are opened as late as can be where less stays in then.
      *
      * @param present what is there; afterwards what is left
+     * @param ranks of all moves, in their order
      */
-    List<Removal> takeAll(BitSet present, ToDoubleFunction<Move> rank) {
-        List<Move> ranked = new ArrayList<>(moves);
-        ranked.sort((a, b) -> Double.compare(rank.applyAsDouble(b), rank.applyAsDouble(a)));
+    List<Removal> takeAll(BitSet present, double[] ranks) {
+        List<Move> ranked = IntStream.range(0, moves.size())
+                .boxed()
+                .sorted((a, b) -> Double.compare(ranks[b], ranks[a]))
+                .map(moves::get)
+                .collect(Collectors.toCollection(ArrayList::new));
         BitSet left = (BitSet) present.clone();
         List<Removal> done = takeAll(left, ranked, List.of());
         List<Move> opening =
@@ -552,6 +647,11 @@ final class Takedown {
         }
         present.and(left);
         return done;
+    }
+
+    /** Takes all that comes out, whatever first. */
+    List<Removal> takeAll(BitSet present) {
+        return takeAll(present, new double[moves.size()]);
     }
 
     /**

@@ -169,7 +169,7 @@ public class AssemblyTest {
             CablesResult cables = CablesEngine.evaluate(build);
             Takedown planned = Takedown.of(build, cables, List.of());
             BitSet stuck = planned.whole();
-            planned.takeAll(stuck, m -> 0);
+            planned.takeAll(stuck);
             List<Loosening> possible = Circles.possible(build, cables, planned, stuck, false);
             if (stuck.isEmpty() || possible.size() > 7) {
                 continue;
@@ -184,7 +184,7 @@ public class AssemblyTest {
                 }
                 Takedown changed = Takedown.of(build, cables, changes);
                 BitSet left = changed.whole();
-                changed.takeAll(left, m -> 0);
+                changed.takeAll(left);
                 if (left.isEmpty()) {
                     least = Math.min(
                             least,

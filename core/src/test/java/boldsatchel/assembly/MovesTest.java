@@ -119,7 +119,7 @@ public class MovesTest {
             }
         }
         BitSet stuck = takedown.whole();
-        takedown.takeAll(stuck, m -> 0);
+        takedown.takeAll(stuck);
         assertThat(present).as(which).isEqualTo(TakedownTest.names(takedown, stuck));
     }
 

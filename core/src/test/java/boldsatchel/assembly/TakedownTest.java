@@ -42,7 +42,7 @@ public class TakedownTest {
         BitSet left = takedown.whole();
         Set<String> present = hand.all();
         assertThat(present).as(which).isEqualTo(names(takedown, left));
-        for (Removal removal : takedown.takeAll(left, m -> 0)) {
+        for (Removal removal : takedown.takeAll(left)) {
             for (Removal.Group group : removal.groups()) {
                 assertThat(hand.isFree(group.parts(), group.way(), present))
                         .as("%s, %s", which, group)

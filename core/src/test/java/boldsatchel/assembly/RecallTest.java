@@ -1,0 +1,87 @@
+package boldsatchel.assembly;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import boldsatchel.cables.CablesEngine;
+import boldsatchel.engine.Engine;
+import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Vec;
+import boldsatchel.machine.Build;
+import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Placement;
+import boldsatchel.machine.Section;
+import boldsatchel.shelf.Library;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What is remembered of the last answer never shows in the next one. */
+public class RecallTest {
+
+    @DataProvider
+    Object[][] demos() {
+        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
+    }
+
+    @DataProvider
+    Object[][] seeds() {
+        return IntStream.range(0, 10).mapToObj(i -> new Object[] {i}).toArray(Object[][]::new);
+    }
+
+    /** Mostly a small move of one part, now and then a large one, into another, over another's rim, a turn, or another way to hold it. */
+    private static Build edited(Random random, Build build) {
+        List<Placement> places = build.layout().placements();
+        Placement place = places.get(random.nextInt(places.size()));
+        double far = random.nextInt(3) == 0 ? 40 : 2;
+        Vec at = place.at()
+                .plus(new Vec(
+                        far * (random.nextDouble() - 0.5),
+                        far * (random.nextDouble() - 0.5),
+                        random.nextInt(3) == 0 ? far * (random.nextDouble() - 0.5) : 0));
+        Orientation turned = random.nextInt(12) == 0
+                ? Orientation.ALL.get(random.nextInt(Orientation.ALL.size()))
+                : place.orientation();
+        Placement moved = new Placement(place.part(), place.shell(), at, turned, place.touches()).held(place.fixing());
+        return build.with(
+                random.nextInt(15) == 0
+                        ? moved.held(
+                                Optional.of(Fixing.by(Fixing.By.values()[random.nextInt(Fixing.By.values().length)])))
+                        : moved);
+    }
+
+    private static void drag(Build start, Random random, int steps, String which) {
+        Build build = start;
+        AssemblyResult dragged = AssemblyEngine.evaluate(build);
+        Set<Section> all = EnumSet.allOf(Section.class);
+        all.remove(Section.LAYOUT);
+        for (int i = 0; i < steps; i++) {
+            build = edited(random, build);
+            dragged = AssemblyEngine.again(build, CablesEngine.evaluate(build), new Engine.Last<>(dragged, all));
+            AssemblyResult anew = AssemblyEngine.evaluate(build);
+            assertThat(dragged.out()).as("%s, move %s", which, i).isEqualTo(anew.out());
+            assertThat(dragged.circles()).as("%s, move %s", which, i).isEqualTo(anew.circles());
+            assertThat(dragged.cutShort()).as("%s, move %s", which, i).isEqualTo(anew.cutShort());
+            assertThat(dragged.fast()).as("%s, move %s", which, i).isEqualTo(anew.fast());
+            assertThat(dragged.reaches()).as("%s, move %s", which, i).isEqualTo(anew.reaches());
+        }
+        assertThat(dragged).as(which).isEqualTo(AssemblyEngine.evaluate(build));
+    }
+
+    @Test(dataProvider = "demos")
+    public void aDragSaysWhatALookFromTheStartSays(String demo) {
+        drag(Library.demo(demo).orElseThrow(), new Random(7), 60, demo);
+    }
+
+    @Test(dataProvider = "seeds")
+    public void soItDoesInMachinesThrownTogether(int some) {
+        for (int seed = some * 12; seed < some * 12 + 12; seed++) {
+            Build build = seed % 2 == 0 ? ThrownTogether.tray(seed) : ThrownTogether.lidded(seed);
+            drag(build, new Random(seed), 12, "seed " + seed);
+        }
+    }
+}
