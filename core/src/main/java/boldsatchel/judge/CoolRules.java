@@ -89,10 +89,13 @@ final class CoolRules {
 
     /** The underside of a board is as hot as its top, and often bears half of its parts. */
     private static void onTheFloor(Sheet sheet, Build build, HeatResult heat, Part part) {
+        if (!part.family().computes()) {
+            return;
+        }
         double watts = heat.part(part.id()).map(HeatResult.Spot::heatW).orElse(0.0);
         boolean led = build.cooling().heatPaths().stream()
                 .anyMatch(p -> p.part().equals(part.id()) && p.wall() == Face.BOTTOM);
-        if (part.family().computes() && watts >= WARM_W && !led) {
+        if (watts >= WARM_W && !led) {
             Placed.of(build, part.id())
                     .filter(p -> p.bounds().z() < UNDER_MM)
                     .ifPresent(p -> sheet.add(
