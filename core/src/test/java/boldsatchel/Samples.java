@@ -19,8 +19,10 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
+import boldsatchel.machine.Purchase;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
+import boldsatchel.machine.Signal;
 import boldsatchel.machine.UseProfile;
 import boldsatchel.machine.Vent;
 import boldsatchel.quantity.Basis;
@@ -245,5 +247,41 @@ public final class Samples {
                         exact(amps * 4),
                         exact(1),
                         exact(0)));
+    }
+
+    private static Port plug(String id) {
+        return new Port(
+                id,
+                id,
+                Connector.SMALL_PLUG,
+                true,
+                Face.LEFT,
+                new Vec(0, 5, 2),
+                Port.Use.UNUSED,
+                Optional.empty(),
+                List.of());
+    }
+
+    /** A cable with a small plug at each end. */
+    public static Part cable(String id, double mm, boolean flat, double wide, double thick) {
+        Facet.Joins joins = new Facet.Joins(
+                Set.of(Signal.USB_480),
+                1,
+                exact(mm),
+                flat,
+                Optional.of(wide),
+                flat ? Optional.of(thick) : Optional.empty(),
+                Optional.empty());
+        Body block = Body.block(exact(10), exact(10), exact(4));
+        return part(id, Family.CABLE, 10, 10, 4, 5, joins)
+                .withBody(new Body(
+                        block.widthMm(),
+                        block.depthMm(),
+                        block.heightMm(),
+                        List.of(),
+                        List.of(),
+                        List.of(plug("a"), plug("b")),
+                        Optional.empty()))
+                .standing(Part.Standing.TO_BUY, Purchase.NONE);
     }
 }

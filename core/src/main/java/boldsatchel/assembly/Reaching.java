@@ -32,7 +32,7 @@ final class Reaching {
         this.takedown = takedown;
         this.minutes = minutes;
         this.target = target;
-        this.moves = takedown.bearingOn(target);
+        this.moves = Bearing.on(takedown, target);
     }
 
     /** A way and whether there is surely no shorter one. */

@@ -72,51 +72,6 @@ final class Scene {
     private record Hung(String on, BitSet hung) {}
 
     /**
-     * What is in the way of a part, side by side.
-     *
-     * @param by pieces
-     * @param fixed sides to which something is that never goes
-     */
-    private record Blocked(List<BitSet> by, BitSet fixed) {
-        static Blocked none() {
-            List<BitSet> by = new ArrayList<>(Face.ALL.size());
-            Face.ALL.forEach(f -> by.add(new BitSet()));
-            return new Blocked(by, new BitSet());
-        }
-
-        Blocked copy() {
-            Blocked copy = none();
-            copy.add(this);
-            return copy;
-        }
-
-        void add(Blocked other) {
-            fixed.or(other.fixed);
-            for (Face way : Face.ALL) {
-                by.get(way.ordinal()).or(other.by.get(way.ordinal()));
-            }
-        }
-
-        boolean isFree(Face way, BitSet present) {
-            return !fixed.get(way.ordinal()) && !by.get(way.ordinal()).intersects(present);
-        }
-
-        boolean has(int piece, Face way) {
-            return piece == Lumps.FIXED
-                    ? fixed.get(way.ordinal())
-                    : by.get(way.ordinal()).get(piece);
-        }
-
-        void set(int piece, Face way) {
-            if (piece == Lumps.FIXED) {
-                fixed.set(way.ordinal());
-            } else {
-                by.get(way.ordinal()).set(piece);
-            }
-        }
-    }
-
-    /**
      * @param state pieces that are still there; of those only joints and trays count here
      * @param far beyond this nothing lies, mm
      * @param budget of looks at ways that are not straight

@@ -7,6 +7,7 @@ import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
+import boldsatchel.machine.Casing;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Hole;
 import boldsatchel.machine.Joint;
@@ -272,7 +273,16 @@ final class Takedown {
 
     /** Place of a part among the pieces. */
     Optional<Integer> index(String part) {
-        return pieces.index(Piece.Kind.PART, part);
+        return index(Piece.Kind.PART, part);
+    }
+
+    /** Place of a piece among all. */
+    Optional<Integer> index(Piece.Kind kind, String id) {
+        return pieces.index(kind, id);
+    }
+
+    Casing casing() {
+        return build.casing();
     }
 
     /** Whether some ways that are not straight were not looked at. */
@@ -403,6 +413,11 @@ final class Takedown {
         return sliding || isBarred(group, scene) ? scene.bent(set, present) : Optional.empty();
     }
 
+    /** Whether no straight way of a part with all that rides on it is ever free, whatever else is out. */
+    boolean isBarred(int part, Scene scene) {
+        return isBarred(loads.get(part), scene);
+    }
+
     /** Whether no straight way is ever free, whatever else is out. */
     private static boolean isBarred(List<Integer> group, Scene scene) {
         for (Face way : Face.ALL) {
@@ -512,7 +527,7 @@ final class Takedown {
     }
 
     /** What a joint carries: a tray, all that is in it, and what hangs on it. */
-    private BitSet hung(Joint joint) {
+    BitSet hung(Joint joint) {
         BitSet hung = new BitSet();
         for (int i = 0; i < pieces.all().size(); i++) {
             Piece piece = pieces.all().get(i);
@@ -543,80 +558,6 @@ final class Takedown {
                         .between(
                                 placed.get(one.get()).shell().id(),
                                 placed.get(other.get()).shell().id());
-    }
-
-    /** Moves that may have to be done, straight ways only, before a part is out, that which takes it among them, in the order of all moves. */
-    List<Move> bearingOn(int target) {
-        BitSet open = whole();
-        BitSet bear = set(List.of(target));
-        for (int i = placed.size(); i < pieces.all().size(); i++) {
-            if (pieces.all().get(i).kind() == Piece.Kind.SHUT) {
-                open.clear(i);
-                bear.set(i);
-            }
-        }
-        List<Scene> scenes = List.of(scene(whole()), scene(open));
-        BitSet looked = new BitSet();
-        while (!looked.equals(bear)) {
-            BitSet left = (BitSet) bear.clone();
-            left.andNot(looked);
-            int next = left.nextSetBit(0);
-            looked.set(next);
-            for (Move move : moves) {
-                if (move.takes().get(next)) {
-                    bear.or(move.takes());
-                }
-            }
-            carriers(next).forEach(bear::set);
-            if (next >= placed.size()) {
-                scenes.forEach(s -> gather(next, s, bear));
-            } else {
-                scenes.forEach(s -> s.gather(next, bear));
-                List<Integer> group = withRiders(next, whole());
-                if (scenes.stream().anyMatch(s -> isBarred(group, s))
-                        || ties.tight().stream().anyMatch(t -> t.one() == next || t.other() == next)) {
-                    // What is moved aside, or unplugged in its place, may want any of the others gone.
-                    bear.set(0, pieces.all().size());
-                }
-            }
-        }
-        return moves.stream().filter(m -> m.takes().intersects(bear)).toList();
-    }
-
-    /** Trays that have to come off before what is in one of them, or hangs on it, is away from the rest. */
-    private List<Integer> carriers(int piece) {
-        Piece of = pieces.all().get(piece);
-        String tray = switch (of.kind()) {
-            case PART -> placed.get(piece).shell().id();
-            case COVER, TRAY -> of.id();
-            case SHUT -> build.casing().joint(of.id()).orElseThrow().carries();
-        };
-        return build.casing().path(tray).stream()
-                .flatMap(j -> pieces.index(Piece.Kind.TRAY, j.carries()).stream())
-                .toList();
-    }
-
-    /** Adds what may keep a cover or a tray on. */
-    private void gather(int piece, Scene scene, BitSet into) {
-        Piece of = pieces.all().get(piece);
-        if (of.kind() == Piece.Kind.COVER) {
-            scene.gatherOver(piece, into);
-        } else if (of.kind() == Piece.Kind.TRAY) {
-            Joint joint = build.casing().carrying(of.id()).orElseThrow();
-            BitSet hung = hung(joint);
-            if (joint.way() instanceof Joint.Held) {
-                build.shell(joint.on()).ifPresent(on -> scene.gatherAround(on, hung, into));
-            }
-            for (Ties.Soldered s : ties.soldered()) {
-                if (hung.get(s.one()) != hung.get(s.other())) {
-                    into.set(s.one());
-                    into.set(s.other());
-                }
-            }
-            if (ties.tight().stream().anyMatch(t -> hung.get(t.one()) != hung.get(t.other()))) {
-                into.set(0, pieces.all().size());
-            }
-        }
     }
 
     /**
@@ -677,44 +618,5 @@ final class Takedown {
             }
         }
         return false;
-    }
-
-    /** Sets that grow together. */
-    private static final class Joined {
-        private final int[] above;
-
-        Joined(int count) {
-            above = IntStream.range(0, count).toArray();
-        }
-
-        private int root(int i) {
-            int at = i;
-            while (above[at] != at) {
-                at = above[at];
-            }
-            return at;
-        }
-
-        void join(int a, int b) {
-            int x = root(a);
-            int y = root(b);
-            above[Math.max(x, y)] = Math.min(x, y);
-        }
-
-        List<List<Integer>> sets() {
-            List<List<Integer>> sets = new ArrayList<>();
-            for (int i = 0; i < above.length; i++) {
-                if (above[i] == i) {
-                    List<Integer> set = new ArrayList<>();
-                    for (int j = i; j < above.length; j++) {
-                        if (root(j) == i) {
-                            set.add(j);
-                        }
-                    }
-                    sets.add(set);
-                }
-            }
-            return sets;
-        }
     }
 }

@@ -12,7 +12,6 @@ import boldsatchel.machine.Body;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Connector;
-import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Laid;
@@ -21,10 +20,8 @@ import boldsatchel.machine.Material;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
-import boldsatchel.machine.Purchase;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
-import boldsatchel.machine.Signal;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import java.util.List;
@@ -81,37 +78,13 @@ public class LidTest {
     }
 
     private static Build led(Build build, double mm) {
-        Facet.Joins joins = new Facet.Joins(
-                Set.of(Signal.USB_480), 1, exact(mm), false, Optional.of(4.0), Optional.empty(), Optional.empty());
-        Part cable = Samples.part("lead", Family.CABLE, 10, 10, 4, 5, joins)
-                .withBody(new Body(
-                        exact(10),
-                        exact(10),
-                        exact(4),
-                        List.of(),
-                        List.of(),
-                        List.of(plug("a"), plug("b")),
-                        Optional.empty()))
-                .standing(Part.Standing.TO_BUY, Purchase.NONE);
+        Part cable = Samples.cable("lead", mm, false, 4, 0);
         Build with = build.with(cable);
         with = with.with(with.layout().with(new Laid("lead", List.of())));
         return with.with(with.wiring()
                 .withLinks(List.of(
                         new Link("l1", Link.End.of("low", "s"), Link.End.of("lead", "a")),
                         new Link("l2", Link.End.of("lead", "b"), Link.End.of("high", "s")))));
-    }
-
-    private static Port plug(String id) {
-        return new Port(
-                id,
-                id,
-                Connector.SMALL_PLUG,
-                true,
-                Face.LEFT,
-                new Vec(0, 5, 2),
-                Port.Use.UNUSED,
-                Optional.empty(),
-                List.of());
     }
 
     @DataProvider

@@ -27,10 +27,8 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Placement;
 import boldsatchel.machine.Port;
 import boldsatchel.machine.Posture;
-import boldsatchel.machine.Purchase;
 import boldsatchel.machine.Rung;
 import boldsatchel.machine.Shell;
-import boldsatchel.machine.Signal;
 import boldsatchel.plan.Layings;
 import boldsatchel.power.Copper;
 import boldsatchel.quantity.Form;
@@ -59,43 +57,8 @@ public final class CablesTest {
                         exact(20), exact(20), exact(10), List.of(), List.of(), List.of(port), Optional.empty()));
     }
 
-    private static Port plug(String id) {
-        return new Port(
-                id,
-                id,
-                Connector.SMALL_PLUG,
-                true,
-                Face.LEFT,
-                new Vec(0, 5, 2),
-                Port.Use.UNUSED,
-                Optional.empty(),
-                List.of());
-    }
-
-    private static Part cable(String id, double mm, boolean flat, double wide, double thick) {
-        Facet.Joins joins = new Facet.Joins(
-                Set.of(Signal.USB_480),
-                1,
-                exact(mm),
-                flat,
-                Optional.of(wide),
-                flat ? Optional.of(thick) : Optional.empty(),
-                Optional.empty());
-        Body block = Body.block(exact(10), exact(10), exact(4));
-        return Samples.part(id, Family.CABLE, 10, 10, 4, 5, joins)
-                .withBody(new Body(
-                        block.widthMm(),
-                        block.depthMm(),
-                        block.heightMm(),
-                        List.of(),
-                        List.of(),
-                        List.of(plug("a"), plug("b")),
-                        Optional.empty()))
-                .standing(Part.Standing.TO_BUY, Purchase.NONE);
-    }
-
     private static Part round(double mm) {
-        return cable("c", mm, false, 4, 0);
+        return Samples.cable("c", mm, false, 4, 0);
     }
 
     private static Shell tray(String id, double high) {
@@ -148,7 +111,7 @@ public final class CablesTest {
     }
 
     private static Build flat(double... xyz) {
-        return laid(build(cable("c", 220, true, 12, 0.3)), "c", xyz);
+        return laid(build(Samples.cable("c", 220, true, 12, 0.3)), "c", xyz);
     }
 
     private static CablesResult.Laying laying(Build build) {
@@ -300,7 +263,7 @@ public final class CablesTest {
         assertThat(laying.posture()).isEqualTo("in use");
         assertThat(laying.lengthMm()).isEqualTo(inBase + between + inLid, within(1e-9));
         assertThat(between).isEqualTo(15.258, within(1e-3));
-        assertThat(found(build.with(cable("c", 150, false, 4, 0)), "cable.short")
+        assertThat(found(build.with(Samples.cable("c", 150, false, 4, 0)), "cable.short")
                         .getFirst()
                         .message())
                 .contains("with the machine “in use”");
@@ -308,7 +271,7 @@ public final class CablesTest {
 
     @Test
     public void whatRunsTogetherIsABundle() {
-        Build two = linked(detour(260, 34).with(cable("d", 260, false, 3, 0)), "d");
+        Build two = linked(detour(260, 34).with(Samples.cable("d", 260, false, 3, 0)), "d");
         two = laid(two, "d", 60, 50, 5, 60, 84, 5, 140, 84, 5, 140, 50, 5);
         List<CablesResult.Bundle> bundles = laying(two).bundles();
         assertThat(bundles).isNotEmpty().allMatch(b -> b.with().equals(List.of("d")));
@@ -328,14 +291,15 @@ public final class CablesTest {
         assertThat(room.freeMm3()).isEqualTo(200 * 100 * 40 - 2 * 20 * 20 * 10, within(1e-6));
         assertThat(room.takenMm3()).isEqualTo(16 * 6000, within(1e-6));
         assertThat(found(build(round(6000)), "cable.room")).isEmpty();
-        Finding full = found(build(cable("c", 6000, false, 8, 0)), "cable.room").getFirst();
+        Finding full = found(build(Samples.cable("c", 6000, false, 8, 0)), "cable.room")
+                .getFirst();
         assertThat(full.message()).contains("Cables fill 48 %", "more than 40 %");
-        Build here =
-                build(Form.of(Part.class).field("standing").with(cable("c", 6000, false, 8, 0), Part.Standing.OWNED));
+        Build here = build(
+                Form.of(Part.class).field("standing").with(Samples.cable("c", 6000, false, 8, 0), Part.Standing.OWNED));
         assertThat(found(here, "cable.room").getFirst().remedies().getFirst().edit())
                 .as("one that is here is as long as it is")
                 .isEmpty();
-        Build toBuy = build(cable("c", 6000, false, 8, 0));
+        Build toBuy = build(Samples.cable("c", 6000, false, 8, 0));
         Build tidy = Findings.remedied(found(toBuy, "cable.room").getFirst(), toBuy);
         assertThat(found(tidy, "cable.room")).isEmpty();
         assertThat(laying(tidy).spareMm().orElseThrow()).isBetween(Layings.SPARE_MM, Layings.SPARE_MM + 10);
@@ -448,7 +412,7 @@ public final class CablesTest {
     public void aWayIsFoundWhereThereIsOne() {
         Random random = new Random(21);
         for (int i = 0; i < 25; i++) {
-            Build build = build(cable("c", 400, i % 2 == 0, i % 2 == 0 ? 12 : 2, 0.3));
+            Build build = build(Samples.cable("c", 400, i % 2 == 0, i % 2 == 0 ? 12 : 2, 0.3));
             for (int k = 0; k < 5; k++) {
                 Part block =
                         Samples.part("block-" + k, Family.HUB, 10, 5 + random.nextInt(25), 5 + random.nextInt(15), 5);
@@ -506,7 +470,7 @@ public final class CablesTest {
     /** Both ends of a flat cable where contacts look to one side or the other, on a way. */
     private static Build contacts(
             Port.Contacts left, Port.Contacts right, Face opens, Optional<Facet.Joins.Ends> ends, double... xyz) {
-        Part cable = cable("c", 260, true, 12, 0.3);
+        Part cable = Samples.cable("c", 260, true, 12, 0.3);
         Facet.Joins joins = cable.facet(Facet.Joins.class).orElseThrow();
         Build build = build(ends.map(e -> cable.withFacet(joins.with(e))).orElse(cable))
                 .with(looking(socketed("left", Face.RIGHT, new Vec(20, 10, 5)), left))
