@@ -173,7 +173,9 @@ public final class AssemblyJudge implements Judge<AssemblyResult> {
                     .append(": ")
                     .append(r.isShut() ? "never comes out" : told(r)));
         }
-        return words.append(". Out and back in, at usual times.").toString();
+        return words.append(". Out and back in, at usual times.")
+                .append(assembly.cutShort() ? " Not every way out was looked at." : "")
+                .toString();
     }
 
     private static String told(Reach reach) {

@@ -156,6 +156,36 @@ public class AssemblyTest {
                 .contains("assembly.trapped");
     }
 
+    /** Many blocks under a rib as large as the tray: all ways aside are too many to look at, and nothing is called a circle. */
+    @Test
+    public void whereThereIsTooMuchToLookAtNothingIsCalledACircle() {
+        Shell tray = Form.of(Shell.class)
+                .field("ribs")
+                .with(stack(true).shell("tray").orElseThrow(), List.of(new Box(0, 0, 30, 100, 60, 2)));
+        List<Part> parts = new ArrayList<>();
+        List<Placement> places = new ArrayList<>();
+        for (int i = 0; i < 160; i++) {
+            Family family = i == 0 ? Family.DRIVE : Family.HUB;
+            parts.add(Samples.part("b" + i, family, 4, 4, 3, 5));
+            Vec at = new Vec(1 + 4.8 * (i % 20), 1 + 6.6 * Math.floorDiv(i, 20), 0.5 + 4 * (i % 7));
+            places.add(new Placement("b" + i, "tray", at, Orientation.AS_DRAWN, Set.of()));
+        }
+        Build build = Build.empty("many")
+                .with(new Parts(parts))
+                .with(Casing.of(List.of(tray), Figure.planned(0)))
+                .with(new Layout(places));
+        AssemblyResult result = AssemblyEngine.evaluate(build);
+        assertThat(result.cutShort()).isTrue();
+        assertThat(result.circles()).isEmpty();
+        Verdict mends = Evaluator.evaluate(build).verdict(Verdict.Kind.MENDS);
+        assertThat(mends.state()).isNotEqualTo(State.FINE);
+        assertThat(mends.sentence()).contains("Not every way out was looked at");
+        assertThat(Evaluator.evaluate(build).findings())
+                .extracting(Finding::code)
+                .contains("assembly.cut-short")
+                .doesNotContain("assembly.circle", "assembly.trapped");
+    }
+
     @DataProvider
     Object[][] seeds() {
         return IntStream.range(0, 12).mapToObj(i -> new Object[] {i}).toArray(Object[][]::new);
