@@ -84,9 +84,12 @@ final class Moves {
         if (moved.isEmpty() || (before.isEmpty() && !move.before().isEmpty())) {
             return Optional.of("The plan has no such step any more.");
         }
+        if (move.step().equals(move.before())) {
+            return Optional.of("No step comes before itself.");
+        }
         List<Order.Draft> wanted = new ArrayList<>(row);
         wanted.remove(moved.get());
-        wanted.add(before.map(wanted::indexOf).filter(i -> i >= 0).orElse(wanted.size()), moved.get());
+        wanted.add(before.map(wanted::indexOf).orElse(wanted.size()), moved.get());
         Optional<String> needs = lacking(wanted);
         if (needs.isPresent()) {
             return needs;

@@ -140,6 +140,16 @@ public class MovesTest {
                 .isEmpty();
     }
 
+    @Test
+    public void aMoveBeforeItselfIsNone() {
+        Build build = Library.demo("cave-survey").orElseThrow();
+        List<String> row = ids(PlanEngine.evaluate(build));
+        Plan plan = PlanEngine.evaluate(moved(build, row.get(3), row.get(3)));
+        assertThat(plan.refused()).hasSize(1);
+        assertThat(plan.byHand()).isEmpty();
+        assertThat(ids(plan)).isEqualTo(row);
+    }
+
     /** A file with any number of moves is read in time. */
     @Test
     public void tooManyMovesAreNotFollowed() {
