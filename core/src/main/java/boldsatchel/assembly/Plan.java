@@ -66,6 +66,25 @@ public record Plan(
                 .findFirst();
     }
 
+    /**
+     * Why a step of the row does not change places with the one beside it; empty where it can.
+     *
+     * @param by -1 for the one before it, 1 for the one after it
+     */
+    public String bound(String id, int by) {
+        int at = index(id).orElseThrow();
+        if (at + by < 0 || at + by >= steps.size()) {
+            return by < 0 ? "It is the first step." : "It is the last step.";
+        }
+        return bounds.get(Math.min(at, at + by));
+    }
+
+    /** The move by which a step of the row changes places with the one beside it. */
+    public Journal.Moved move(String id, int by) {
+        int before = index(id).orElseThrow() + (by < 0 ? -1 : 2);
+        return new Journal.Moved(id, before < steps.size() ? steps.get(before).id() : "");
+    }
+
     /** The step with an id, if it is in the row. */
     public Optional<Step> step(String id) {
         return steps.stream().filter(s -> s.id().equals(id)).findFirst();

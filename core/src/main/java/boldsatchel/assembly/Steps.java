@@ -93,7 +93,7 @@ final class Steps {
         Steps steps = new Steps(build, cables, takedown, out, trade);
         steps.draft();
         List<Order.Draft> row = Order.of(steps.drafts, trade.rules());
-        Moves moves = new Moves(takedown, row, out);
+        MovedSteps moves = new MovedSteps(takedown, row, out);
         moves.follow(moved);
         if (!moves.byHand().isEmpty()) {
             steps = new Steps(build, cables, takedown, moves.out(), trade);
@@ -104,7 +104,7 @@ final class Steps {
                 steps.reasoned(row.stream().map(Order.Draft::step).toList()),
                 Order.broken(row, trade.rules()),
                 steps.unwired(),
-                Moves.bounds(takedown, row),
+                MovedSteps.bounds(takedown, row),
                 moves.byHand(),
                 moves.refused());
     }

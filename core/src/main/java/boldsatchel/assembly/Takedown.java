@@ -57,6 +57,9 @@ final class Takedown {
     /** Each part with all that rides on it, while all of it is there. */
     private final List<List<Integer>> loads;
 
+    /** What each joint carries. */
+    private final Map<Joint, BitSet> hung;
+
     private final boolean same;
 
     /**
@@ -78,6 +81,8 @@ final class Takedown {
         this.scenes = new HashMap<>();
         this.budget = new Budget(MOST_LOOKS);
         this.loads = loads();
+        this.hung = new HashMap<>();
+        build.casing().joints().forEach(j -> hung.put(j, hungOn(j)));
         this.same = true;
         findMoves();
     }
@@ -93,6 +98,7 @@ final class Takedown {
         this.scenes = before.scenes;
         this.budget = before.budget;
         this.loads = before.loads;
+        this.hung = before.hung;
         this.same = before.same;
         this.moves.addAll(before.moves);
     }
@@ -108,6 +114,7 @@ final class Takedown {
         this.scenes = new HashMap<>();
         this.budget = new Budget(MOST_LOOKS);
         this.loads = before.loads;
+        this.hung = before.hung;
         this.moves.addAll(before.moves);
         boolean all = true;
         for (Map.Entry<BitSet, Scene> known : before.scenes.entrySet()) {
@@ -528,17 +535,21 @@ final class Takedown {
 
     /** What a joint carries: a tray, all that is in it, and what hangs on it. */
     BitSet hung(Joint joint) {
-        BitSet hung = new BitSet();
+        return hung.getOrDefault(joint, new BitSet());
+    }
+
+    private BitSet hungOn(Joint joint) {
+        BitSet on = new BitSet();
         for (int i = 0; i < pieces.all().size(); i++) {
             Piece piece = pieces.all().get(i);
-            boolean on = switch (piece.kind()) {
+            boolean is = switch (piece.kind()) {
                 case PART -> build.casing().path(placed.get(i).shell().id()).contains(joint);
                 case COVER, TRAY -> build.casing().path(piece.id()).contains(joint);
                 case SHUT -> false;
             };
-            hung.set(i, on);
+            on.set(i, is);
         }
-        return hung;
+        return on;
     }
 
     /** Whether a tray that is held leaves the one it is on, with all that is in it and hangs on it. */

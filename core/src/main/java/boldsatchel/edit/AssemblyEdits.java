@@ -35,12 +35,11 @@ public final class AssemblyEdits {
      * A step comes elsewhere in the row.
      *
      * @param words of the step
-     * @param before id of the step that it comes right before; empty for the end
      */
-    public static Edit move(String words, String step, String before) {
+    public static Edit move(String words, Journal.Moved moved) {
         return Edits.journal("move “" + words + "”", j -> {
             List<Journal.Moved> now = new ArrayList<>(j.moved());
-            now.add(new Journal.Moved(step, before));
+            now.add(moved);
             return j.withMoved(now);
         });
     }

@@ -91,7 +91,7 @@ public class AssembleStageTest extends WindowHarness {
             down();
         }
         press("#step-later");
-        assertThat(text("#step-stays")).isEqualTo("It stays. " + bounds.get(bound));
+        assertThat(text("#step-stays")).isEqualTo(bounds.get(bound));
         assertThat(ids()).isEqualTo(before);
         focus("#steps");
         type(KeyCode.HOME);
@@ -111,7 +111,7 @@ public class AssembleStageTest extends WindowHarness {
         assertThat(ids()).isEqualTo(before);
         assertThat(build().journal().moved()).isEmpty();
         onFx(() -> {
-            session().does(AssemblyEdits.move("gone", "LAY:gone", ""));
+            session().does(AssemblyEdits.move("gone", new Journal.Moved("LAY:gone", "")));
             return 0;
         });
         settle();

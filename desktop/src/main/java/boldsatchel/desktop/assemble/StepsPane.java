@@ -225,17 +225,11 @@ final class StepsPane extends HBox {
      * @param by -1 for earlier, 1 for later
      */
     private void move(Plan plan, Step step, int by) {
-        int at = plan.index(step.id()).orElseThrow();
-        int bound = by < 0 ? at - 1 : at;
-        if (bound < 0 || bound >= plan.bounds().size()) {
-            stays.setText(by < 0 ? "It is the first step." : "It is the last step.");
-        } else if (!plan.bounds().get(bound).isEmpty()) {
-            stays.setText("It stays. " + plan.bounds().get(bound));
+        String bound = plan.bound(step.id(), by);
+        if (bound.isEmpty()) {
+            desk.session().does(AssemblyEdits.move(step.words(), plan.move(step.id(), by)));
         } else {
-            int before = by < 0 ? at - 1 : at + 2;
-            String next =
-                    before < plan.steps().size() ? plan.steps().get(before).id() : "";
-            desk.session().does(AssemblyEdits.move(step.words(), step.id(), next));
+            stays.setText(bound);
         }
     }
 

@@ -18,7 +18,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Steps that are moved by hand. */
-public class MovesTest {
+public class MovedStepsTest {
 
     private static final Map<Job, Piece.Kind> CLOSING =
             Map.of(Job.COVER, Piece.Kind.COVER, Job.HANG, Piece.Kind.TRAY, Job.SHUT, Piece.Kind.SHUT);
@@ -38,7 +38,9 @@ public class MovesTest {
     }
 
     private static Build moved(Build build, String step, String before) {
-        return AssemblyEdits.move(step, step, before).change().apply(build);
+        return AssemblyEdits.move(step, new Journal.Moved(step, before))
+                .change()
+                .apply(build);
     }
 
     private static List<String> moved(List<String> row, String step, String before) {
@@ -62,6 +64,14 @@ public class MovesTest {
                     .as("%s: %s", row.get(i), plan.bounds().get(i))
                     .isEqualTo(!bound);
             assertThat(ids(swapped)).isEqualTo(bound ? row : moved(row, row.get(i + 1), row.get(i)));
+            assertThat(plan.bound(row.get(i), 1)).isEqualTo(plan.bounds().get(i));
+            assertThat(plan.bound(row.get(i + 1), -1)).isEqualTo(plan.bounds().get(i));
+            if (!bound) {
+                Build later = AssemblyEdits.move("", plan.move(row.get(i), 1))
+                        .change()
+                        .apply(build);
+                assertThat(ids(PlanEngine.evaluate(later))).isEqualTo(ids(swapped));
+            }
             assertThat(swapped.byHand()).isEqualTo(bound ? Set.of() : Set.of(row.get(i + 1)));
         }
     }
@@ -160,7 +170,7 @@ public class MovesTest {
             many.add(new Journal.Moved(row.get(i % 2), row.get(2)));
         }
         Plan plan = PlanEngine.evaluate(build.with(build.journal().withMoved(many)));
-        assertThat(plan.refused()).hasSizeGreaterThanOrEqualTo(many.size() - Moves.MOST);
+        assertThat(plan.refused()).hasSizeGreaterThanOrEqualTo(many.size() - MovedSteps.MOST);
         assertThat(plan.steps()).hasSameSizeAs(row);
     }
 

@@ -17,7 +17,7 @@ import java.util.Set;
  * be taken apart the other way round. What was moved may go in another way than before. Costs a take-down for each move; no more than
  * {@link #MOST} are looked at.
  */
-final class Moves {
+final class MovedSteps {
 
     /** Of more moves than this the last are not looked at. */
     static final int MOST = 1000;
@@ -32,7 +32,7 @@ final class Moves {
      * @param row of steps as they come by themselves
      * @param out what is taken out then, one after the other
      */
-    Moves(Takedown takedown, List<Order.Draft> row, List<Removal> out) {
+    MovedSteps(Takedown takedown, List<Order.Draft> row, List<Removal> out) {
         this.takedown = takedown;
         this.row = row;
         this.out = out;
@@ -57,7 +57,7 @@ final class Moves {
         return byHand;
     }
 
-    /** Moves that were not followed. */
+    /** MovedSteps that were not followed. */
     List<Plan.Refused> refused() {
         return refused;
     }
