@@ -41,6 +41,9 @@ import org.testng.annotations.BeforeMethod;
 /** A real window with the cave-survey demo, fresh for every test, and hands to work it with. */
 abstract class WindowHarness {
 
+    /** An event and the layout after it, and what those set off. */
+    private static final int ROUNDS = 2;
+
     final FxRobot robot = new FxRobot();
     Path folder = Path.of(".");
     private Optional<App> shown = Optional.empty();
@@ -83,10 +86,10 @@ abstract class WindowHarness {
     /** Waits until the window has dealt with all events and nothing is worked out beside it any more. */
     static void settle() {
         try {
-            WaitForAsyncUtils.waitForFxEvents();
+            WaitForAsyncUtils.waitForFxEvents(ROUNDS);
             while (Latest.isAnyAtWork()) {
                 WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> !Latest.isAnyAtWork());
-                WaitForAsyncUtils.waitForFxEvents();
+                WaitForAsyncUtils.waitForFxEvents(ROUNDS);
             }
         } catch (TimeoutException e) {
             throw new AssertionError("work beside the window does not end", e);

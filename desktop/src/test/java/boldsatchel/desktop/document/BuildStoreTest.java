@@ -234,7 +234,7 @@ public class BuildStoreTest {
     }
 
     /** {@code -Dboldsatchel.kills=2000} kills more. */
-    private static final int KILLS = Integer.getInteger("boldsatchel.kills", 60);
+    private static final int KILLS = Integer.getInteger("boldsatchel.kills", 24);
 
     private static final int AT_ONCE = 2;
 
