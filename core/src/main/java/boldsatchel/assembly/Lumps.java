@@ -50,6 +50,10 @@ final class Lumps {
             return new Lump(piece, pose.around(solid.bounds()), Optional.empty(), leaning);
         }
 
+        boolean isBox() {
+            return square.isPresent() && square.get() instanceof Box;
+        }
+
         boolean isMet(Swept swept) {
             return swept.bounds().signedDistance(bounds) < -FitEngine.CONTACT_MM
                     && (square.isPresent()

@@ -16,7 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.SortedSet;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
@@ -351,8 +351,12 @@ final class Scene {
                 there.add(lump);
             }
         }
+        double[] room = new double[Face.ALL.size()];
+        for (Face to : Face.ALL) {
+            room[to.ordinal()] = roomMm(movers, there, to);
+        }
         for (Face out : budget.isSpent() ? List.<Face>of() : Way.SIDES) {
-            Optional<Way> way = bent(movers, there, out);
+            Optional<Way> way = bent(movers, there, out, room);
             if (way.isPresent()) {
                 return way;
             }
@@ -360,13 +364,36 @@ final class Scene {
         return Optional.empty();
     }
 
-    private Optional<Way> bent(List<Placed> movers, List<Lumps.Lump> there, Face out) {
+    /**
+     * No further than this can parts be moved aside, as boxes among them and in their way tell; what is round or leans may bar them earlier.
+     */
+    private static double roomMm(List<Placed> movers, List<Lumps.Lump> there, Face to) {
+        double room = Double.POSITIVE_INFINITY;
+        for (Placed mover : movers) {
+            for (Solid solid : mover.solids()) {
+                if (solid instanceof Box from) {
+                    for (Lumps.Lump lump : there) {
+                        if (lump.isBox() && isAhead(from, lump.bounds(), to)) {
+                            room = Math.min(room, -exit(lump.bounds(), from, to) + FitEngine.CONTACT_MM);
+                        }
+                    }
+                }
+            }
+        }
+        return room;
+    }
+
+    /**
+     * @param room by side, how far aside may be tried at most, mm
+     */
+    private Optional<Way> bent(List<Placed> movers, List<Lumps.Lump> there, Face out, double[] room) {
         for (Face to : Face.ALL) {
-            if (to.axis() == out.axis()) {
+            double most = room[to.ordinal()];
+            if (to.axis() == out.axis() || most <= FitEngine.CONTACT_MM) {
                 continue;
             }
             int tried = 0;
-            for (double mm : asides(movers, there, out, to)) {
+            for (double mm : asides(movers, there, out, to, most)) {
                 Vec by = Vec.on(to.axis(), to.sign() * mm);
                 if (!isFree(movers, there, Vec.ZERO, to, mm) || tried++ > MOST_ASIDES) {
                     break;
@@ -393,23 +420,33 @@ final class Scene {
         return true;
     }
 
-    /** Moves to a side after which something that was in the way out is not any more, least first. */
-    private Set<Double> asides(List<Placed> movers, List<Lumps.Lump> there, Face out, Face to) {
-        Set<Double> asides = new TreeSet<>();
+    /**
+     * Moves to a side after which something that was in the way out is not any more, least first.
+     *
+     * @param most no longer ones are asked for, mm
+     */
+    private static SortedSet<Double> asides(
+            List<Placed> movers, List<Lumps.Lump> there, Face out, Face to, double most) {
+        SortedSet<Double> asides = new TreeSet<>();
         for (Placed mover : movers) {
             for (Solid solid : mover.solids()) {
                 Box from = solid.bounds();
-                Box column = new Swept(from, out, far).bounds();
-                column = column.around(column.moved(Vec.on(to.axis(), to.sign() * far)));
                 for (Lumps.Lump lump : there) {
                     double mm = exit(from, lump.bounds(), to);
-                    if (mm > FitEngine.CONTACT_MM && column.signedDistance(lump.bounds()) < -FitEngine.CONTACT_MM) {
+                    if (mm > FitEngine.CONTACT_MM && mm <= most && isBeside(from, lump.bounds(), out, to)) {
                         asides.add(mm);
                     }
                 }
             }
         }
         return asides;
+    }
+
+    /** Whether something is in the way out of a box, or comes to be while that is moved aside without end. */
+    private static boolean isBeside(Box from, Box other, Face out, Face to) {
+        int across = 3 - out.axis() - to.axis();
+        return exit(from, other, out) > FitEngine.CONTACT_MM
+                && from.awayAlong(across, other) < -FitEngine.CONTACT_MM;
     }
 
     /** Whether what hangs on a tray leaves it straight to some side; what it is in one place with by mistake is not asked. */
