@@ -57,7 +57,8 @@ public record HeatResult(
      * @param heatW mean of all heat that is set free inside
      * @param sunW what the sun adds on the outside
      * @param partsMeanC mean temperature of each part by its id, °C; worked out when somebody first looks
-     * @param temperatures read off the network when somebody first looks
+     * @param allSpots parts, walls, and where parts warm walls; read off the network when somebody first looks
+     * @param inside likewise
      * @param ways that the heat takes, at the mean; read off when somebody first looks
      * @param waiting fans that do not run all the time in it
      */
@@ -68,7 +69,8 @@ public record HeatResult(
             double heatW,
             double sunW,
             Lazy<Map<String, Double>> partsMeanC,
-            Lazy<Temperatures> temperatures,
+            Lazy<List<Spot>> allSpots,
+            Lazy<Inside> inside,
             Lazy<HeatWays> ways,
             Optional<Waiting> waiting) {
         /** Name of its profile. */
@@ -78,17 +80,17 @@ public record HeatResult(
 
         /** Parts, walls, and where parts warm walls. */
         public List<Spot> spots() {
-            return temperatures.get().spots();
+            return allSpots.get();
         }
 
         /** The air inside, at the mean. */
         public List<ShellAir> shells() {
-            return temperatures.get().shells();
+            return inside.get().shells();
         }
 
         /** Heat pipes of which more is asked than they carry, at the mean. */
         public List<DryPipe> dry() {
-            return temperatures.get().dry();
+            return inside.get().dry();
         }
     }
 
@@ -107,18 +109,16 @@ public record HeatResult(
     }
 
     /**
-     * The temperatures of a use.
+     * What goes on inside in a use, at the mean.
      *
-     * @param spots parts, walls, and where parts warm walls
-     * @param shells the air inside, at the mean
-     * @param dry heat pipes of which more is asked than they carry, at the mean
-     * @param beside of each source that a part warms, the one that warms it most, at the mean
+     * @param shells the air
+     * @param dry heat pipes of which more is asked than they carry
+     * @param beside of each source that a part warms, the one that warms it most
      */
-    public record Temperatures(List<Spot> spots, List<ShellAir> shells, List<DryPipe> dry, List<Beside> beside) {
+    public record Inside(List<ShellAir> shells, List<DryPipe> dry, List<Beside> beside) {
 
         /** Copies the lists. */
-        public Temperatures {
-            spots = List.copyOf(spots);
+        public Inside {
             shells = List.copyOf(shells);
             dry = List.copyOf(dry);
             beside = List.copyOf(beside);

@@ -240,11 +240,9 @@ final class UseHeat {
                 heat,
                 model.network.heatIn(),
                 Lazy.of(this::partsMeanC),
-                Lazy.of(() -> new HeatResult.Temperatures(
-                        allSpots(),
-                        airs(),
-                        dry(),
-                        model.beside(meanW, mean.get().celsius()))),
+                Lazy.of(this::allSpots),
+                Lazy.of(() -> new HeatResult.Inside(
+                        airs(), dry(), model.beside(meanW, mean.get().celsius()))),
                 Lazy.of(() -> model.ways(meanW, mean.get().celsius(), heldC.keySet())),
                 waiting);
     }

@@ -92,17 +92,19 @@ final class CoolRules {
         if (!part.family().computes()) {
             return;
         }
+        double gapMm = build.placement(part.id()).map(at -> at.at().z()).orElse(UNDER_MM);
+        if (gapMm >= UNDER_MM
+                || build.cooling().heatPaths().stream()
+                        .anyMatch(p -> p.part().equals(part.id()) && p.wall() == Face.BOTTOM)) {
+            return;
+        }
         double watts = heat.part(part.id()).map(HeatResult.Spot::heatW).orElse(0.0);
-        boolean led = build.cooling().heatPaths().stream()
-                .anyMatch(p -> p.part().equals(part.id()) && p.wall() == Face.BOTTOM);
-        if (watts >= WARM_W && !led) {
-            Placed.of(build, part.id())
-                    .filter(p -> p.bounds().z() < UNDER_MM)
-                    .ifPresent(p -> sheet.add(
-                            "heat.no-gap-under",
-                            Severity.WATCH,
-                            List.of(part.id()),
-                            numbers("gapMm", p.bounds().z(), "watts", watts)));
+        if (watts >= WARM_W) {
+            sheet.add(
+                    "heat.no-gap-under",
+                    Severity.WATCH,
+                    List.of(part.id()),
+                    numbers("gapMm", gapMm, "watts", watts));
         }
     }
 
@@ -170,7 +172,7 @@ final class CoolRules {
                     && build.part(spot.subject()).filter(Part::isSource).isPresent();
             if (cells && spot.meanC() >= CELLS_WARMED_C) {
                 heat.use(at.when())
-                        .temperatures()
+                        .inside()
                         .get()
                         .beside(spot.subject())
                         .filter(b -> b.watts() > CELLS_SHARE * b.allW())

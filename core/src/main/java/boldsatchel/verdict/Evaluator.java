@@ -35,7 +35,7 @@ import java.util.concurrent.ForkJoinPool;
 public final class Evaluator {
 
     private static final class Listed {
-        static final List<Judge<?>> JUDGES = inOrder(load());
+        static final List<Wired<?>> JUDGES = inOrder(load());
 
         private static List<Judge<?>> load() {
             List<Judge<?>> all = new ArrayList<>();
@@ -50,10 +50,43 @@ public final class Evaluator {
         }
     }
 
-    /** In one order, whatever the order of a set. */
-    private static final List<Section> SECTIONS = List.of(Section.values());
+    /** A judge and its engine, asked once what they read: in one order, whatever the order of a set. */
+    private static final class Wired<R> {
+        private final Judge<R> judge;
+        private final Engine<R> engine;
+        private final List<Section> reads;
+        private final List<Class<?>> needs;
+        private final List<Class<?>> asks;
+        private final List<Section> sees;
 
-    private final List<Judge<?>> judges;
+        Wired(Judge<R> judge) {
+            this.judge = judge;
+            engine = judge.engine();
+            reads = engine.reads().stream().sorted().toList();
+            needs = List.copyOf(engine.needs());
+            asks = List.copyOf(engine.asks());
+            sees = judge.reads().stream().sorted().toList();
+        }
+
+        Class<R> kind() {
+            return engine.result();
+        }
+
+        /** What of the results that went in it is given; they come after the sections. */
+        Results given(List<Object> read) {
+            Map<Class<?>, Object> given = new HashMap<>();
+            int at = reads.size();
+            for (Class<?> need : needs) {
+                given.put(need, read.get(at++));
+            }
+            for (Class<?> ask : asks) {
+                given.put(ask, read.get(at++));
+            }
+            return new Results(given);
+        }
+    }
+
+    private final List<Wired<?>> judges;
     private volatile Map<Class<?>, Lazy<Answer>> memory = Map.of();
 
     /** Remembers nothing yet; the judges are those the modules list. */
@@ -70,12 +103,11 @@ public final class Evaluator {
     public static Evaluator answering(Verdict.Kind question) {
         Set<Class<?>> needed = new HashSet<>();
         List<Judge<?>> judges = new ArrayList<>();
-        for (Judge<?> judge : Listed.JUDGES.reversed()) {
-            Engine<?> engine = judge.engine();
-            if (judge.kinds().contains(question) || needed.contains(engine.result())) {
-                needed.addAll(engine.needs());
-                needed.addAll(engine.asks());
-                judges.add(judge);
+        for (Wired<?> wired : Listed.JUDGES.reversed()) {
+            if (wired.judge.kinds().contains(question) || needed.contains(wired.kind())) {
+                needed.addAll(wired.needs);
+                needed.addAll(wired.asks);
+                judges.add(wired.judge);
             }
         }
         return new Evaluator(judges);
@@ -114,10 +146,10 @@ public final class Evaluator {
             verdicts.addAll(answer.judgement().verdicts());
             findings.addAll(answer.judgement().findings());
         });
-        for (Judge<?> judge : judges) {
-            Lazy<Answer> answered = now.get(judge.engine().result());
+        for (Wired<?> wired : judges) {
+            Lazy<Answer> answered = now.get(wired.kind());
             if (answered != null) {
-                judge.bearsOn().ifPresent(kind -> bear(verdicts, kind, answered.get()));
+                wired.judge.bearsOn().ifPresent(kind -> bear(verdicts, kind, answered.get()));
             }
         }
         verdicts.sort(Comparator.comparingInt(v -> v.kind().order()));
@@ -140,10 +172,9 @@ public final class Evaluator {
      */
     private Map<Class<?>, Lazy<Answer>> answers(Build build, Map<Class<?>, Lazy<Answer>> before) {
         Map<Class<?>, Lazy<Answer>> working = new LinkedHashMap<>();
-        for (Judge<?> judge : judges) {
-            Class<?> kind = judge.engine().result();
-            Optional<Answer> last = Optional.ofNullable(before.get(kind)).map(Lazy::get);
-            working.put(kind, Lazy.of(() -> answer(judge, build, last, working)));
+        for (Wired<?> wired : judges) {
+            Optional<Answer> last = Optional.ofNullable(before.get(wired.kind())).map(Lazy::get);
+            working.put(wired.kind(), Lazy.of(() -> answer(wired, build, last, working)));
         }
         if (before.isEmpty()) {
             ForkJoinPool.commonPool().execute(() -> working.values().forEach(Lazy::get));
@@ -156,9 +187,9 @@ public final class Evaluator {
     public Evaluation notYet(Build build) {
         Map<Class<?>, Object> results = new HashMap<>();
         List<Verdict> verdicts = new ArrayList<>();
-        for (Judge<?> judge : judges) {
-            results.put(judge.engine().result(), judge.engine().nothing());
-            judge.kinds().forEach(kind -> verdicts.add(unknown(kind, State.WATCH, "Being worked out.")));
+        for (Wired<?> wired : judges) {
+            results.put(wired.kind(), wired.engine.nothing());
+            wired.judge.kinds().forEach(kind -> verdicts.add(unknown(kind, State.WATCH, "Being worked out.")));
         }
         verdicts.sort(Comparator.comparingInt(v -> v.kind().order()));
         return new Evaluation(build, new Results(results), verdicts, List.of());
@@ -177,58 +208,55 @@ public final class Evaluator {
     }
 
     private static <R> Answer answer(
-            Judge<R> judge, Build build, Optional<Answer> before, Map<Class<?>, Lazy<Answer>> now) {
-        Engine<R> engine = judge.engine();
-        List<Object> read = sections(build, engine.reads());
-        Map<Class<?>, Object> needed = new HashMap<>();
-        List<String> missing = new ArrayList<>();
-        for (Class<?> need : engine.needs()) {
-            Answer answer = answered(engine, need, now);
+            Wired<R> wired, Build build, Optional<Answer> before, Map<Class<?>, Lazy<Answer>> now) {
+        List<Object> read = new ArrayList<>(wired.reads.size() + wired.needs.size() + wired.asks.size());
+        wired.reads.forEach(section -> read.add(section.of(build)));
+        List<String> missing = new ArrayList<>(0);
+        for (Class<?> need : wired.needs) {
+            Answer answer = answered(wired.engine, need, now);
             read.add(answer.result());
-            needed.put(need, answer.result());
             if (!answer.worked()) {
                 missing.add(answer.failure());
             }
         }
-        for (Class<?> ask : engine.asks()) {
-            Object result = answered(engine, ask, now).result();
-            read.add(result);
-            needed.put(ask, result);
+        for (Class<?> ask : wired.asks) {
+            read.add(answered(wired.engine, ask, now).result());
         }
-        List<Object> seen = sections(build, judge.reads());
+        List<Object> seen = new ArrayList<>(wired.sees.size());
+        wired.sees.forEach(section -> seen.add(section.of(build)));
         Optional<Answer> last = before.filter(b -> same(b.read(), read));
         if (last.isPresent()) {
             return !last.get().worked() || same(last.get().seen(), seen)
                     ? last.get()
-                    : judged(judge, build, read, engine.result().cast(last.get().result()), seen);
+                    : judged(wired.judge, build, read, wired.kind().cast(last.get().result()), seen);
         }
         if (!missing.isEmpty()) {
-            return unanswered(judge, build, read, seen, new CannotAnswer(missing.getFirst(), List.of()), false);
+            return unanswered(wired.judge, build, read, seen, new CannotAnswer(missing.getFirst(), List.of()), false);
         }
         try {
+            Results given = wired.given(read);
             R result = before.filter(Answer::worked)
-                    .map(b -> engine.again(build, new Results(needed), last(engine, b, build)))
-                    .orElseGet(() -> engine.work(build, new Results(needed)));
+                    .map(b -> wired.engine.again(build, given, last(wired, b, read)))
+                    .orElseGet(() -> wired.engine.work(build, given));
             R kept = before.filter(
-                            b -> engine.keepsEqual() && b.worked() && b.result().equals(result))
-                    .map(b -> engine.result().cast(b.result()))
+                            b -> wired.engine.keepsEqual() && b.worked() && b.result().equals(result))
+                    .map(b -> wired.kind().cast(b.result()))
                     .orElse(result);
-            return judged(judge, build, read, kept, seen);
+            return judged(wired.judge, build, read, kept, seen);
         } catch (RuntimeException | StackOverflowError e) {
-            return unanswered(judge, build, read, seen, reason(e), true);
+            return unanswered(wired.judge, build, read, seen, reason(e), true);
         }
     }
 
     @SuppressWarnings("ReferenceEquality") // As in comparing what was read.
-    private static <R> Engine.Last<R> last(Engine<R> engine, Answer before, Build build) {
+    private static <R> Engine.Last<R> last(Wired<R> wired, Answer before, List<Object> read) {
         Set<Section> same = EnumSet.noneOf(Section.class);
-        int at = 0;
-        for (Section section : SECTIONS) {
-            if (engine.reads().contains(section) && before.read().get(at++) == section.of(build)) {
-                same.add(section);
+        for (int i = 0; i < wired.reads.size(); i++) {
+            if (before.read().get(i) == read.get(i)) {
+                same.add(wired.reads.get(i));
             }
         }
-        return new Engine.Last<>(engine.result().cast(before.result()), same);
+        return new Engine.Last<>(wired.kind().cast(before.result()), same);
     }
 
     private static Answer answered(Engine<?> engine, Class<?> kind, Map<Class<?>, Lazy<Answer>> now) {
@@ -291,16 +319,6 @@ public final class Evaluator {
         return names.isEmpty() ? "" : ", at " + String.join(", ", names);
     }
 
-    private static List<Object> sections(Build build, Set<Section> which) {
-        List<Object> sections = new ArrayList<>(which.size() + 2);
-        for (Section section : SECTIONS) {
-            if (which.contains(section)) {
-                sections.add(section.of(build));
-            }
-        }
-        return sections;
-    }
-
     @SuppressWarnings(
             "ReferenceEquality") // An edit shares what it did not change; comparing all of it would cost as much as
     // working it out.
@@ -314,22 +332,23 @@ public final class Evaluator {
     }
 
     /** Those whose results others need come first; otherwise by the questions they answer. */
-    private static List<Judge<?>> inOrder(List<Judge<?>> judges) {
-        List<Judge<?>> left = new ArrayList<>(judges);
-        left.sort(Comparator.comparingInt(
-                j -> j.kinds().stream().mapToInt(Verdict.Kind::order).min().orElse(Integer.MAX_VALUE)));
-        List<Judge<?>> ordered = new ArrayList<>();
+    private static List<Wired<?>> inOrder(List<Judge<?>> judges) {
+        List<Wired<?>> left = new ArrayList<>();
+        judges.forEach(judge -> left.add(new Wired<>(judge)));
+        left.sort(Comparator.comparingInt(w -> w.judge.kinds().stream()
+                .mapToInt(Verdict.Kind::order)
+                .min()
+                .orElse(Integer.MAX_VALUE)));
+        List<Wired<?>> ordered = new ArrayList<>();
         Set<Class<?>> done = new HashSet<>();
         while (!left.isEmpty()) {
-            Judge<?> next = left.stream()
-                    .filter(j -> done.containsAll(j.engine().needs())
-                            && done.containsAll(j.engine().asks()))
+            Wired<?> next = left.stream()
+                    .filter(w -> done.containsAll(w.needs) && done.containsAll(w.asks))
                     .findFirst()
-                    .orElseThrow(() ->
-                            new IllegalStateException(left.getFirst().engine().about()
-                                    + " needs a result that nobody works out, or needs itself"));
+                    .orElseThrow(() -> new IllegalStateException(left.getFirst().engine.about()
+                            + " needs a result that nobody works out, or needs itself"));
             left.remove(next);
-            done.add(next.engine().result());
+            done.add(next.kind());
             ordered.add(next);
         }
         return List.copyOf(ordered);
