@@ -33,7 +33,6 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
     /** Of more batteries, drives and fans than this the first are looked at. */
     private static final int MOST_REACHES = 24;
 
-    private static final Set<Section> BUT_PLACES = EnumSet.of(Section.PARTS, Section.CASING, Section.WIRING);
     /** What is tall ranks no lower when it is taken out. */
     private static final double TALL_RANK = 2e3;
 
@@ -107,9 +106,12 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
 
     static AssemblyResult again(Build build, CablesResult cables, Last<AssemblyResult> last) {
         AssemblyResult before = last.result();
-        Optional<Takedown> moved = last.same().containsAll(BUT_PLACES) && !before.cutShort()
-                ? before.recall().building().flatMap(b -> b.after(build, cables))
-                : Optional.empty();
+        Optional<Set<String>> recut =
+                last.isSame(build, Section.PARTS) && last.isSame(build, Section.WIRING) && !before.cutShort()
+                        ? build.casing().recutSince(last.before().casing())
+                        : Optional.empty();
+        Optional<Takedown> moved =
+                recut.flatMap(trays -> before.recall().building().flatMap(b -> b.after(build, cables, trays)));
         if (moved.isEmpty()) {
             return evaluate(build, cables);
         }

@@ -24,6 +24,13 @@ record Blocked(List<BitSet> by, BitSet fixed) {
         return copy;
     }
 
+    /** A copy without what never goes. */
+    Blocked unfixed() {
+        Blocked copy = copy();
+        copy.fixed.clear();
+        return copy;
+    }
+
     void add(Blocked other) {
         fixed.or(other.fixed);
         for (Face way : Face.ALL) {
@@ -42,10 +49,14 @@ record Blocked(List<BitSet> by, BitSet fixed) {
     }
 
     void set(int piece, Face way) {
+        set(piece, way, true);
+    }
+
+    void set(int piece, Face way, boolean is) {
         if (piece == Lumps.FIXED) {
-            fixed.set(way.ordinal());
+            fixed.set(way.ordinal(), is);
         } else {
-            by.get(way.ordinal()).set(piece);
+            by.get(way.ordinal()).set(piece, is);
         }
     }
 }

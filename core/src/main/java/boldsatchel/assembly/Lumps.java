@@ -75,10 +75,12 @@ final class Lumps {
         this.state = state;
     }
 
-    /** The same after some parts moved in their trays. */
-    Lumps(Lumps before, List<Placed> placed, BitSet moved) {
-        this(before.casing, placed, before.pieces, before.state);
-        before.seen.forEach((tray, lumps) -> seen.put(tray, moved(tray, lumps, moved)));
+    /** The same after some parts moved in their trays; where openings did too, all is looked at anew. */
+    Lumps(Lumps before, Casing casing, List<Placed> placed, Scene.Moved moved) {
+        this(casing, placed, before.pieces, before.state);
+        if (!moved.fixed()) {
+            before.seen.forEach((tray, lumps) -> seen.put(tray, moved(tray, lumps, moved.pieces())));
+        }
     }
 
     private List<Lump> moved(String tray, List<Lump> lumps, BitSet moved) {

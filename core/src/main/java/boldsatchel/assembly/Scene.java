@@ -100,18 +100,33 @@ final class Scene {
     record After(Scene scene, boolean same) {}
 
     /**
+     * What is elsewhere than before.
+     *
+     * @param pieces parts that moved in their trays, trays and covers whose openings did
+     * @param fixed whether openings did, so that what never goes is not what it was
+     */
+    record Moved(BitSet pieces, boolean fixed) {
+        boolean is(int piece) {
+            return piece == Lumps.FIXED ? fixed : pieces.get(piece);
+        }
+
+        boolean concerns(BitSet some) {
+            return fixed || some.intersects(pieces);
+        }
+    }
+
+    /**
      * Brings up to date what is known.
      *
      * @param now where the parts lie now
-     * @param moved which of them lie elsewhere than before
      */
-    After after(List<Placed> now, BitSet moved, Budget fresh) {
-        Scene next = new Scene(casing, now, pieces, far, fresh, new Lumps(lumps, now, moved));
+    After after(Casing newCasing, List<Placed> now, Moved moved, Budget fresh) {
+        Scene next = new Scene(newCasing, now, pieces, far, fresh, new Lumps(lumps, newCasing, now, moved));
         boolean same = true;
         for (int part = 0; part < blocked.length; part++) {
             Blocked known = blocked[part];
             if (known != null) {
-                Blocked looked = moved.get(part) ? next.look(part) : next.looked(part, known, moved);
+                Blocked looked = moved.is(part) ? next.look(part) : next.looked(part, known, moved);
                 next.blocked[part] = looked;
                 same &= looked.equals(known);
             }
@@ -131,7 +146,7 @@ final class Scene {
         }
         for (Map.Entry<Bend, Optional<Way>> known : bent.entrySet()) {
             Bend bend = known.getKey();
-            if (bend.spared().intersects(moved) || bend.present().intersects(moved)) {
+            if (moved.concerns(bend.spared()) || moved.concerns(bend.present())) {
                 same &= next.bent(bend).equals(known.getValue());
             } else {
                 next.bent.put(bend, known.getValue());
@@ -214,16 +229,19 @@ final class Scene {
     }
 
     /** What is in the way of a part that stayed while others moved. */
-    private Blocked looked(int part, Blocked known, BitSet moved) {
+    private Blocked looked(int part, Blocked known, Moved moved) {
         Placed mover = placed.get(part);
-        Blocked now = known;
+        boolean own = moved.fixed();
+        Blocked now = own ? known.unfixed() : known;
         for (Lumps.Heap heap : lumps.heaps(mover.shell())) {
-            if (heap.piece() >= 0 && moved.get(heap.piece())) {
+            if (moved.is(heap.piece())) {
                 for (Face way : Face.ALL) {
                     boolean is = isInTheWay(mover, heap, way);
-                    if (is != known.has(heap.piece(), way)) {
-                        now = now.equals(known) ? known.copy() : now;
-                        now.by().get(way.ordinal()).set(heap.piece(), is);
+                    // What never goes may be in several heaps; none of it counted before.
+                    if (is != now.has(heap.piece(), way) && (is || heap.piece() != Lumps.FIXED)) {
+                        now = own ? now : known.copy();
+                        own = true;
+                        now.set(heap.piece(), way, is);
                     }
                 }
             }
@@ -445,8 +463,7 @@ final class Scene {
     /** Whether something is in the way out of a box, or comes to be while that is moved aside without end. */
     private static boolean isBeside(Box from, Box other, Face out, Face to) {
         int across = 3 - out.axis() - to.axis();
-        return exit(from, other, out) > FitEngine.CONTACT_MM
-                && from.awayAlong(across, other) < -FitEngine.CONTACT_MM;
+        return exit(from, other, out) > FitEngine.CONTACT_MM && from.awayAlong(across, other) < -FitEngine.CONTACT_MM;
     }
 
     /** Whether what hangs on a tray leaves it straight to some side; what it is in one place with by mistake is not asked. */

@@ -18,6 +18,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -103,7 +104,7 @@ final class Takedown {
         this.moves.addAll(before.moves);
     }
 
-    private Takedown(Takedown before, Build build, List<Placed> placed, BitSet moved) {
+    private Takedown(Takedown before, Build build, List<Placed> placed, Scene.Moved moved) {
         this.build = build;
         this.placed = placed;
         this.loosened = before.loosened;
@@ -118,7 +119,7 @@ final class Takedown {
         this.moves.addAll(before.moves);
         boolean all = true;
         for (Map.Entry<BitSet, Scene> known : before.scenes.entrySet()) {
-            Scene.After after = known.getValue().after(placed, moved, budget);
+            Scene.After after = known.getValue().after(build.casing(), placed, moved, budget);
             scenes.put(known.getKey(), after.scene());
             all &= after.same();
         }
@@ -128,10 +129,11 @@ final class Takedown {
     /**
      * The machine after some parts moved in their trays. All that was asked of the old one is known of the new one.
      *
+     * @param recut ids of trays whose openings lie elsewhere
      * @return nothing where more changed than places, or something moved so far that other rooms count
      */
     @SuppressWarnings("ReferenceEquality") // An edit shares what it did not change.
-    Optional<Takedown> after(Build newBuild, CablesResult cables) {
+    Optional<Takedown> after(Build newBuild, CablesResult cables, Set<String> recut) {
         List<Placed> now = Placed.all(newBuild);
         BitSet moved = new BitSet();
         boolean alike = now.size() == placed.size();
@@ -139,15 +141,24 @@ final class Takedown {
             Placed is = now.get(i);
             Placed was = placed.get(i);
             alike = is.part() == was.part()
-                    && is.shell() == was.shell()
+                    && is.shell().id().equals(was.shell().id())
                     && is.placement().fixing().equals(was.placement().fixing());
             moved.set(i, is.placement() != was.placement());
         }
         return alike
                         && far(newBuild, now) <= far
                         && Ties.of(newBuild, now, cables, loosened).equals(ties)
-                ? Optional.of(new Takedown(this, newBuild, now, moved))
+                ? Optional.of(new Takedown(this, newBuild, now, moved(moved, recut)))
                 : Optional.empty();
+    }
+
+    private Scene.Moved moved(BitSet parts, Set<String> recut) {
+        BitSet all = (BitSet) parts.clone();
+        for (String tray : recut) {
+            index(Piece.Kind.TRAY, tray).ifPresent(all::set);
+            index(Piece.Kind.COVER, tray).ifPresent(all::set);
+        }
+        return new Scene.Moved(all, !recut.isEmpty());
     }
 
     /** Whether all that was asked before parts moved still holds. */

@@ -61,7 +61,7 @@ public final class CablesEngine implements Engine<CablesResult> {
 
     @Override
     public CablesResult again(Build build, Results results, Last<CablesResult> last) {
-        return last.same().containsAll(EnumSet.of(Section.PARTS, Section.WIRING))
+        return last.isSame(build, Section.PARTS) && last.isSame(build, Section.WIRING)
                 ? evaluate(
                         build,
                         results.of(FitResult.class).placed(),

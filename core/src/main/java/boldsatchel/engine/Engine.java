@@ -48,12 +48,18 @@ public interface Engine<R> {
     R work(Build build, Results results);
 
     /**
-     * What it said last, and which sections are still the objects they were then.
+     * What it said last.
      *
      * @param result the last one
-     * @param same sections that did not change
+     * @param before the build it was said of
      */
-    record Last<R>(R result, Set<Section> same) {}
+    record Last<R>(R result, Build before) {
+        /** Whether a section is still the object it was then. */
+        @SuppressWarnings("ReferenceEquality") // An edit shares what it did not change.
+        public boolean isSame(Build now, Section section) {
+            return section.of(before) == section.of(now);
+        }
+    }
 
     /**
      * Works again after a change. What it said last may save it work and never shows: the answer is the one that {@link #work} gives.

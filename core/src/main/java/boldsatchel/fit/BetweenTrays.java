@@ -162,7 +162,7 @@ final class BetweenTrays {
 
     private void fixed(Hung.Tray of, Pose pose, Hung.Tray other, Pose otherPose) {
         for (Placed part : of.parts()) {
-            if (!meetings.isNew(part.id()) || !keeps(part)) {
+            if (!meetings.isNew(part.id(), other.id()) || !keeps(part)) {
                 continue;
             }
             for (Zone zone : part.zones()) {

@@ -88,18 +88,24 @@ public final class FitEngine implements Engine<FitResult> {
 
     @Override
     public FitResult again(Build build, Results results, Last<FitResult> last) {
-        if (!last.same().containsAll(EnumSet.of(Section.PARTS, Section.CASING))) {
+        Optional<Set<String>> recut = last.isSame(build, Section.PARTS)
+                ? build.casing().recutSince(last.before().casing())
+                : Optional.empty();
+        if (recut.isEmpty()) {
             return work(build, results);
         }
         List<Placed> placed = Placed.all(build, last.result().placed());
         Set<String> moved = moved(last.result().placed(), placed);
-        return moved.size() > MOST_MOVED
-                ? evaluate(build, placed, Optional.empty(), Set.of())
-                : evaluate(build, placed, Optional.of(last.result()), moved);
+        return evaluate(
+                build,
+                placed,
+                moved.size() > MOST_MOVED
+                        ? Optional.empty()
+                        : Optional.of(Kept.of(last.result(), placed, moved, recut.get())));
     }
 
     /** Ids of those that are not where they were: placed anew, taken out or elsewhere. */
-    @SuppressWarnings("ReferenceEquality") // What was kept is the same object.
+    @SuppressWarnings("ReferenceEquality") // An edit shares what it did not change.
     private static Set<String> moved(List<Placed> before, List<Placed> now) {
         Set<String> moved = new HashSet<>();
         if (before.size() != now.size()) {
@@ -108,9 +114,11 @@ public final class FitEngine implements Engine<FitResult> {
             return moved;
         }
         for (int i = 0; i < now.size(); i++) {
-            if (before.get(i) != now.get(i)) {
-                moved.add(before.get(i).id());
-                moved.add(now.get(i).id());
+            Placed was = before.get(i);
+            Placed is = now.get(i);
+            if (was.placement() != is.placement() || was.part() != is.part()) {
+                moved.add(was.id());
+                moved.add(is.id());
             }
         }
         return moved;
@@ -118,18 +126,17 @@ public final class FitEngine implements Engine<FitResult> {
 
     /** Evaluates a build. */
     public static FitResult evaluate(Build build) {
-        return evaluate(build, Placed.all(build), Optional.empty(), Set.of());
+        return evaluate(build, Placed.all(build), Optional.empty());
     }
 
     /**
      * Evaluates a build.
      *
      * @param before what is known of all that did not move
-     * @param moved ids of those that did
      */
-    private static FitResult evaluate(Build build, List<Placed> placed, Optional<FitResult> before, Set<String> moved) {
+    private static FitResult evaluate(Build build, List<Placed> placed, Optional<Kept> before) {
         List<String> loose = build.loose().stream().map(Part::id).toList();
-        Meetings meetings = new Meetings(before, moved);
+        Meetings meetings = new Meetings(before);
         InTray inTray = new InTray(meetings);
         for (Shell shell : build.casing().shells()) {
             inTray.look(shell, Placed.in(shell, placed));
@@ -153,7 +160,7 @@ public final class FitEngine implements Engine<FitResult> {
                 meetings.intrusions(),
                 meetings.stranded(),
                 meetings.mouths(),
-                before.map(FitResult::webs).orElseGet(() -> webs(build)),
+                before.filter(Kept::uncut).map(b -> b.known().webs()).orElseGet(() -> webs(build)),
                 meetings.covered(),
                 meetings.hits(),
                 meetings.below(),

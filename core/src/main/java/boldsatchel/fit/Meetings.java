@@ -19,8 +19,7 @@ import java.util.function.Predicate;
 final class Meetings {
     private static final Comparator<FitResult.Where> BY_POSTURE = Comparator.comparing(FitResult.Where::posture);
 
-    private final boolean again;
-    private final Set<String> moved;
+    private final Optional<Kept> before;
     private final List<FitResult.Clash> clashes;
     private final List<FitResult.Gap> gaps;
     private final List<FitResult.Intrusion> intrusions;
@@ -33,32 +32,30 @@ final class Meetings {
 
     /** Begins with nothing. */
     Meetings() {
-        this(Optional.empty(), Set.of());
+        this(Optional.empty());
     }
 
     /**
      * Begins.
      *
-     * @param before what is known, but for what moved
-     * @param moved ids of parts
+     * @param before what is known, but for what changed
      */
-    Meetings(Optional<FitResult> before, Set<String> moved) {
-        this.again = before.isPresent();
-        this.moved = moved;
-        clashes = kept(before, FitResult::clashes, c -> isNew(c.a(), c.b()));
-        gaps = kept(before, FitResult::gaps, g -> isNew(g.a(), g.b()));
-        intrusions = kept(before, FitResult::intrusions, i -> isNew(i.owner(), i.by()));
-        outside = kept(before, FitResult::outside, o -> isNew(o.part()));
-        stranded = kept(before, FitResult::stranded, s -> isNew(s.part()));
-        mouths = kept(before, FitResult::mouths, m -> isNew(m.part()));
-        covered = kept(before, FitResult::covered, c -> isNew(c.by()));
-        hits = kept(before, FitResult::hits, h -> isNew(h.a(), h.b()));
-        below = kept(before, FitResult::below, b -> isNew(b.subject()));
+    Meetings(Optional<Kept> before) {
+        this.before = before;
+        clashes = kept(FitResult::clashes, c -> isNew(c.a(), c.b()));
+        gaps = kept(FitResult::gaps, g -> isNew(g.a(), g.b()));
+        intrusions = kept(FitResult::intrusions, i -> isNew(i.owner(), i.by()));
+        outside = kept(FitResult::outside, o -> isNew(o.part()));
+        stranded = kept(FitResult::stranded, s -> isNew(s.part()));
+        mouths = kept(FitResult::mouths, m -> isNew(m.part()));
+        covered = kept(FitResult::covered, c -> isNew(c.by()));
+        hits = kept(FitResult::hits, h -> isNew(h.a(), h.b()));
+        below = kept(FitResult::below, b -> isNew(b.subject()));
     }
 
-    private static <T> List<T> kept(Optional<FitResult> before, Function<FitResult, List<T>> of, Predicate<T> isNew) {
+    private <T> List<T> kept(Function<FitResult, List<T>> of, Predicate<T> isNew) {
         List<T> kept = new ArrayList<>();
-        for (T known : before.map(of).orElse(List.of())) {
+        for (T known : before.map(Kept::known).map(of).orElse(List.of())) {
             if (!isNew.test(known)) {
                 kept.add(known);
             }
@@ -66,14 +63,16 @@ final class Meetings {
         return kept;
     }
 
-    /** Whether something has to be looked at. */
+    /** Whether something has to be looked at by itself. */
     boolean isNew(String id) {
-        return !again || moved.contains(id);
+        return before.isEmpty() || before.get().about().contains(id);
     }
 
     /** Whether how two meet has to be looked at. */
     boolean isNew(String a, String b) {
-        return !again || moved.contains(a) || moved.contains(b);
+        return before.isEmpty()
+                || before.get().moved().contains(a)
+                || before.get().moved().contains(b);
     }
 
     /** The clashes, deepest first. */
@@ -208,7 +207,7 @@ final class Meetings {
      * over. n·log n for parts that lie in a row, n² for a heap.
      */
     void pairs(List<Reach> things, BiConsumer<Placed, Placed> visit) {
-        if (again) {
+        if (before.isPresent()) {
             for (int i = 0; i < things.size(); i++) {
                 for (int j = i + 1; j < things.size(); j++) {
                     Reach a = things.get(i);

@@ -53,14 +53,19 @@ public record Placed(Part part, Placement placement, Shell shell, Box bounds, Li
             Optional<Shell> shell = build.shell(placement.shell());
             if (part.isPresent() && shell.isPresent()) {
                 Placed before = all.size() < known.size() ? known.get(all.size()) : null;
-                boolean same = before != null
-                        && before.placement == placement
-                        && before.part == part.get()
-                        && before.shell == shell.get();
-                all.add(same ? before : of(part.get(), placement, shell.get()));
+                all.add(
+                        before != null && before.placement == placement && before.part == part.get()
+                                ? before.in(shell.get())
+                                : of(part.get(), placement, shell.get()));
             }
         }
         return all;
+    }
+
+    /** The same after its shell changed: where it lies in that does not depend on it. */
+    @SuppressWarnings("ReferenceEquality") // As above.
+    private Placed in(Shell now) {
+        return now == shell ? this : new Placed(part, placement, now, bounds, solids, zones);
     }
 
     /** Those that lie in a shell. */

@@ -106,7 +106,7 @@ final class Sweep {
                         meet(a, b);
                     }
                 }
-                if (meetings.isNew(a.thing.id())
+                if (meetings.isNew(a.thing.id(), FitResult.TABLE)
                         && from.held() == Posture.Held.TABLE
                         && to.held() == Posture.Held.TABLE) {
                     table(a);

@@ -2,7 +2,6 @@ package boldsatchel.judge;
 
 import static boldsatchel.judge.Words.numbers;
 
-import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.heat.Dew;
 import boldsatchel.heat.HeatPlace;
@@ -100,11 +99,7 @@ final class CoolRules {
         }
         double watts = heat.part(part.id()).map(HeatResult.Spot::heatW).orElse(0.0);
         if (watts >= WARM_W) {
-            sheet.add(
-                    "heat.no-gap-under",
-                    Severity.WATCH,
-                    List.of(part.id()),
-                    numbers("gapMm", gapMm, "watts", watts));
+            sheet.add("heat.no-gap-under", Severity.WATCH, List.of(part.id()), numbers("gapMm", gapMm, "watts", watts));
         }
     }
 

@@ -6,8 +6,10 @@ import boldsatchel.quantity.Input;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -182,6 +184,32 @@ public record Casing(
             pose = pose.within(joint.pose(posture.amount(joint)));
         }
         return pose;
+    }
+
+    /**
+     * Ids of the trays whose openings lie elsewhere than before, as where these follow a part that is dragged; nothing where anything else
+     * changed.
+     */
+    @SuppressWarnings("ReferenceEquality") // An edit shares what it did not change.
+    public Optional<Set<String>> recutSince(Casing before) {
+        if (this == before) {
+            return Optional.of(Set.of());
+        }
+        boolean alike = joints.equals(before.joints)
+                && postures.equals(before.postures)
+                && sundriesG.equals(before.sundriesG)
+                && feet.equals(before.feet)
+                && shells.size() == before.shells.size();
+        Set<String> recut = new HashSet<>();
+        for (int i = 0; alike && i < shells.size(); i++) {
+            Shell now = shells.get(i);
+            Shell was = before.shells.get(i);
+            if (now != was) {
+                alike = was.withOpenings(now.openings()).equals(now);
+                recut.add(now.id());
+            }
+        }
+        return alike ? Optional.of(recut) : Optional.empty();
     }
 
     /** The same with other shells. */

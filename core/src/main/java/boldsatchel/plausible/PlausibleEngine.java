@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * Looks for figures that can be, but seldom are. What is usual stands beside each field and quantity once; what figures say together is
@@ -96,19 +97,19 @@ public final class PlausibleEngine implements Engine<Oddities> {
 
     @Override
     public Oddities again(Build build, Results results, Last<Oddities> last) {
-        return evaluate(build, last.same(), last.result());
+        return evaluate(build, section -> last.isSame(build, section), last.result());
     }
 
     /** Looks a build over. */
     public static Oddities evaluate(Build build) {
-        return evaluate(build, Set.of(), Oddities.NONE);
+        return evaluate(build, section -> false, Oddities.NONE);
     }
 
     /** A section that did not change has the oddities that it had. */
-    private static Oddities evaluate(Build build, Set<Section> same, Oddities last) {
+    private static Oddities evaluate(Build build, Predicate<Section> same, Oddities last) {
         Map<Section, List<Odd>> found = new EnumMap<>(Section.class);
         for (Section section : READ) {
-            found.put(section, same.contains(section) ? last.in(section) : in(section, build));
+            found.put(section, same.test(section) ? last.in(section) : in(section, build));
         }
         return new Oddities(found);
     }

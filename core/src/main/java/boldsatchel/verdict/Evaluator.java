@@ -9,7 +9,6 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Section;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -121,13 +120,15 @@ public final class Evaluator {
     /**
      * What one engine and its judge said last, and what went in.
      *
+     * @param build that it was said of
      * @param read by the engine: sections and results
      * @param result of the engine
      * @param failure why it has none; empty when it has
      * @param seen by the judge beside the result
      * @param judgement of the judge
      */
-    private record Answer(List<Object> read, Object result, String failure, List<Object> seen, Judgement judgement) {
+    private record Answer(
+            Build build, List<Object> read, Object result, String failure, List<Object> seen, Judgement judgement) {
         boolean worked() {
             return failure.isEmpty();
         }
@@ -173,7 +174,8 @@ public final class Evaluator {
     private Map<Class<?>, Lazy<Answer>> answers(Build build, Map<Class<?>, Lazy<Answer>> before) {
         Map<Class<?>, Lazy<Answer>> working = new LinkedHashMap<>();
         for (Wired<?> wired : judges) {
-            Optional<Answer> last = Optional.ofNullable(before.get(wired.kind())).map(Lazy::get);
+            Optional<Answer> last =
+                    Optional.ofNullable(before.get(wired.kind())).map(Lazy::get);
             working.put(wired.kind(), Lazy.of(() -> answer(wired, build, last, working)));
         }
         if (before.isEmpty()) {
@@ -228,7 +230,12 @@ public final class Evaluator {
         if (last.isPresent()) {
             return !last.get().worked() || same(last.get().seen(), seen)
                     ? last.get()
-                    : judged(wired.judge, build, read, wired.kind().cast(last.get().result()), seen);
+                    : judged(
+                            wired.judge,
+                            build,
+                            read,
+                            wired.kind().cast(last.get().result()),
+                            seen);
         }
         if (!missing.isEmpty()) {
             return unanswered(wired.judge, build, read, seen, new CannotAnswer(missing.getFirst(), List.of()), false);
@@ -236,27 +243,18 @@ public final class Evaluator {
         try {
             Results given = wired.given(read);
             R result = before.filter(Answer::worked)
-                    .map(b -> wired.engine.again(build, given, last(wired, b, read)))
+                    .map(b -> wired.engine.again(
+                            build, given, new Engine.Last<>(wired.kind().cast(b.result()), b.build())))
                     .orElseGet(() -> wired.engine.work(build, given));
-            R kept = before.filter(
-                            b -> wired.engine.keepsEqual() && b.worked() && b.result().equals(result))
+            R kept = before.filter(b -> wired.engine.keepsEqual()
+                            && b.worked()
+                            && b.result().equals(result))
                     .map(b -> wired.kind().cast(b.result()))
                     .orElse(result);
             return judged(wired.judge, build, read, kept, seen);
         } catch (RuntimeException | StackOverflowError e) {
             return unanswered(wired.judge, build, read, seen, reason(e), true);
         }
-    }
-
-    @SuppressWarnings("ReferenceEquality") // As in comparing what was read.
-    private static <R> Engine.Last<R> last(Wired<R> wired, Answer before, List<Object> read) {
-        Set<Section> same = EnumSet.noneOf(Section.class);
-        for (int i = 0; i < wired.reads.size(); i++) {
-            if (before.read().get(i) == read.get(i)) {
-                same.add(wired.reads.get(i));
-            }
-        }
-        return new Engine.Last<>(wired.kind().cast(before.result()), same);
     }
 
     private static Answer answered(Engine<?> engine, Class<?> kind, Map<Class<?>, Lazy<Answer>> now) {
@@ -269,7 +267,7 @@ public final class Evaluator {
 
     private static <R> Answer judged(Judge<R> judge, Build build, List<Object> read, R result, List<Object> seen) {
         try {
-            return new Answer(read, result, "", seen, judge.judge(build, result));
+            return new Answer(build, read, result, "", seen, judge.judge(build, result));
         } catch (RuntimeException | StackOverflowError e) {
             return unanswered(judge, build, read, seen, reason(e), true);
         }
@@ -302,7 +300,7 @@ public final class Evaluator {
                         () -> List.of(Remedy.advice(
                                 "Undo the last change, or look for a figure that cannot be, in what it is about"))))
                 : List.of();
-        return new Answer(read, judge.engine().nothing(), why, seen, new Judgement(verdicts, findings));
+        return new Answer(build, read, judge.engine().nothing(), why, seen, new Judgement(verdicts, findings));
     }
 
     /** Where an engine was, by the names that the builder knows. */
@@ -335,18 +333,16 @@ public final class Evaluator {
     private static List<Wired<?>> inOrder(List<Judge<?>> judges) {
         List<Wired<?>> left = new ArrayList<>();
         judges.forEach(judge -> left.add(new Wired<>(judge)));
-        left.sort(Comparator.comparingInt(w -> w.judge.kinds().stream()
-                .mapToInt(Verdict.Kind::order)
-                .min()
-                .orElse(Integer.MAX_VALUE)));
+        left.sort(Comparator.comparingInt(w ->
+                w.judge.kinds().stream().mapToInt(Verdict.Kind::order).min().orElse(Integer.MAX_VALUE)));
         List<Wired<?>> ordered = new ArrayList<>();
         Set<Class<?>> done = new HashSet<>();
         while (!left.isEmpty()) {
             Wired<?> next = left.stream()
                     .filter(w -> done.containsAll(w.needs) && done.containsAll(w.asks))
                     .findFirst()
-                    .orElseThrow(() -> new IllegalStateException(left.getFirst().engine.about()
-                            + " needs a result that nobody works out, or needs itself"));
+                    .orElseThrow(() -> new IllegalStateException(
+                            left.getFirst().engine.about() + " needs a result that nobody works out, or needs itself"));
             left.remove(next);
             done.add(next.kind());
             ordered.add(next);

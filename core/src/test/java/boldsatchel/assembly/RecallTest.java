@@ -8,14 +8,15 @@ import boldsatchel.geometry.Orientation;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Fixing;
+import boldsatchel.machine.Opening;
 import boldsatchel.machine.Placement;
-import boldsatchel.machine.Section;
 import boldsatchel.shelf.Library;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -34,8 +35,9 @@ public class RecallTest {
     }
 
     /** Mostly a small move of one part, now and then a large one, into another, over another's rim, a turn, or another way to hold it. */
-    private static Build edited(Random random, Build build) {
-        List<Placement> places = build.layout().placements();
+    private static Build edited(Random random, Build build, Predicate<Placement> which) {
+        List<Placement> places =
+                build.layout().placements().stream().filter(which).toList();
         Placement place = places.get(random.nextInt(places.size()));
         double far = random.nextInt(3) == 0 ? 40 : 2;
         Vec at = place.at()
@@ -55,13 +57,16 @@ public class RecallTest {
     }
 
     private static void drag(Build start, Random random, int steps, String which) {
+        drag(start, random, steps, which, p -> true);
+    }
+
+    private static void drag(Build start, Random random, int steps, String which, Predicate<Placement> parts) {
         Build build = start;
         AssemblyResult dragged = AssemblyEngine.evaluate(build);
-        Set<Section> all = EnumSet.allOf(Section.class);
-        all.remove(Section.LAYOUT);
         for (int i = 0; i < steps; i++) {
-            build = edited(random, build);
-            dragged = AssemblyEngine.again(build, CablesEngine.evaluate(build), new Engine.Last<>(dragged, all));
+            Build before = build;
+            build = edited(random, build, parts);
+            dragged = AssemblyEngine.again(build, CablesEngine.evaluate(build), new Engine.Last<>(dragged, before));
             AssemblyResult anew = AssemblyEngine.evaluate(build);
             assertThat(dragged.out()).as("%s, move %s", which, i).isEqualTo(anew.out());
             assertThat(dragged.circles()).as("%s, move %s", which, i).isEqualTo(anew.circles());
@@ -75,6 +80,18 @@ public class RecallTest {
     @Test(dataProvider = "demos")
     public void aDragSaysWhatALookFromTheStartSays(String demo) {
         drag(Library.demo(demo).orElseThrow(), new Random(7), 60, demo);
+    }
+
+    /** Openings go with the sockets they serve: then what never goes is not what it was. */
+    @Test(dataProvider = "demos")
+    public void soItDoesWhereOpeningsFollow(String demo) {
+        Build build = Library.demo(demo).orElseThrow();
+        Set<String> served = build.casing().shells().stream()
+                .flatMap(s -> s.openings().stream())
+                .flatMap(o -> o.serves().stream())
+                .map(Opening.Serves::part)
+                .collect(Collectors.toSet());
+        drag(build, new Random(3), 25, demo, p -> served.isEmpty() || served.contains(p.part()));
     }
 
     @Test(dataProvider = "seeds")
