@@ -205,7 +205,7 @@ public record Casing(
             Shell now = shells.get(i);
             Shell was = before.shells.get(i);
             if (now != was) {
-                alike = was.withOpenings(now.openings()).equals(now);
+                alike = now.isRecut(was);
                 recut.add(now.id());
             }
         }

@@ -396,6 +396,11 @@ public record Shell(
         return Form.of(Shell.class).field("vents").with(this, newVents);
     }
 
+    /** Whether it is another but for its openings. */
+    boolean isRecut(Shell other) {
+        return Form.of(Shell.class).field("openings").isAllThatDiffers(this, other);
+    }
+
     /** The same shell with other openings. */
     public Shell withOpenings(List<Opening> newOpenings) {
         return Form.of(Shell.class).field("openings").with(this, newOpenings);

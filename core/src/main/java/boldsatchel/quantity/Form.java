@@ -290,6 +290,16 @@ public record Form(Class<?> type, List<Field> fields) {
             return made;
         }
 
+        /** Whether two records of its kind are equal in all other fields. */
+        public boolean isAllThatDiffers(Object one, Object other) {
+            for (Field field : Form.of(owner).fields()) {
+                if (!field.name().equals(name()) && !field.get(one).equals(field.get(other))) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
         /** What can be chosen in it; nothing when it is no choice. */
         public List<Object> choices() {
             return kind == Kind.CHOICE ? List.of(raw(held).getEnumConstants()) : List.of();
