@@ -138,7 +138,7 @@ public final class AssemblyJudge implements Judge<AssemblyResult> {
                     build,
                     State.WATCH,
                     Double.NaN,
-                    "Not known yet: no battery, drive or fan lies in a tray.",
+                    Lazy.known("Not known yet: no battery, drive or fan lies in a tray."),
                     Lazy.known(Working.NONE));
         }
         Reach reach = first.get();
@@ -147,11 +147,12 @@ public final class AssemblyJudge implements Judge<AssemblyResult> {
                 build,
                 state(build, assembly),
                 steps,
-                sentence(assembly, reach),
+                Lazy.of(() -> sentence(assembly, reach)),
                 Lazy.of(() -> new Working(working(build, reach), Spread.exact(steps), METHOD)));
     }
 
-    private static Verdict verdict(Build build, State state, double steps, String sentence, Lazy<Working> working) {
+    private static Verdict verdict(
+            Build build, State state, double steps, Lazy<String> sentence, Lazy<Working> working) {
         return new Verdict(Verdict.Kind.MENDS, state, steps, limit(build), steps, steps, sentence, working);
     }
 

@@ -66,10 +66,6 @@ public final class BalanceJudge implements Judge<BalanceResult> {
         OptionalDouble limit =
                 build.brief().limits().massG().map(OptionalDouble::of).orElse(OptionalDouble.empty());
         Spread mass = balance.massG();
-        String heaviest = balance.items().isEmpty()
-                ? "Not known yet: nothing weighs anything."
-                : "Heaviest: " + balance.items().getFirst().name() + ", "
-                        + Math.round(balance.items().getFirst().massG()) + " g.";
         return new Verdict(
                 Verdict.Kind.CARRIES,
                 balance.items().isEmpty()
@@ -85,8 +81,15 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                 limit,
                 mass.low(),
                 mass.high(),
-                heaviest,
+                Lazy.of(() -> heaviest(balance)),
                 Lazy.of(() -> new Working(items(balance), mass, METHOD)));
+    }
+
+    private static String heaviest(BalanceResult balance) {
+        return balance.items().isEmpty()
+                ? "Not known yet: nothing weighs anything."
+                : "Heaviest: " + balance.items().getFirst().name() + ", "
+                        + Math.round(balance.items().getFirst().massG()) + " g.";
     }
 
     private static Verdict stands(Build build, BalanceResult balance) {
@@ -113,7 +116,7 @@ public final class BalanceJudge implements Judge<BalanceResult> {
                 OptionalDouble.of(wanted),
                 margin.low(),
                 margin.high(),
-                sentence(build, balance, margin),
+                Lazy.of(() -> sentence(build, balance, margin)),
                 Lazy.of(() -> new Working(steps(build, balance, margin), margin, METHOD)));
     }
 

@@ -84,7 +84,7 @@ public final class FitJudge implements Judge<FitResult> {
                 OptionalDouble.of(wanted),
                 gap.low(),
                 gap.high(),
-                sentence(build, fit),
+                Lazy.of(() -> sentence(build, fit)),
                 Lazy.of(() -> new Working(steps(build, fit), gap, METHOD)));
     }
 

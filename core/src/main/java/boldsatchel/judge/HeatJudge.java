@@ -82,7 +82,7 @@ public final class HeatJudge implements Judge<HeatResult> {
                 OptionalDouble.of(wanted),
                 margin.low(),
                 margin.high(),
-                sentence(heat),
+                Lazy.of(() -> sentence(heat)),
                 Lazy.of(() -> new Working(steps(build, heat), margin, METHOD)));
     }
 

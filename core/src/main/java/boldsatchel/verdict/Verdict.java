@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
  * @param limit what it is judged against, if the brief says
  * @param low 5 % of the likely values lie below
  * @param high 5 % of the likely values lie above
- * @param sentence the answer in words
+ * @param said the answer in words, once somebody reads it
  * @param worked how it came about, once somebody looks
  */
 public record Verdict(
@@ -23,17 +23,42 @@ public record Verdict(
         OptionalDouble limit,
         double low,
         double high,
-        String sentence,
+        Lazy<String> said,
         Lazy<Working> worked) {
 
     private static final double ROUNDING = 1e-9;
+
+    /** The same with words that are there already. */
+    public Verdict(
+            Kind kind,
+            State state,
+            double value,
+            OptionalDouble limit,
+            double low,
+            double high,
+            String sentence,
+            Lazy<Working> worked) {
+        this(kind, state, value, limit, low, high, Lazy.known(sentence), worked);
+    }
 
     /** The same, stopped by a finding that is about something else than its value; one that is stopped already stays as it is. */
     Verdict stoppedBy(Finding finding) {
         return state == State.STOP
                 ? this
                 : new Verdict(
-                        kind, State.STOP, value, limit, low, high, finding.message() + " Else: " + sentence, worked);
+                        kind,
+                        State.STOP,
+                        value,
+                        limit,
+                        low,
+                        high,
+                        Lazy.of(() -> finding.message() + " Else: " + sentence()),
+                        worked);
+    }
+
+    /** The answer in words. */
+    public String sentence() {
+        return said.get();
     }
 
     /** How it came about. */
