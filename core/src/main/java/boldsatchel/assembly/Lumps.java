@@ -29,8 +29,8 @@ final class Lumps {
     private final List<Placed> placed;
     private final Pieces pieces;
     private final BitSet state;
-    private final Map<String, List<Lump>> seen = new HashMap<>();
     private final Map<String, List<Heap>> heaps = new HashMap<>();
+    private final Map<String, List<Lump>> lumps = new HashMap<>();
 
     /**
      * Something solid, in the frame of the tray it is looked at from.
@@ -63,7 +63,15 @@ final class Lumps {
     }
 
     /** All of a piece, or of what never goes. */
-    record Heap(int piece, Box bounds, List<Lump> lumps) {}
+    record Heap(int piece, Box bounds, List<Lump> lumps) {
+        static Heap of(List<Lump> lumps) {
+            Box bounds = lumps.getFirst().bounds();
+            for (Lump lump : lumps) {
+                bounds = bounds.around(lump.bounds());
+            }
+            return new Heap(lumps.getFirst().piece(), bounds, lumps);
+        }
+    }
 
     /**
      * @param state pieces that are still there; of those only joints and trays count here
@@ -79,22 +87,23 @@ final class Lumps {
     Lumps(Lumps before, Casing casing, List<Placed> placed, Scene.Moved moved) {
         this(casing, placed, before.pieces, before.state);
         if (!moved.fixed()) {
-            before.seen.forEach((tray, lumps) -> seen.put(tray, moved(tray, lumps, moved.pieces())));
+            before.heaps.forEach((tray, heap) -> heaps.put(tray, moved(tray, heap, moved.pieces())));
         }
     }
 
-    private List<Lump> moved(String tray, List<Lump> lumps, BitSet moved) {
+    private List<Heap> moved(String tray, List<Heap> before, BitSet moved) {
         Shell shell = casing.shell(tray).orElseThrow();
-        List<Lump> now = new ArrayList<>(lumps.size());
-        int done = FIXED;
-        for (Lump lump : lumps) {
-            if (lump.piece() < 0 || !moved.get(lump.piece())) {
-                now.add(lump);
-            } else if (lump.piece() != done) {
-                // Lumps of one piece come one after the other.
-                done = lump.piece();
-                int part = done;
-                poseOf(placed.get(part).shell(), shell).ifPresent(p -> add(part, p, now));
+        List<Heap> now = new ArrayList<>(before.size());
+        for (Heap heap : before) {
+            int part = heap.piece();
+            if (part < 0 || !moved.get(part)) {
+                now.add(heap);
+            } else {
+                poseOf(placed.get(part).shell(), shell).ifPresent(pose -> {
+                    List<Lump> lumps = new ArrayList<>();
+                    add(part, pose, lumps);
+                    now.add(Heap.of(lumps));
+                });
             }
         }
         return now;
@@ -111,9 +120,9 @@ final class Lumps {
         return state;
     }
 
-    /** What is solid of each piece. */
+    /** What is solid of each piece, as a tray has it. */
     List<Heap> heaps(Shell tray) {
-        return heaps.computeIfAbsent(tray.id(), id -> heaped(of(tray)));
+        return heaps.computeIfAbsent(tray.id(), id -> heaped(lumpsOf(tray)));
     }
 
     /** Lumps of one piece come one after the other. */
@@ -122,12 +131,7 @@ final class Lumps {
         int from = 0;
         for (int to = 1; to <= lumps.size(); to++) {
             if (to == lumps.size() || lumps.get(to).piece() != lumps.get(from).piece()) {
-                List<Lump> of = lumps.subList(from, to);
-                Box bounds = of.getFirst().bounds();
-                for (Lump lump : of) {
-                    bounds = bounds.around(lump.bounds());
-                }
-                heaps.add(new Heap(of.getFirst().piece(), bounds, of));
+                heaps.add(Heap.of(lumps.subList(from, to)));
                 from = to;
             }
         }
@@ -136,7 +140,11 @@ final class Lumps {
 
     /** All that is solid, as a tray has it. */
     List<Lump> of(Shell tray) {
-        return seen.computeIfAbsent(tray.id(), id -> lumpsOf(tray));
+        return lumps.computeIfAbsent(tray.id(), id -> {
+            List<Lump> all = new ArrayList<>();
+            heaps(tray).forEach(heap -> all.addAll(heap.lumps()));
+            return all;
+        });
     }
 
     private List<Lump> lumpsOf(Shell tray) {
