@@ -67,7 +67,6 @@ public final class CostJudge implements Judge<CostResult> {
         OptionalDouble limit =
                 build.brief().limits().money().map(OptionalDouble::of).orElse(OptionalDouble.empty());
         Spread all = cost.all();
-        String in = build.brief().currency() + " ";
         return new Verdict(
                 Verdict.Kind.COSTS,
                 Verdict.against(
@@ -81,10 +80,14 @@ public final class CostJudge implements Judge<CostResult> {
                 limit,
                 all.low(),
                 all.high(),
-                "Spent: " + in + money(cost.spent()) + "; still to be spent: " + in + money(cost.toBuy())
-                        + "; owned or salvaged: " + in + money(cost.owned()) + "."
-                        + (cost.unrated().isEmpty() ? "" : " Not in it: " + String.join(", ", cost.unrated()) + "."),
+                Lazy.of(() -> sentence(build.brief().currency() + " ", cost)),
                 Lazy.of(() -> new Working(steps(cost), all, METHOD)));
+    }
+
+    private static String sentence(String currency, CostResult cost) {
+        return "Spent: " + currency + money(cost.spent()) + "; still to be spent: " + currency + money(cost.toBuy())
+                + "; owned or salvaged: " + currency + money(cost.owned()) + "."
+                + (cost.unrated().isEmpty() ? "" : " Not in it: " + String.join(", ", cost.unrated()) + ".");
     }
 
     private static List<Working.Step> steps(CostResult cost) {

@@ -53,6 +53,7 @@ public final class Evaluator {
     private static final class Wired<R> {
         private final Judge<R> judge;
         private final Engine<R> engine;
+        private final Class<R> kind;
         private final List<Section> reads;
         private final List<Class<?>> needs;
         private final List<Class<?>> asks;
@@ -61,14 +62,11 @@ public final class Evaluator {
         Wired(Judge<R> judge) {
             this.judge = judge;
             engine = judge.engine();
+            kind = engine.result();
             reads = engine.reads().stream().sorted().toList();
             needs = List.copyOf(engine.needs());
             asks = List.copyOf(engine.asks());
             sees = judge.reads().stream().sorted().toList();
-        }
-
-        Class<R> kind() {
-            return engine.result();
         }
 
         /** What of the results that went in it is given; they come after the sections. */
@@ -103,7 +101,7 @@ public final class Evaluator {
         Set<Class<?>> needed = new HashSet<>();
         List<Judge<?>> judges = new ArrayList<>();
         for (Wired<?> wired : Listed.JUDGES.reversed()) {
-            if (wired.judge.kinds().contains(question) || needed.contains(wired.kind())) {
+            if (wired.judge.kinds().contains(question) || needed.contains(wired.kind)) {
                 needed.addAll(wired.needs);
                 needed.addAll(wired.asks);
                 judges.add(wired.judge);
@@ -148,7 +146,7 @@ public final class Evaluator {
             findings.addAll(answer.judgement().findings());
         });
         for (Wired<?> wired : judges) {
-            Lazy<Answer> answered = now.get(wired.kind());
+            Lazy<Answer> answered = now.get(wired.kind);
             if (answered != null) {
                 wired.judge.bearsOn().ifPresent(kind -> bear(verdicts, kind, answered.get()));
             }
@@ -175,8 +173,8 @@ public final class Evaluator {
         Map<Class<?>, Lazy<Answer>> working = new LinkedHashMap<>();
         for (Wired<?> wired : judges) {
             Optional<Answer> last =
-                    Optional.ofNullable(before.get(wired.kind())).map(Lazy::get);
-            working.put(wired.kind(), Lazy.of(() -> answer(wired, build, last, working)));
+                    Optional.ofNullable(before.get(wired.kind)).map(Lazy::get);
+            working.put(wired.kind, Lazy.of(() -> answer(wired, build, last, working)));
         }
         if (before.isEmpty()) {
             ForkJoinPool.commonPool().execute(() -> working.values().forEach(Lazy::get));
@@ -190,7 +188,7 @@ public final class Evaluator {
         Map<Class<?>, Object> results = new HashMap<>();
         List<Verdict> verdicts = new ArrayList<>();
         for (Wired<?> wired : judges) {
-            results.put(wired.kind(), wired.engine.nothing());
+            results.put(wired.kind, wired.engine.nothing());
             wired.judge.kinds().forEach(kind -> verdicts.add(unknown(kind, State.WATCH, "Being worked out.")));
         }
         verdicts.sort(Comparator.comparingInt(v -> v.kind().order()));
@@ -234,7 +232,7 @@ public final class Evaluator {
                             wired.judge,
                             build,
                             read,
-                            wired.kind().cast(last.get().result()),
+                            wired.kind.cast(last.get().result()),
                             seen);
         }
         if (!missing.isEmpty()) {
@@ -244,12 +242,12 @@ public final class Evaluator {
             Results given = wired.given(read);
             R result = before.filter(Answer::worked)
                     .map(b -> wired.engine.again(
-                            build, given, new Engine.Last<>(wired.kind().cast(b.result()), b.build())))
+                            build, given, new Engine.Last<>(wired.kind.cast(b.result()), b.build())))
                     .orElseGet(() -> wired.engine.work(build, given));
             R kept = before.filter(b -> wired.engine.keepsEqual()
                             && b.worked()
                             && b.result().equals(result))
-                    .map(b -> wired.kind().cast(b.result()))
+                    .map(b -> wired.kind.cast(b.result()))
                     .orElse(result);
             return judged(wired.judge, build, read, kept, seen);
         } catch (RuntimeException | StackOverflowError e) {
@@ -344,7 +342,7 @@ public final class Evaluator {
                     .orElseThrow(() -> new IllegalStateException(
                             left.getFirst().engine.about() + " needs a result that nobody works out, or needs itself"));
             left.remove(next);
-            done.add(next.kind());
+            done.add(next.kind);
             ordered.add(next);
         }
         return List.copyOf(ordered);
