@@ -172,8 +172,7 @@ public final class Evaluator {
     private Map<Class<?>, Lazy<Answer>> answers(Build build, Map<Class<?>, Lazy<Answer>> before) {
         Map<Class<?>, Lazy<Answer>> working = new LinkedHashMap<>();
         for (Wired<?> wired : judges) {
-            Optional<Answer> last =
-                    Optional.ofNullable(before.get(wired.kind)).map(Lazy::get);
+            Optional<Answer> last = Optional.ofNullable(before.get(wired.kind)).map(Lazy::get);
             working.put(wired.kind, Lazy.of(() -> answer(wired, build, last, working)));
         }
         if (before.isEmpty()) {
@@ -229,11 +228,7 @@ public final class Evaluator {
             return !last.get().worked() || same(last.get().seen(), seen)
                     ? last.get()
                     : judged(
-                            wired.judge,
-                            build,
-                            read,
-                            wired.kind.cast(last.get().result()),
-                            seen);
+                            wired.judge, build, read, wired.kind.cast(last.get().result()), seen);
         }
         if (!missing.isEmpty()) {
             return unanswered(wired.judge, build, read, seen, new CannotAnswer(missing.getFirst(), List.of()), false);
@@ -241,8 +236,8 @@ public final class Evaluator {
         try {
             Results given = wired.given(read);
             R result = before.filter(Answer::worked)
-                    .map(b -> wired.engine.again(
-                            build, given, new Engine.Last<>(wired.kind.cast(b.result()), b.build())))
+                    .map(b ->
+                            wired.engine.again(build, given, new Engine.Last<>(wired.kind.cast(b.result()), b.build())))
                     .orElseGet(() -> wired.engine.work(build, given));
             R kept = before.filter(b -> wired.engine.keepsEqual()
                             && b.worked()
