@@ -88,11 +88,24 @@ public final class FitEngine implements Engine<FitResult> {
 
     @Override
     public FitResult again(Build build, Results results, Last<FitResult> last) {
+        return again(build, last);
+    }
+
+    /**
+     * Evaluates a build that is like one of which it is known: trying a move costs a look at what moved.
+     *
+     * @param known of the other
+     */
+    public static FitResult evaluate(Build build, Build like, FitResult known) {
+        return again(build, new Last<>(known, like));
+    }
+
+    private static FitResult again(Build build, Last<FitResult> last) {
         Optional<Set<String>> recut = last.isSame(build, Section.PARTS)
                 ? build.casing().recutSince(last.before().casing())
                 : Optional.empty();
         if (recut.isEmpty()) {
-            return work(build, results);
+            return evaluate(build);
         }
         List<Placed> placed = Placed.all(build, last.result().placed());
         Set<String> moved = moved(last.result().placed(), placed);

@@ -70,8 +70,8 @@ public record FreeMove(Part part, Face way, double mm) {
             Optional<Placement> placement = build.placement(id).filter(p -> !p.locked());
             if (part.isPresent() && placement.isPresent()) {
                 for (Face way : Face.ALL) {
-                    reach(build, part.get(), placement.get(), way, lack, before)
-                            .map(m -> withGap(build, m, placement.get(), lack, gap, before))
+                    reach(build, now, part.get(), placement.get(), way, lack, before)
+                            .map(m -> withGap(build, now, m, placement.get(), lack, gap, before))
                             .ifPresent(all::add);
                 }
             }
@@ -79,11 +79,12 @@ public record FreeMove(Part part, Face way, double mm) {
         return all.stream().min(Comparator.comparingDouble(FreeMove::mm));
     }
 
-    private static Optional<FreeMove> reach(Build build, Part part, Placement from, Face way, Lack lack, int before) {
+    private static Optional<FreeMove> reach(
+            Build build, FitResult now, Part part, Placement from, Face way, Lack lack, int before) {
         double mm = 0;
         for (int step = 0; step < MOST_STEPS && mm < MOST_MM; step++) {
             Build moved = moved(build, from, way, mm);
-            FitResult fit = FitEngine.evaluate(moved);
+            FitResult fit = FitEngine.evaluate(moved, build, now);
             double lacks = lack.left(fit, part.id());
             if (lacks <= 0) {
                 return trouble(moved, fit) < before ? Optional.of(new FreeMove(part, way, mm)) : Optional.empty();
@@ -94,9 +95,10 @@ public record FreeMove(Part part, Face way, double mm) {
     }
 
     /** With the wanted gap beside what it was in, where there is room for it. */
-    private static FreeMove withGap(Build build, FreeMove move, Placement from, Lack lack, double gap, int before) {
+    private static FreeMove withGap(
+            Build build, FitResult now, FreeMove move, Placement from, Lack lack, double gap, int before) {
         Build moved = moved(build, from, move.way, move.mm + gap);
-        FitResult further = FitEngine.evaluate(moved);
+        FitResult further = FitEngine.evaluate(moved, build, now);
         boolean free = lack.left(further, move.part.id()) <= 0 && trouble(moved, further) < before;
         return free ? new FreeMove(move.part, move.way, move.mm + gap) : move;
     }

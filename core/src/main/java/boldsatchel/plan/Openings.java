@@ -113,7 +113,8 @@ public final class Openings {
     /** Moves one of two openings that are too near to one another, or to the rim, as far as it takes; nothing where each is for something or has no room. */
     public static Optional<Edit> apart(Build build, FitResult.Web web) {
         double far = Math.ceil((web.wantedMm() - web.mm()) * 10) / 10;
-        int before = FreeMove.trouble(build, FitEngine.evaluate(build));
+        FitResult now = FitEngine.evaluate(build);
+        int before = FreeMove.trouble(build, now);
         return build.shell(web.shell()).stream()
                 .flatMap(s -> s.openings().stream())
                 .filter(o -> web.isBeside(o.name()) && o.serves().isEmpty())
@@ -122,7 +123,7 @@ public final class Openings {
                         .map(by -> moved(web.shell(), o, by)))
                 .filter(e -> {
                     Build moved = e.change().apply(build);
-                    return FreeMove.trouble(moved, FitEngine.evaluate(moved)) < before;
+                    return FreeMove.trouble(moved, FitEngine.evaluate(moved, build, now)) < before;
                 })
                 .findFirst();
     }
@@ -157,8 +158,9 @@ public final class Openings {
                 .flatMap(p -> picture.opening().flatMap(o -> {
                     Vec to = p.at().plus(Vec.on(o.wall().axis(), o.wall().sign() * (by + 1e-6)));
                     Build moved = build.with(build.layout().moved(p.part(), to));
-                    boolean worse = FreeMove.trouble(moved, FitEngine.evaluate(moved))
-                            > FreeMove.trouble(build, FitEngine.evaluate(build));
+                    FitResult now = FitEngine.evaluate(build);
+                    boolean worse = FreeMove.trouble(moved, FitEngine.evaluate(moved, build, now))
+                            > FreeMove.trouble(build, now);
                     return worse
                             ? Optional.empty()
                             : Optional.of(new Edit(

@@ -416,7 +416,7 @@ public final class Reliefs {
                     && !hot.placement().locked()) {
                 Edit edit = swapped(hot, other);
                 Build then = edit.change().apply(build);
-                if (FreeMove.trouble(then, FitEngine.evaluate(then)) <= before) {
+                if (FreeMove.trouble(then, FitEngine.evaluate(then, build, fit)) <= before) {
                     ways.add(new Way(
                             "Let " + hot.part().name() + " and " + other.part().name() + " change places", edit));
                 }

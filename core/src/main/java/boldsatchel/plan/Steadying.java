@@ -5,6 +5,7 @@ import boldsatchel.balance.BalanceResult;
 import boldsatchel.edit.Edit;
 import boldsatchel.edit.Edits;
 import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
@@ -167,7 +168,8 @@ public final class Steadying {
     /** The same for something else that a move is to mend. */
     public static Optional<Shift> shift(Build build, Predicate<Build> enough) {
         double gap = build.brief().limits().gapMm();
-        List<Placed> placed = Placed.all(build);
+        FitResult now = FitEngine.evaluate(build);
+        List<Placed> placed = now.placed();
         Optional<Shift> best = Optional.empty();
         double least = Double.POSITIVE_INFINITY;
         for (Placed p : placed) {
@@ -178,8 +180,8 @@ public final class Steadying {
                     continue;
                 }
                 double effort = p.part().massG().value() * high;
-                boolean fits = FreeMove.wrong(FitEngine.evaluate(shifted(build, p, way, high)))
-                        <= FreeMove.wrong(FitEngine.evaluate(build));
+                boolean fits = FreeMove.wrong(FitEngine.evaluate(shifted(build, p, way, high), build, now))
+                        <= FreeMove.wrong(now);
                 if (fits && effort < least) {
                     least = effort;
                     best = Optional.of(new Shift(p.part(), way, high));
