@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.BiPredicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -53,7 +54,16 @@ final class Scene {
      * @param screw which one; less than zero for a plug
      * @param port id of the plug
      */
-    private record Spot(int part, int screw, String port) {}
+    private record Spot(int part, int screw, String port) {
+        boolean isScrew() {
+            return screw >= 0;
+        }
+
+        /** From which sides it may be reached. */
+        List<Face> ways() {
+            return isScrew() ? List.of(Face.TOP) : Face.ALL;
+        }
+    }
 
     /**
      * Parts that move as one and may be moved aside.
@@ -131,12 +141,16 @@ final class Scene {
                 same &= looked.equals(known);
             }
         }
+        for (Map.Entry<Spot, Blocked> known : swept.entrySet()) {
+            Spot spot = known.getKey();
+            if (!moved.is(spot.part())) {
+                next.swept.put(spot, next.looked(spot, known.getValue(), moved));
+            }
+            same &= spot.isScrew() || next.swept(spot).equals(known.getValue());
+        }
         for (int part = 0; part < drivers.length; part++) {
             Blocked known = drivers[part];
             same &= known == null || next.driver(part).equals(known);
-        }
-        for (Map.Entry<Spot, Blocked> known : swept.entrySet()) {
-            same &= known.getKey().screw() >= 0 || next.swept(known.getKey()).equals(known.getValue());
         }
         for (Map.Entry<Integer, Blocked> known : covers.entrySet()) {
             same &= next.over(known.getKey()).equals(known.getValue());
@@ -231,12 +245,28 @@ final class Scene {
     /** What is in the way of a part that stayed while others moved. */
     private Blocked looked(int part, Blocked known, Moved moved) {
         Placed mover = placed.get(part);
+        return looked(mover.shell(), known, moved, Face.ALL, (heap, way) -> isInTheWay(mover, heap, way));
+    }
+
+    /** What is in the way of a hand or a driver at a part that stayed while others moved. */
+    private Blocked looked(Spot spot, Blocked known, Moved moved) {
+        Box room = room(spot);
+        return looked(
+                placed.get(spot.part()).shell(),
+                known,
+                moved,
+                spot.ways(),
+                (heap, way) -> isInTheWay(spot, room, heap, way));
+    }
+
+    private Blocked looked(
+            Shell tray, Blocked known, Moved moved, List<Face> ways, BiPredicate<Lumps.Heap, Face> isInTheWay) {
         boolean own = moved.fixed();
         Blocked now = own ? known.unfixed() : known;
-        for (Lumps.Heap heap : lumps.heaps(mover.shell())) {
+        for (Lumps.Heap heap : lumps.heaps(tray)) {
             if (moved.is(heap.piece())) {
-                for (Face way : Face.ALL) {
-                    boolean is = isInTheWay(mover, heap, way);
+                for (Face way : ways) {
+                    boolean is = isInTheWay.test(heap, way);
                     // What never goes may be in several heaps; none of it counted before.
                     if (is != now.has(heap.piece(), way) && (is || heap.piece() != Lumps.FIXED)) {
                         now = own ? now : known.copy();
@@ -311,25 +341,39 @@ final class Scene {
     /** What is in the way of a screw's driver from above, or of a hand at a plug from each side. */
     private Blocked swept(Spot spot) {
         return swept.computeIfAbsent(spot, s -> {
-            Placed of = placed.get(s.part());
-            return s.screw() >= 0
-                    ? sweep(Takedown.heads(of).get(s.screw()), of.shell(), List.of(Face.TOP), s.part())
-                    : sweep(plugRoom(of, of.part().port(s.port()).orElseThrow()), of.shell(), Face.ALL, NONE);
+            Blocked blocked = Blocked.none();
+            Box room = room(s);
+            for (Lumps.Heap heap : lumps.heaps(placed.get(s.part()).shell())) {
+                for (Face way : s.ways()) {
+                    if (!blocked.has(heap.piece(), way) && isInTheWay(s, room, heap, way)) {
+                        blocked.set(heap.piece(), way);
+                    }
+                }
+            }
+            return blocked;
         });
     }
 
-    /** What is in the way of a box in a tray that is moved without end to some sides. */
-    private Blocked sweep(Box box, Shell tray, List<Face> ways, int own) {
-        Blocked blocked = Blocked.none();
-        for (Face way : ways) {
-            Swept room = new Swept(box, way, far);
-            for (Lumps.Lump lump : lumps.of(tray)) {
-                if (lump.piece() != own && isAhead(box, lump.bounds(), way) && lump.isMet(room)) {
-                    blocked.set(lump.piece(), way);
-                }
+    /** A driver over a screw, where it begins, or the room of a plug. */
+    private Box room(Spot spot) {
+        Placed of = placed.get(spot.part());
+        return spot.isScrew()
+                ? Takedown.heads(of).get(spot.screw())
+                : plugRoom(of, of.part().port(spot.port()).orElseThrow());
+    }
+
+    /** Whether something is met by a box that is moved to a side without end; a screw's own part is not. */
+    private boolean isInTheWay(Spot spot, Box room, Lumps.Heap heap, Face way) {
+        if ((spot.isScrew() && heap.piece() == spot.part()) || !isAhead(room, heap.bounds(), way)) {
+            return false;
+        }
+        Swept swept = new Swept(room, way, far);
+        for (Lumps.Lump lump : heap.lumps()) {
+            if (isAhead(room, lump.bounds(), way) && lump.isMet(swept)) {
+                return true;
             }
         }
-        return blocked;
+        return false;
     }
 
     /** Whether a hand gets at a plug of a part from some side. */

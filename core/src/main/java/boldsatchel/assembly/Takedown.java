@@ -46,6 +46,7 @@ final class Takedown {
     private final Build build;
     private final List<Placed> placed;
     private final Pieces pieces;
+    private final Map<Integer, Ties.Rider> plugged;
     private final Ties ties;
     private final List<Loosening> loosened;
     private final boolean kept;
@@ -77,7 +78,8 @@ final class Takedown {
         this.loosened = loosened;
         this.kept = false;
         this.pieces = new Pieces(build, placed, loosened);
-        this.ties = Ties.of(build, placed, cables, loosened);
+        this.plugged = Ties.plugged(build, placed);
+        this.ties = Ties.of(build, placed, cables, loosened, plugged);
         this.far = far(build, placed);
         this.scenes = new HashMap<>();
         this.budget = new Budget(MOST_LOOKS);
@@ -94,6 +96,7 @@ final class Takedown {
         this.loosened = before.loosened;
         this.kept = true;
         this.pieces = before.pieces;
+        this.plugged = before.plugged;
         this.ties = before.ties;
         this.far = before.far;
         this.scenes = before.scenes;
@@ -104,12 +107,14 @@ final class Takedown {
         this.moves.addAll(before.moves);
     }
 
-    private Takedown(Takedown before, Build build, List<Placed> placed, Scene.Moved moved) {
+    private Takedown(
+            Takedown before, Build build, List<Placed> placed, Scene.Moved moved, Map<Integer, Ties.Rider> plugged) {
         this.build = build;
         this.placed = placed;
         this.loosened = before.loosened;
         this.kept = before.kept;
         this.pieces = before.pieces;
+        this.plugged = plugged;
         this.ties = before.ties;
         this.far = before.far;
         this.scenes = new HashMap<>();
@@ -137,6 +142,7 @@ final class Takedown {
         List<Placed> now = Placed.all(newBuild);
         BitSet moved = new BitSet();
         boolean alike = now.size() == placed.size();
+        boolean turned = false;
         for (int i = 0; alike && i < now.size(); i++) {
             Placed is = now.get(i);
             Placed was = placed.get(i);
@@ -144,11 +150,14 @@ final class Takedown {
                     && is.shell().id().equals(was.shell().id())
                     && is.placement().fixing().equals(was.placement().fixing());
             moved.set(i, is.placement() != was.placement());
+            turned |= !is.placement().orientation().equals(was.placement().orientation());
         }
-        return alike
-                        && far(newBuild, now) <= far
-                        && Ties.of(newBuild, now, cables, loosened).equals(ties)
-                ? Optional.of(new Takedown(this, newBuild, now, moved(moved, recut)))
+        if (!alike || far(newBuild, now) > far) {
+            return Optional.empty();
+        }
+        Map<Integer, Ties.Rider> plugs = turned ? Ties.plugged(newBuild, now) : plugged;
+        return Ties.of(newBuild, now, cables, loosened, plugs).equals(ties)
+                ? Optional.of(new Takedown(this, newBuild, now, moved(moved, recut), plugs))
                 : Optional.empty();
     }
 

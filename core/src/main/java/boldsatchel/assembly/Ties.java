@@ -69,13 +69,19 @@ record Ties(SortedMap<Integer, Rider> riders, List<Soldered> soldered, List<Sold
         return Optional.ofNullable(riders.get(part)).orElseThrow();
     }
 
-    static Ties of(Build build, List<Placed> placed, CablesResult cables, List<Loosening> loosened) {
-        Map<String, Integer> index = new HashMap<>();
-        for (int i = 0; i < placed.size(); i++) {
-            index.put(placed.get(i).id(), i);
-        }
-        Map<Integer, Rider> riders = new HashMap<>();
-        plugged(build, placed, index, riders);
+    /**
+     * What holds parts.
+     *
+     * @param plugged what is {@link #plugged} into what
+     */
+    static Ties of(
+            Build build,
+            List<Placed> placed,
+            CablesResult cables,
+            List<Loosening> loosened,
+            Map<Integer, Rider> plugged) {
+        Map<String, Integer> index = index(placed);
+        Map<Integer, Rider> riders = new HashMap<>(plugged);
         stuck(placed, riders);
         List<Soldered> soldered = new ArrayList<>();
         List<Soldered> trailing = new ArrayList<>();
@@ -133,9 +139,18 @@ record Ties(SortedMap<Integer, Rider> riders, List<Soldered> soldered, List<Sold
         return Stream.concat(soldered.stream(), trailing.stream());
     }
 
-    /** Cards, and what else is plugged straight into a part of its tray. */
-    private static void plugged(
-            Build build, List<Placed> placed, Map<String, Integer> index, Map<Integer, Rider> riders) {
+    private static Map<String, Integer> index(List<Placed> placed) {
+        Map<String, Integer> index = new HashMap<>();
+        for (int i = 0; i < placed.size(); i++) {
+            index.put(placed.get(i).id(), i);
+        }
+        return index;
+    }
+
+    /** Cards, and what else is plugged straight into a part of its tray, whichever way it is turned but wherever it lies. */
+    static Map<Integer, Rider> plugged(Build build, List<Placed> placed) {
+        Map<String, Integer> index = index(placed);
+        Map<Integer, Rider> riders = new HashMap<>();
         for (Run run : Run.all(build)) {
             Integer one = index.get(run.one().part());
             Integer other = index.get(run.other().part());
@@ -153,6 +168,7 @@ record Ties(SortedMap<Integer, Rider> riders, List<Soldered> soldered, List<Sold
             onePort.filter(Ties::isEdge).ifPresent(p -> rides(placed, one, other, p, riders));
             otherPort.filter(Ties::isEdge).ifPresent(p -> rides(placed, other, one, p, riders));
         }
+        return riders;
     }
 
     /** Whether a plug is part of its body, not at the end of a lead. */

@@ -59,8 +59,8 @@ final class CoolRules {
     }
 
     private static void noise(Sheet sheet, Build build) {
-        Noise noise = Noise.of(build);
         build.brief().limits().noiseDb().ifPresent(most -> {
+            Noise noise = Noise.of(build);
             double is = noise.decibels().orElse(Double.NEGATIVE_INFINITY);
             if (is > most) {
                 sheet.add(

@@ -30,6 +30,9 @@ import org.testng.annotations.Test;
 public class HuntTest {
 
     private static final int SEEDS = 20;
+    /** A fixed order takes as long whatever is drawn: fewer tell its median. */
+    private static final int LISTED_SEEDS = 5;
+
     private static final int MOST_CHECKS = 60;
     private final Knowledge knowledge = Knowledge.shipped();
     private final Map<String, Hunt> hunts = new HashMap<>();
@@ -88,7 +91,9 @@ public class HuntTest {
                     missed.merge(cause.id() + "/" + c.symptom().id(), 1, Integer::sum);
                 }
                 planned.add(went.checks());
-                listed.add(follow(hunt, fault, hunt.checklist()).checks());
+                if (seed <= LISTED_SEEDS) {
+                    listed.add(follow(hunt, fault, hunt.checklist()).checks());
+                }
             }
         }
         String said = found + " of " + all + " found; checks: median " + median(planned) + ", mean " + mean(planned)
