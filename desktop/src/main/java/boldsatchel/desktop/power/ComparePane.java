@@ -47,7 +47,7 @@ final class ComparePane extends VBox {
         this.back = back;
         setId("compare");
         progress.setId("compare-progress");
-        table.setHgap(11);
+        table.setHgap(9);
         table.setVgap(7);
         table.setId("supplies");
         for (int i = 0; i < HEADS.length; i++) {
