@@ -154,8 +154,10 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
     public static Optional<Reach> reach(Build build, String part) {
         CablesResult cables = CablesEngine.evaluate(build);
         Takedown mending = Takedown.of(build, cables, List.of()).finished();
-        return mending.index(part)
-                .map(i -> reach(mending, stays(mending), new Minutes(build, leads(cables, mending)), i));
+        return mending.index(part).map(i -> {
+            Minutes minutes = new Minutes(build, leads(cables, mending));
+            return reach(mending, stays(mending), minutes, new Reaching(mending, minutes::of), i);
+        });
     }
 
     private static boolean isGlued(Build build) {
@@ -173,9 +175,10 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
         List<Reach> reaches = new ArrayList<>();
         BitSet stays = left.orElseGet(() -> stays(mending));
         Minutes minutes = new Minutes(build, leads(cables, mending));
+        Reaching reaching = new Reaching(mending, minutes::of);
         for (int i = 0; i < mending.placed().size() && reaches.size() < MOST_REACHES; i++) {
             if (Wanted.of(mending.placed().get(i).part()).isPresent()) {
-                reaches.add(reach(mending, stays, minutes, i));
+                reaches.add(reach(mending, stays, minutes, reaching, i));
             }
         }
         return reaches;
@@ -194,9 +197,9 @@ public final class AssemblyEngine implements Engine<AssemblyResult> {
         return stays;
     }
 
-    private static Reach reach(Takedown mending, BitSet stays, Minutes minutes, int part) {
+    private static Reach reach(Takedown mending, BitSet stays, Minutes minutes, Reaching reaching, int part) {
         Part wanted = mending.placed().get(part).part();
-        Optional<Reaching.Found> found = stays.get(part) ? Optional.empty() : Reaching.of(mending, part, minutes::of);
+        Optional<Reaching.Found> found = stays.get(part) ? Optional.empty() : reaching.of(part);
         List<Removal> steps = found.map(Reaching.Found::steps).orElse(List.of());
         List<String> unsoldered = mending.ties()
                 .fast()

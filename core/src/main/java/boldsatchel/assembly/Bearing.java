@@ -4,6 +4,7 @@ import boldsatchel.machine.Casing;
 import boldsatchel.machine.Joint;
 import java.util.BitSet;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** What may have to be done before a part is out, straight ways only: all else is not looked at. */
 final class Bearing {
@@ -30,7 +31,10 @@ final class Bearing {
                 bear.set(i);
             }
         }
-        this.scenes = List.of(takedown.scene(takedown.whole()), takedown.scene(open));
+        this.scenes = Stream.of(takedown.whole(), open)
+                .map(takedown::scene)
+                .distinct()
+                .toList();
     }
 
     /** Moves that may have to be done before a part is out, that which takes it among them, in the order of all moves. */

@@ -55,7 +55,7 @@ final class Lumps {
         }
 
         boolean isMet(Swept swept) {
-            return swept.bounds().signedDistance(bounds) < -FitEngine.CONTACT_MM
+            return swept.reaches(bounds, FitEngine.CONTACT_MM)
                     && (square.isPresent()
                             ? swept.meets(square.get(), FitEngine.CONTACT_MM)
                             : swept.meets(leaning, FitEngine.CONTACT_MM));

@@ -1,12 +1,12 @@
 package boldsatchel.assembly;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
-import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
@@ -15,8 +15,8 @@ import java.util.function.ToDoubleFunction;
  * The least that has to be taken out to have a part in hand. Looked at is only what may be in the way of the part, or of what may be in its way.
  * Sets of one step, of two and so on are looked at until the part has left; where there are too many, all that comes out
  * is taken until it has, and whatever was not needed is left in again. Which order they are taken in does not
- * matter, so that a set is looked at once. Of sets of as many steps the quickest is taken. Costs a look at each move for each set;
- * {@link #MOST_SETS} at most, and no more moves than {@link #MOST_TRIED}.
+ * matter, so that a set is looked at once, whichever parts are asked for. Of sets of as many steps the quickest is taken. Costs a look at
+ * each move for each set, but for what was free before; {@link #MOST_SETS} at most for a part, and no more moves than {@link #MOST_TRIED}.
  */
 final class Reaching {
 
@@ -25,87 +25,143 @@ final class Reaching {
 
     private final Takedown takedown;
     private final ToDoubleFunction<Removal> minutes;
-    private final int target;
-    private final List<Takedown.Move> moves;
+    private final Map<BitSet, State> states = new HashMap<>();
 
-    private Reaching(Takedown takedown, ToDoubleFunction<Removal> minutes, int target) {
+    /**
+     * @param minutes how long a step takes
+     */
+    Reaching(Takedown takedown, ToDoubleFunction<Removal> minutes) {
         this.takedown = takedown;
         this.minutes = minutes;
-        this.target = target;
-        this.moves = Bearing.on(takedown, target);
     }
 
     /** A way and whether there is surely no shorter one. */
     record Found(List<Removal> steps, boolean least) {}
 
-    private record Reached(BitSet present, List<Removal> steps) {}
+    /**
+     * What is still there, and what is known of it.
+     *
+     * @param looked moves that were looked at, by {@link Takedown.Move#first}
+     * @param free those of them that can be made, as long as what they take is there
+     */
+    private record State(BitSet present, BitSet looked, BitSet free) {
+        State(BitSet present) {
+            this(present, new BitSet(), new BitSet());
+        }
 
-    /** The least steps after which a part is out; nothing where it never comes out. */
-    static Optional<Found> of(Takedown takedown, int part, ToDoubleFunction<Removal> minutes) {
-        return new Reaching(takedown, minutes, part).found();
+        /** What was free before something was taken out is free afterwards. */
+        void goesOnFrom(State before) {
+            looked.or(before.free);
+            free.or(before.free);
+        }
     }
 
-    private Optional<Found> found() {
-        Deque<Reached> level = new ArrayDeque<>(List.of(new Reached(takedown.whole(), List.of())));
+    /** A state and the moves that led to it. */
+    private record Reached(State state, List<Takedown.Move> moves) {
+        Reached then(Takedown.Move move, State next) {
+            List<Takedown.Move> all = new ArrayList<>(moves);
+            all.add(move);
+            return new Reached(next, all);
+        }
+    }
+
+    /** The least steps after which a part is out; nothing where it never comes out. */
+    Optional<Found> of(int part) {
+        List<Takedown.Move> bearing = Bearing.on(takedown, part);
+        List<Reached> level = List.of(new Reached(state(takedown.whole()), List.of()));
         Set<BitSet> seen = new HashSet<>();
         int looked = 0;
         while (!level.isEmpty()) {
-            List<List<Removal>> done = new ArrayList<>();
-            Deque<Reached> next = new ArrayDeque<>();
+            List<List<Takedown.Move>> done = new ArrayList<>();
+            List<Reached> next = new ArrayList<>();
             for (Reached at : level) {
                 looked++;
-                if (looked > MOST_SETS || looked * moves.size() > MOST_TRIED) {
-                    return some();
+                if (looked > MOST_SETS || looked * bearing.size() > MOST_TRIED) {
+                    return some(bearing, part);
                 }
-                for (Takedown.Move move : moves) {
-                    takedown.tried(move, at.present(), false).ifPresent(removal -> {
-                        BitSet left = (BitSet) at.present().clone();
-                        left.andNot(move.takes());
-                        List<Removal> so = new ArrayList<>(at.steps());
-                        so.add(removal);
-                        if (!left.get(target)) {
-                            done.add(so);
-                        } else if (seen.add(left)) {
-                            next.add(new Reached(left, so));
+                for (Takedown.Move move : bearing) {
+                    if (isFree(move, at.state())) {
+                        Reached then = at.then(move, after(move, at.state()));
+                        if (!then.state().present().get(part)) {
+                            done.add(then.moves());
+                        } else if (seen.add(then.state().present())) {
+                            next.add(then);
                         }
-                    });
+                    }
                 }
             }
             if (!done.isEmpty()) {
-                return done.stream()
-                        .min(Comparator.comparingDouble(
-                                s -> s.stream().mapToDouble(minutes).sum()))
-                        .map(s -> new Found(s, true));
+                return quickest(done).or(() -> some(bearing, part));
             }
             level = next;
         }
         return Optional.empty();
     }
 
+    private Optional<Found> quickest(List<List<Takedown.Move>> ways) {
+        return ways.stream()
+                .map(this::replayed)
+                .filter(steps -> !steps.isEmpty())
+                .min(Comparator.comparingDouble(
+                        s -> s.stream().mapToDouble(minutes).sum()))
+                .map(s -> new Found(s, true));
+    }
+
+    private State state(BitSet present) {
+        return states.computeIfAbsent(present, State::new);
+    }
+
+    private State after(Takedown.Move move, State before) {
+        BitSet left = (BitSet) before.present().clone();
+        left.andNot(move.takes());
+        State after = state(left);
+        if (move.kind() != Removal.Kind.OPEN) {
+            after.goesOnFrom(before);
+        }
+        return after;
+    }
+
+    private boolean isFree(Takedown.Move move, State at) {
+        if (!move.takes().intersects(at.present())) {
+            return false;
+        }
+        if (!at.looked().get(move.first())) {
+            at.looked().set(move.first());
+            at.free()
+                    .set(move.first(), takedown.tried(move, at.present(), false).isPresent());
+        }
+        return at.free().get(move.first());
+    }
+
     /** A way of which nothing can be spared, where there are too many sets to look at; nothing where the part stays in. */
-    private Optional<Found> some() {
+    private Optional<Found> some(List<Takedown.Move> bearing, int part) {
         List<Takedown.Move> needed = new ArrayList<>();
         BitSet present = takedown.whole();
         boolean any = true;
-        while (any && present.get(target)) {
+        while (any && present.get(part)) {
             any = false;
-            for (Takedown.Move move : moves) {
-                if (present.get(target) && takedown.tried(move, present, false).isPresent()) {
+            for (Takedown.Move move : bearing) {
+                if (present.get(part) && takedown.tried(move, present, false).isPresent()) {
                     present.andNot(move.takes());
                     needed.add(move);
                     any = true;
                 }
             }
         }
-        if (present.get(target)) {
+        if (present.get(part)) {
             return Optional.empty();
         }
         for (int i = needed.size() - 2; i >= 0; i--) {
             List<Takedown.Move> without = new ArrayList<>(needed);
             without.remove(i);
-            needed = replayed(without).isEmpty() ? needed : without;
+            needed = isWay(without, part) ? without : needed;
         }
         return Optional.of(new Found(replayed(needed), false));
+    }
+
+    private boolean isWay(List<Takedown.Move> moves, int part) {
+        return !replayed(moves).isEmpty()
+                && moves.stream().anyMatch(m -> m.takes().get(part));
     }
 
     /** Moves done one after the other; empty where one of them cannot be. */
@@ -120,6 +176,6 @@ final class Reaching {
             done.add(removal.get());
             present.andNot(move.takes());
         }
-        return present.get(target) ? List.of() : done;
+        return done;
     }
 }

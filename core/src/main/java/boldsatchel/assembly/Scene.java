@@ -185,6 +185,11 @@ final class Scene {
         return blocked(part).by().get(way.ordinal());
     }
 
+    /** Whether nothing that is there keeps a part from leaving to a side. */
+    boolean isFree(int part, Face way, BitSet present) {
+        return blocked(part).isFree(way, present);
+    }
+
     /** Whether something that never goes is in the way of a part to a side. */
     boolean isBarred(int part, Face way) {
         return blocked(part).fixed().get(way.ordinal());
@@ -210,9 +215,10 @@ final class Scene {
 
     /** Adds what is in the way of a part to any side that may come free, and over its screws. */
     void gather(int part, BitSet into) {
+        Blocked blocked = blocked(part);
         for (Face way : Face.ALL) {
-            if (!isBarred(part, way)) {
-                into.or(blockers(part, way));
+            if (!blocked.fixed().get(way.ordinal())) {
+                into.or(blocked.by().get(way.ordinal()));
             }
         }
         into.or(driver(part).by().get(Face.TOP.ordinal()));
@@ -231,15 +237,23 @@ final class Scene {
         Placed mover = placed.get(part);
         Blocked blocked = Blocked.none();
         for (Lumps.Heap heap : lumps.heaps(mover.shell())) {
-            if (heap.piece() != part) {
-                for (Face way : Face.ALL) {
-                    if (!blocked.has(heap.piece(), way) && isInTheWay(mover, heap, way)) {
-                        blocked.set(heap.piece(), way);
-                    }
-                }
+            if (heap.piece() != part && axes(mover.bounds(), heap.bounds()) != 0) {
+                heap.lumps().forEach(lump -> block(mover, lump, blocked));
             }
         }
         return blocked;
+    }
+
+    private void block(Placed mover, Lumps.Lump lump, Blocked into) {
+        int axes = axes(mover.bounds(), lump.bounds());
+        for (Face way : axes == 0 ? List.<Face>of() : Face.ALL) {
+            if (isAlong(axes, way)
+                    && exit(mover.bounds(), lump.bounds(), way) > FitEngine.CONTACT_MM
+                    && !into.has(lump.piece(), way)
+                    && isMetLeaving(mover, lump, way)) {
+                into.set(lump.piece(), way);
+            }
+        }
     }
 
     /** What is in the way of a part that stayed while others moved. */
@@ -280,13 +294,19 @@ final class Scene {
     }
 
     private boolean isInTheWay(Placed mover, Lumps.Heap heap, Face way) {
-        return isAhead(mover.bounds(), heap.bounds(), way)
-                && heap.lumps().stream().anyMatch(lump -> isInTheWay(mover, lump, way));
+        if (isAhead(mover.bounds(), heap.bounds(), way)) {
+            for (Lumps.Lump lump : heap.lumps()) {
+                if (isAhead(mover.bounds(), lump.bounds(), way) && isMetLeaving(mover, lump, way)) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
-    private boolean isInTheWay(Placed mover, Lumps.Lump lump, Face way) {
-        return isAhead(mover.bounds(), lump.bounds(), way)
-                && isMet(mover, Vec.ZERO, way, far, lump)
+    /** Whether something ahead is met by a part that leaves to a side. */
+    private boolean isMetLeaving(Placed mover, Lumps.Lump lump, Face way) {
+        return isMet(mover, Vec.ZERO, way, far, lump)
                 && !(isIn(mover, lump)
                         && exit(mover.bounds(), lump.bounds(), way)
                                 <= leastExit(mover.bounds(), lump.bounds()) + FitEngine.CONTACT_MM);
@@ -294,15 +314,23 @@ final class Scene {
 
     /** Whether something is met by a box that is moved to a side without end. */
     private static boolean isAhead(Box mover, Box other, Face way) {
+        return isAlong(axes(mover, other), way) && exit(mover, other, way) > FitEngine.CONTACT_MM;
+    }
+
+    /** Axes along which a box may run into another, a bit for each: all where they are in one place, one where they lie one behind the other. */
+    private static int axes(Box mover, Box other) {
+        int apart = 0;
         for (int axis = 0; axis < 3; axis++) {
-            double into = axis != way.axis()
-                    ? Math.min(mover.high(axis), other.high(axis)) - Math.max(mover.low(axis), other.low(axis))
-                    : exit(mover, other, way);
-            if (into <= FitEngine.CONTACT_MM) {
-                return false;
+            double shared = Math.min(mover.high(axis), other.high(axis)) - Math.max(mover.low(axis), other.low(axis));
+            if (shared <= FitEngine.CONTACT_MM) {
+                apart |= 1 << axis;
             }
         }
-        return true;
+        return apart == 0 ? 0b111 : Integer.bitCount(apart) == 1 ? apart : 0;
+    }
+
+    private static boolean isAlong(int axes, Face way) {
+        return (axes >> way.axis() & 1) != 0;
     }
 
     private static boolean isIn(Placed mover, Lumps.Lump lump) {
@@ -310,9 +338,7 @@ final class Scene {
     }
 
     private static boolean isMet(Placed mover, Vec from, Face way, double mm, Lumps.Lump lump) {
-        Box reach = mover.bounds().moved(from);
-        reach = reach.around(reach.moved(Vec.on(way.axis(), way.sign() * mm)));
-        if (reach.signedDistance(lump.bounds()) >= -FitEngine.CONTACT_MM) {
+        if (!new Swept(mover.bounds().moved(from), way, mm).reaches(lump.bounds(), FitEngine.CONTACT_MM)) {
             return false;
         }
         for (Solid solid : mover.solids()) {

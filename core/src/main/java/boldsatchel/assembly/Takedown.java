@@ -67,7 +67,7 @@ final class Takedown {
     /**
      * Something that can be done.
      *
-     * @param first place of its subject among the pieces
+     * @param first place of its subject among the pieces; no two have the same
      * @param takes pieces that are gone afterwards
      */
     record Move(Removal.Kind kind, String subject, int first, BitSet takes) {}
@@ -416,7 +416,7 @@ final class Takedown {
         Face away = rides.away();
         return isReleased(rider, present)
                         && areLeadsFree(set, present)
-                        && isStraight(group, away, present, set, scene(present))
+                        && isStraight(group, away, others(present, set), scene(present))
                 ? Optional.of(new Removal(move.kind(), move.subject(), List.of(group(group, Way.straight(away)))))
                 : Optional.empty();
     }
@@ -432,8 +432,9 @@ final class Takedown {
             return Optional.empty();
         }
         Scene scene = scene(present);
+        BitSet others = others(present, set);
         for (Face way : Way.SIDES) {
-            if (isStraight(group, way, present, set, scene)) {
+            if (isStraight(group, way, others, scene)) {
                 return Optional.of(Way.straight(way));
             }
         }
@@ -448,27 +449,35 @@ final class Takedown {
     /** Whether no straight way is ever free, whatever else is out. */
     private static boolean isBarred(List<Integer> group, Scene scene) {
         for (Face way : Face.ALL) {
-            boolean barred = false;
-            for (int part : group) {
-                barred |= scene.isBarred(part, way);
-            }
-            if (!barred) {
+            if (isOpen(group, way, scene)) {
                 return false;
             }
         }
         return true;
     }
 
-    private static boolean isStraight(List<Integer> group, Face way, BitSet present, BitSet own, Scene scene) {
+    private static boolean isOpen(List<Integer> group, Face way, Scene scene) {
         for (int part : group) {
             if (scene.isBarred(part, way)) {
                 return false;
             }
-            BitSet by = scene.blockers(part, way);
-            for (int i = by.nextSetBit(0); i >= 0; i = by.nextSetBit(i + 1)) {
-                if (present.get(i) && !own.get(i)) {
-                    return false;
-                }
+        }
+        return true;
+    }
+
+    private static BitSet others(BitSet present, BitSet group) {
+        BitSet others = (BitSet) present.clone();
+        others.andNot(group);
+        return others;
+    }
+
+    /**
+     * @param others what is there beside the group
+     */
+    private static boolean isStraight(List<Integer> group, Face way, BitSet others, Scene scene) {
+        for (int part : group) {
+            if (!scene.isFree(part, way, others)) {
+                return false;
             }
         }
         return true;

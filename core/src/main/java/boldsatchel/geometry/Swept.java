@@ -20,10 +20,22 @@ public record Swept(Solid solid, Face way, double mm) {
 
     /** Whether it comes into another solid by more than a depth: whether that one is in the way, at its start too. */
     public boolean meets(Solid other, double deeperMm) {
-        if (bounds().signedDistance(other.bounds()) >= -deeperMm) {
-            return false;
+        return reaches(other.bounds(), deeperMm)
+                && ((solid instanceof Box && other instanceof Box) || meets(other.pieces(), deeperMm));
+    }
+
+    /** Whether the smallest box around all of it comes into another by more than a depth. */
+    public boolean reaches(Box other, double deeperMm) {
+        Box from = solid.bounds();
+        for (int axis = 0; axis < 3; axis++) {
+            double along = axis == way.axis() ? mm : 0;
+            double low = way.sign() < 0 ? from.low(axis) - along : from.low(axis);
+            double high = way.sign() > 0 ? from.high(axis) + along : from.high(axis);
+            if (Math.max(low - other.high(axis), other.low(axis) - high) >= -deeperMm) {
+                return false;
+            }
         }
-        return (solid instanceof Box && other instanceof Box) || meets(other.pieces(), deeperMm);
+        return true;
     }
 
     /** The same for what is told by its convex pieces. */

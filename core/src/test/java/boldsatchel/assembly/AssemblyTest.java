@@ -254,6 +254,7 @@ public class AssemblyTest {
                 }
                 level = next;
             }
+            Reaching reaching = new Reaching(takedown, r -> 1);
             for (int part = 0; part < takedown.placed().size(); part++) {
                 int target = part;
                 int least = depth.entrySet().stream()
@@ -261,9 +262,7 @@ public class AssemblyTest {
                         .mapToInt(Map.Entry::getValue)
                         .min()
                         .orElse(0);
-                int found = Reaching.of(takedown, part, r -> 1)
-                        .map(f -> f.steps().size())
-                        .orElse(0);
+                int found = reaching.of(part).map(f -> f.steps().size()).orElse(0);
                 assertThat(found).as("seed %s, part %s", seed, part).isEqualTo(least);
             }
         }
