@@ -1,8 +1,6 @@
 package boldsatchel.assembly;
 
 import boldsatchel.fit.FitEngine;
-import boldsatchel.fit.Placed;
-import boldsatchel.fit.Trays;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Convex;
 import boldsatchel.geometry.Pose;
@@ -18,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntFunction;
 
 /** All that is solid while the joints of a case stand in one way, as each tray has it. For one thread. */
 final class Lumps {
@@ -25,11 +24,11 @@ final class Lumps {
     /** Of what never goes. */
     static final int FIXED = -1;
 
+    private final Inside inside;
     private final Casing casing;
-    private final List<Placed> placed;
     private final Pieces pieces;
     private final BitSet state;
-    private final Map<String, List<Heap>> heaps = new HashMap<>();
+    private final Map<String, List<Heap>> around = new HashMap<>();
     private final Map<String, List<Lump>> lumps = new HashMap<>();
 
     /**
@@ -64,6 +63,33 @@ final class Lumps {
 
     /** All of a piece, or of what never goes. */
     record Heap(int piece, Box bounds, List<Lump> lumps) {
+        /** Of lumps of which those of one piece come one after the other. */
+        static List<Heap> all(List<Lump> lumps) {
+            List<Heap> heaps = new ArrayList<>();
+            int from = 0;
+            for (int to = 1; to <= lumps.size(); to++) {
+                if (to == lumps.size()
+                        || lumps.get(to).piece() != lumps.get(from).piece()) {
+                    heaps.add(of(lumps.subList(from, to)));
+                    from = to;
+                }
+            }
+            return heaps;
+        }
+
+        /** After some parts moved, those as they are now. */
+        static List<Heap> moved(List<Heap> before, BitSet moved, IntFunction<Optional<Heap>> now) {
+            List<Heap> heaps = new ArrayList<>(before.size());
+            for (Heap heap : before) {
+                if (heap.piece() == FIXED || !moved.get(heap.piece())) {
+                    heaps.add(heap);
+                } else {
+                    now.apply(heap.piece()).ifPresent(heaps::add);
+                }
+            }
+            return heaps;
+        }
+
         static Heap of(List<Lump> lumps) {
             Box bounds = lumps.getFirst().bounds();
             for (Lump lump : lumps) {
@@ -76,42 +102,27 @@ final class Lumps {
     /**
      * @param state pieces that are still there; of those only joints and trays count here
      */
-    Lumps(Casing casing, List<Placed> placed, Pieces pieces, BitSet state) {
-        this.casing = casing;
-        this.placed = placed;
-        this.pieces = pieces;
+    Lumps(Inside inside, BitSet state) {
+        this.inside = inside;
+        this.casing = inside.casing();
+        this.pieces = inside.pieces();
         this.state = state;
     }
 
     /** The same after some parts moved in their trays; where openings did too, all is looked at anew. */
-    Lumps(Lumps before, Casing casing, List<Placed> placed, Scene.Moved moved) {
-        this(casing, placed, before.pieces, before.state);
+    Lumps(Lumps before, Inside inside, Scene.Moved moved) {
+        this(inside, before.state);
         if (!moved.fixed()) {
-            before.heaps.forEach((tray, heap) -> heaps.put(tray, moved(tray, heap, moved.pieces())));
-        }
-    }
-
-    private List<Heap> moved(String tray, List<Heap> before, BitSet moved) {
-        Shell shell = casing.shell(tray).orElseThrow();
-        List<Heap> now = new ArrayList<>(before.size());
-        for (Heap heap : before) {
-            int part = heap.piece();
-            if (part < 0 || !moved.get(part)) {
-                now.add(heap);
-            } else {
-                poseOf(placed.get(part).shell(), shell).ifPresent(pose -> {
-                    List<Lump> lumps = new ArrayList<>();
-                    add(part, pose, lumps);
-                    now.add(Heap.of(lumps));
-                });
-            }
-        }
-        return now;
-    }
-
-    private void add(int part, Pose pose, List<Lump> into) {
-        for (Solid solid : placed.get(part).solids()) {
-            into.add(Lump.of(part, solid, pose));
+            before.around.forEach((tray, known) -> {
+                Shell shell = casing.shell(tray).orElseThrow();
+                around.put(
+                        tray,
+                        Heap.moved(
+                                known,
+                                moved.pieces(),
+                                part -> pose(inside.placed().get(part).shell(), shell)
+                                        .map(pose -> Heap.of(inside.lumps(part, pose)))));
+            });
         }
     }
 
@@ -120,22 +131,30 @@ final class Lumps {
         return state;
     }
 
-    /** What is solid of each piece, as a tray has it. */
-    List<Heap> heaps(Shell tray) {
-        return heaps.computeIfAbsent(tray.id(), id -> heaped(lumpsOf(tray)));
+    /** What is solid of other trays and of each piece in them, as a tray has it. */
+    List<Heap> around(Shell tray) {
+        return around.computeIfAbsent(tray.id(), id -> {
+            List<Lump> lumps = new ArrayList<>();
+            for (Shell other : casing.shells()) {
+                if (!other.id().equals(id)) {
+                    int piece = pieces.index(Piece.Kind.TRAY, other.id()).orElse(FIXED);
+                    pose(other, tray).ifPresent(pose -> lumps.addAll(inside.lumps(other, piece, pose)));
+                }
+            }
+            return Heap.all(lumps);
+        });
     }
 
-    /** Lumps of one piece come one after the other. */
-    private static List<Heap> heaped(List<Lump> lumps) {
-        List<Heap> heaps = new ArrayList<>();
-        int from = 0;
-        for (int to = 1; to <= lumps.size(); to++) {
-            if (to == lumps.size() || lumps.get(to).piece() != lumps.get(from).piece()) {
-                heaps.add(Heap.of(lumps.subList(from, to)));
-                from = to;
-            }
+    /** What is solid of each piece, as a tray has it. */
+    List<Heap> heaps(Shell tray) {
+        List<Heap> around = around(tray);
+        List<Heap> own = inside.heaps(tray);
+        if (around.isEmpty()) {
+            return own;
         }
-        return heaps;
+        List<Heap> all = new ArrayList<>(own);
+        all.addAll(around);
+        return all;
     }
 
     /** All that is solid, as a tray has it. */
@@ -145,27 +164,6 @@ final class Lumps {
             heaps(tray).forEach(heap -> all.addAll(heap.lumps()));
             return all;
         });
-    }
-
-    private List<Lump> lumpsOf(Shell tray) {
-        List<Lump> lumps = new ArrayList<>();
-        for (Shell other : casing.shells()) {
-            poseOf(other, tray).ifPresent(p -> {
-                int of = other.id().equals(tray.id())
-                        ? FIXED
-                        : pieces.index(Piece.Kind.TRAY, other.id()).orElse(FIXED);
-                Trays.sides(other).forEach(b -> lumps.add(Lump.of(of, b, p)));
-                pieces.solids(other).forEach(s -> lumps.add(Lump.of(of, s, p)));
-                pieces.index(Piece.Kind.COVER, other.id())
-                        .ifPresent(cover -> Trays.cover(other).forEach(b -> lumps.add(Lump.of(cover, b, p))));
-                for (int i = 0; i < placed.size(); i++) {
-                    if (placed.get(i).shell().id().equals(other.id())) {
-                        add(i, p, lumps);
-                    }
-                }
-            });
-        }
-        return List.copyOf(lumps);
     }
 
     /** How one tray lies in the frame of another now; nothing where they do not hang together any more. */
@@ -187,10 +185,6 @@ final class Lumps {
         }
         return Optional.of(casing.pose(tray.id(), posture)
                 .within(casing.pose(from.id(), posture).back()));
-    }
-
-    private Optional<Pose> poseOf(Shell tray, Shell from) {
-        return tray.id().equals(from.id()) ? Optional.of(Pose.NONE) : pose(tray, from);
     }
 
     private boolean isPresent(Piece.Kind kind, String id) {

@@ -22,12 +22,8 @@ import java.util.function.BiPredicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is in whose way while the joints of the case stand in one way: which are closed, and which trays are off. What leaves its tray moves
- * along an axis of it until it is clear of all; so what is in its way is what lies in the room it sweeps over. Two things that are in one
- * place by mistake are in each other's way but on the shortest way out of one another.
- *
- * <p>Costs a comparison of boxes for each pair of pieces and side, once for a pair, and distances of convex bodies only where the boxes meet
- * and one of them is no box. For one thread.
+ * What is in whose way while the joints of the case stand in one way: which are closed, and which trays are off ({@link Leaving}). Each pair of
+ * pieces is looked at once. For one thread.
  */
 final class Scene {
 
@@ -35,6 +31,7 @@ final class Scene {
     /** Of one part so many moves aside are tried for each side it may leave by. */
     private static final int MOST_ASIDES = 60;
 
+    private final Inside inside;
     private final Casing casing;
     private final List<Placed> placed;
     private final Pieces pieces;
@@ -83,18 +80,18 @@ final class Scene {
 
     /**
      * @param state pieces that are still there; of those only joints and trays count here
-     * @param far beyond this nothing lies, mm
      * @param budget of looks at ways that are not straight
      */
-    Scene(Casing casing, List<Placed> placed, Pieces pieces, BitSet state, double far, Budget budget) {
-        this(casing, placed, pieces, far, budget, new Lumps(casing, placed, pieces, state));
+    Scene(Inside inside, BitSet state, Budget budget) {
+        this(inside, budget, new Lumps(inside, state));
     }
 
-    private Scene(Casing casing, List<Placed> placed, Pieces pieces, double far, Budget budget, Lumps lumps) {
-        this.casing = casing;
-        this.placed = placed;
-        this.pieces = pieces;
-        this.far = far;
+    private Scene(Inside inside, Budget budget, Lumps lumps) {
+        this.inside = inside;
+        this.casing = inside.casing();
+        this.placed = inside.placed();
+        this.pieces = inside.pieces();
+        this.far = inside.far();
         this.budget = budget;
         this.lumps = lumps;
         this.blocked = new Blocked[placed.size()];
@@ -128,10 +125,10 @@ final class Scene {
     /**
      * Brings up to date what is known.
      *
-     * @param now where the parts lie now
+     * @param now how the parts lie now
      */
-    After after(Casing newCasing, List<Placed> now, Moved moved, Budget fresh) {
-        Scene next = new Scene(newCasing, now, pieces, far, fresh, new Lumps(lumps, newCasing, now, moved));
+    After after(Inside now, Moved moved, Budget fresh) {
+        Scene next = new Scene(now, fresh, new Lumps(lumps, now, moved));
         boolean same = true;
         for (int part = 0; part < blocked.length; part++) {
             Blocked known = blocked[part];
@@ -234,32 +231,20 @@ final class Scene {
     }
 
     private Blocked look(int part) {
-        Placed mover = placed.get(part);
-        Blocked blocked = Blocked.none();
-        for (Lumps.Heap heap : lumps.heaps(mover.shell())) {
-            if (heap.piece() != part && axes(mover.bounds(), heap.bounds()) != 0) {
-                heap.lumps().forEach(lump -> block(mover, lump, blocked));
-            }
+        List<Lumps.Heap> around = lumps.around(placed.get(part).shell());
+        Blocked own = inside.blocked(part);
+        if (around.isEmpty()) {
+            return own;
         }
+        Blocked blocked = own.copy();
+        around.forEach(heap -> Leaving.block(placed.get(part), heap, far, blocked));
         return blocked;
-    }
-
-    private void block(Placed mover, Lumps.Lump lump, Blocked into) {
-        int axes = axes(mover.bounds(), lump.bounds());
-        for (Face way : axes == 0 ? List.<Face>of() : Face.ALL) {
-            if (isAlong(axes, way)
-                    && exit(mover.bounds(), lump.bounds(), way) > FitEngine.CONTACT_MM
-                    && !into.has(lump.piece(), way)
-                    && isMetLeaving(mover, lump, way)) {
-                into.set(lump.piece(), way);
-            }
-        }
     }
 
     /** What is in the way of a part that stayed while others moved. */
     private Blocked looked(int part, Blocked known, Moved moved) {
         Placed mover = placed.get(part);
-        return looked(mover.shell(), known, moved, Face.ALL, (heap, way) -> isInTheWay(mover, heap, way));
+        return looked(mover.shell(), known, moved, Face.ALL, (heap, way) -> Leaving.isBy(mover, heap, way, far));
     }
 
     /** What is in the way of a hand or a driver at a part that stayed while others moved. */
@@ -293,77 +278,6 @@ final class Scene {
         return now;
     }
 
-    private boolean isInTheWay(Placed mover, Lumps.Heap heap, Face way) {
-        if (isAhead(mover.bounds(), heap.bounds(), way)) {
-            for (Lumps.Lump lump : heap.lumps()) {
-                if (isAhead(mover.bounds(), lump.bounds(), way) && isMetLeaving(mover, lump, way)) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
-    /** Whether something ahead is met by a part that leaves to a side. */
-    private boolean isMetLeaving(Placed mover, Lumps.Lump lump, Face way) {
-        return isMet(mover, Vec.ZERO, way, far, lump)
-                && !(isIn(mover, lump)
-                        && exit(mover.bounds(), lump.bounds(), way)
-                                <= leastExit(mover.bounds(), lump.bounds()) + FitEngine.CONTACT_MM);
-    }
-
-    /** Whether something is met by a box that is moved to a side without end. */
-    private static boolean isAhead(Box mover, Box other, Face way) {
-        return isAlong(axes(mover, other), way) && exit(mover, other, way) > FitEngine.CONTACT_MM;
-    }
-
-    /** Axes along which a box may run into another, a bit for each: all where they are in one place, one where they lie one behind the other. */
-    private static int axes(Box mover, Box other) {
-        int apart = 0;
-        for (int axis = 0; axis < 3; axis++) {
-            double shared = Math.min(mover.high(axis), other.high(axis)) - Math.max(mover.low(axis), other.low(axis));
-            if (shared <= FitEngine.CONTACT_MM) {
-                apart |= 1 << axis;
-            }
-        }
-        return apart == 0 ? 0b111 : Integer.bitCount(apart) == 1 ? apart : 0;
-    }
-
-    private static boolean isAlong(int axes, Face way) {
-        return (axes >> way.axis() & 1) != 0;
-    }
-
-    private static boolean isIn(Placed mover, Lumps.Lump lump) {
-        return isMet(mover, Vec.ZERO, Face.TOP, 0, lump);
-    }
-
-    private static boolean isMet(Placed mover, Vec from, Face way, double mm, Lumps.Lump lump) {
-        if (!new Swept(mover.bounds().moved(from), way, mm).reaches(lump.bounds(), FitEngine.CONTACT_MM)) {
-            return false;
-        }
-        for (Solid solid : mover.solids()) {
-            if (lump.isMet(new Swept(solid.moved(from), way, mm))) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** How far one box has to go to a side to be out of another. */
-    private static double exit(Box mover, Box other, Face way) {
-        return way.sign() > 0
-                ? other.high(way.axis()) - mover.low(way.axis())
-                : mover.high(way.axis()) - other.low(way.axis());
-    }
-
-    private static double leastExit(Box mover, Box other) {
-        double least = Double.POSITIVE_INFINITY;
-        for (Face way : Face.ALL) {
-            least = Math.min(least, exit(mover, other, way));
-        }
-        return least;
-    }
-
     /** What is in the way of a screw's driver from above, or of a hand at a plug from each side. */
     private Blocked swept(Spot spot) {
         return swept.computeIfAbsent(spot, s -> {
@@ -390,12 +304,12 @@ final class Scene {
 
     /** Whether something is met by a box that is moved to a side without end; a screw's own part is not. */
     private boolean isInTheWay(Spot spot, Box room, Lumps.Heap heap, Face way) {
-        if ((spot.isScrew() && heap.piece() == spot.part()) || !isAhead(room, heap.bounds(), way)) {
+        if ((spot.isScrew() && heap.piece() == spot.part()) || !Leaving.isAhead(room, heap.bounds(), way)) {
             return false;
         }
         Swept swept = new Swept(room, way, far);
         for (Lumps.Lump lump : heap.lumps()) {
-            if (isAhead(room, lump.bounds(), way) && lump.isMet(swept)) {
+            if (Leaving.isAhead(room, lump.bounds(), way) && lump.isMet(swept)) {
                 return true;
             }
         }
@@ -461,8 +375,8 @@ final class Scene {
             for (Solid solid : mover.solids()) {
                 if (solid instanceof Box from) {
                     for (Lumps.Lump lump : there) {
-                        if (lump.isBox() && isAhead(from, lump.bounds(), to)) {
-                            room = Math.min(room, -exit(lump.bounds(), from, to) + FitEngine.CONTACT_MM);
+                        if (lump.isBox() && Leaving.isAhead(from, lump.bounds(), to)) {
+                            room = Math.min(room, -Leaving.exit(lump.bounds(), from, to) + FitEngine.CONTACT_MM);
                         }
                     }
                 }
@@ -500,7 +414,7 @@ final class Scene {
         }
         for (Placed mover : movers) {
             for (Lumps.Lump lump : there) {
-                if (isMet(mover, from, way, mm, lump)) {
+                if (Leaving.isMet(mover, from, way, mm, lump)) {
                     return false;
                 }
             }
@@ -520,7 +434,7 @@ final class Scene {
             for (Solid solid : mover.solids()) {
                 Box from = solid.bounds();
                 for (Lumps.Lump lump : there) {
-                    double mm = exit(from, lump.bounds(), to);
+                    double mm = Leaving.exit(from, lump.bounds(), to);
                     if (mm > FitEngine.CONTACT_MM && mm <= most && isBeside(from, lump.bounds(), out, to)) {
                         asides.add(mm);
                     }
@@ -533,7 +447,8 @@ final class Scene {
     /** Whether something is in the way out of a box, or comes to be while that is moved aside without end. */
     private static boolean isBeside(Box from, Box other, Face out, Face to) {
         int across = 3 - out.axis() - to.axis();
-        return exit(from, other, out) > FitEngine.CONTACT_MM && from.awayAlong(across, other) < -FitEngine.CONTACT_MM;
+        return Leaving.exit(from, other, out) > FitEngine.CONTACT_MM
+                && from.awayAlong(across, other) < -FitEngine.CONTACT_MM;
     }
 
     /** Whether what hangs on a tray leaves it straight to some side; what it is in one place with by mistake is not asked. */
@@ -611,7 +526,7 @@ final class Scene {
 
     /** Whether something keeps another thing from leaving; not what leans: it is moved out of the way as it hangs. */
     private boolean isHeldBy(Lumps.Lump mover, Face way, Lumps.Lump other) {
-        if (mover.square().isEmpty() || !isAhead(mover.bounds(), other.bounds(), way)) {
+        if (mover.square().isEmpty() || !Leaving.isAhead(mover.bounds(), other.bounds(), way)) {
             return false;
         }
         Solid solid = mover.square().get();

@@ -50,7 +50,7 @@ final class Takedown {
     private final Ties ties;
     private final List<Loosening> loosened;
     private final boolean kept;
-    private final double far;
+    private final Inside inside;
     private final Budget budget;
     private final List<Move> moves = new ArrayList<>();
     private final Map<BitSet, Scene> scenes;
@@ -80,7 +80,7 @@ final class Takedown {
         this.pieces = new Pieces(build, placed, loosened);
         this.plugged = Ties.plugged(build, placed);
         this.ties = Ties.of(build, placed, cables, loosened, plugged);
-        this.far = far(build, placed);
+        this.inside = new Inside(build.casing(), placed, pieces, far(build, placed));
         this.scenes = new HashMap<>();
         this.budget = new Budget(MOST_LOOKS);
         this.loads = loads();
@@ -98,7 +98,7 @@ final class Takedown {
         this.pieces = before.pieces;
         this.plugged = before.plugged;
         this.ties = before.ties;
-        this.far = before.far;
+        this.inside = before.inside;
         this.scenes = before.scenes;
         this.budget = before.budget;
         this.loads = before.loads;
@@ -116,7 +116,7 @@ final class Takedown {
         this.pieces = before.pieces;
         this.plugged = plugged;
         this.ties = before.ties;
-        this.far = before.far;
+        this.inside = new Inside(before.inside, build.casing(), placed, moved);
         this.scenes = new HashMap<>();
         this.budget = new Budget(MOST_LOOKS);
         this.loads = before.loads;
@@ -124,7 +124,7 @@ final class Takedown {
         this.moves.addAll(before.moves);
         boolean all = true;
         for (Map.Entry<BitSet, Scene> known : before.scenes.entrySet()) {
-            Scene.After after = known.getValue().after(build.casing(), placed, moved, budget);
+            Scene.After after = known.getValue().after(inside, moved, budget);
             scenes.put(known.getKey(), after.scene());
             all &= after.same();
         }
@@ -152,7 +152,7 @@ final class Takedown {
             moved.set(i, is.placement() != was.placement());
             turned |= !is.placement().orientation().equals(was.placement().orientation());
         }
-        if (!alike || far(newBuild, now) > far) {
+        if (!alike || far(newBuild, now) > inside.far()) {
             return Optional.empty();
         }
         Map<Integer, Ties.Rider> plugs = turned ? Ties.plugged(newBuild, now) : plugged;
@@ -339,8 +339,7 @@ final class Takedown {
         }
         BitSet joints = (BitSet) pieces.joints().clone();
         joints.and(present);
-        Scene found =
-                scenes.computeIfAbsent(joints, state -> new Scene(build.casing(), placed, pieces, state, far, budget));
+        Scene found = scenes.computeIfAbsent(joints, state -> new Scene(inside, state, budget));
         at = found;
         return found;
     }
