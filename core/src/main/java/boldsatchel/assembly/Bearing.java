@@ -48,10 +48,13 @@ final class Bearing {
 
     private void gather() {
         BitSet looked = new BitSet();
-        while (!looked.equals(bear)) {
+        while (bear.cardinality() < pieces.size()) {
             BitSet left = (BitSet) bear.clone();
             left.andNot(looked);
             int next = left.nextSetBit(0);
+            if (next < 0) {
+                return;
+            }
             looked.set(next);
             for (Takedown.Move move : takedown.moves()) {
                 if (move.takes().get(next)) {

@@ -42,6 +42,20 @@ record Blocked(List<BitSet> by, BitSet fixed) {
         return !fixed.get(way.ordinal()) && !by.get(way.ordinal()).intersects(present);
     }
 
+    /** Whether nothing that is there keeps a part from leaving to a side, what leaves with it spared. */
+    boolean isFree(Face way, BitSet present, BitSet spared) {
+        if (fixed.get(way.ordinal())) {
+            return false;
+        }
+        BitSet by = this.by.get(way.ordinal());
+        for (int i = by.nextSetBit(0); i >= 0; i = by.nextSetBit(i + 1)) {
+            if (present.get(i) && !spared.get(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     boolean has(int piece, Face way) {
         return piece == Lumps.FIXED
                 ? fixed.get(way.ordinal())

@@ -4,6 +4,8 @@ import boldsatchel.cables.Lead;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Joint;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** How long it takes to take things out and put them in again, by the usual times of the trade. */
 final class Minutes {
@@ -62,9 +64,10 @@ final class Minutes {
 
     /** Leads from what leaves to what stays. */
     private long leads(Removal removal) {
+        Set<String> leaving = removal.parts().collect(Collectors.toSet());
         return leads.stream()
-                .filter(l ->
-                        removal.takes(l.one().part()) != removal.takes(l.other().part()))
+                .filter(l -> leaving.contains(l.one().part())
+                        != leaving.contains(l.other().part()))
                 .count();
     }
 }

@@ -38,15 +38,16 @@ final class Reaching {
     /** A way and whether there is surely no shorter one. */
     record Found(List<Removal> steps, boolean least) {}
 
-    /**
-     * What is still there, and what is known of it.
-     *
-     * @param looked moves that were looked at, by {@link Takedown.Move#first}
-     * @param free those of them that can be made, as long as what they take is there
-     */
-    private record State(BitSet present, BitSet looked, BitSet free) {
+    /** What is still there, and what is known of it. */
+    private static final class State {
+        private final BitSet present;
+        /** Moves that were looked at, by {@link Takedown.Move#first}. */
+        private final BitSet looked = new BitSet();
+        /** Those of them that can be made, as long as what they take is there. */
+        private final BitSet free = new BitSet();
+
         State(BitSet present) {
-            this(present, new BitSet(), new BitSet());
+            this.present = present;
         }
 
         /** What was free before something was taken out is free afterwards. */
@@ -56,20 +57,20 @@ final class Reaching {
         }
     }
 
-    /** A state and the moves that led to it. */
-    private record Reached(State state, List<Takedown.Move> moves) {
-        Reached then(Takedown.Move move, State next) {
-            List<Takedown.Move> all = new ArrayList<>(moves);
-            all.add(move);
-            return new Reached(next, all);
+    /** A state, and the move that led to it from another. */
+    private record Reached(State state, Optional<Reached> from, Optional<Takedown.Move> by) {
+        List<Takedown.Move> moves() {
+            List<Takedown.Move> moves = from.map(Reached::moves).orElseGet(ArrayList::new);
+            by.ifPresent(moves::add);
+            return moves;
         }
     }
 
     /** The least steps after which a part is out; nothing where it never comes out. */
     Optional<Found> of(int part) {
         List<Takedown.Move> bearing = Bearing.on(takedown, part);
-        List<Reached> level = List.of(new Reached(state(takedown.whole()), List.of()));
-        Set<BitSet> seen = new HashSet<>();
+        List<Reached> level = List.of(new Reached(state(takedown.whole()), Optional.empty(), Optional.empty()));
+        Set<State> seen = new HashSet<>();
         int looked = 0;
         while (!level.isEmpty()) {
             List<List<Takedown.Move>> done = new ArrayList<>();
@@ -81,10 +82,10 @@ final class Reaching {
                 }
                 for (Takedown.Move move : bearing) {
                     if (isFree(move, at.state())) {
-                        Reached then = at.then(move, after(move, at.state()));
-                        if (!then.state().present().get(part)) {
+                        Reached then = new Reached(after(move, at.state()), Optional.of(at), Optional.of(move));
+                        if (!then.state().present.get(part)) {
                             done.add(then.moves());
-                        } else if (seen.add(then.state().present())) {
+                        } else if (seen.add(then.state())) {
                             next.add(then);
                         }
                     }
@@ -112,7 +113,7 @@ final class Reaching {
     }
 
     private State after(Takedown.Move move, State before) {
-        BitSet left = (BitSet) before.present().clone();
+        BitSet left = (BitSet) before.present.clone();
         left.andNot(move.takes());
         State after = state(left);
         if (move.kind() != Removal.Kind.OPEN) {
@@ -122,15 +123,14 @@ final class Reaching {
     }
 
     private boolean isFree(Takedown.Move move, State at) {
-        if (!move.takes().intersects(at.present())) {
+        if (!move.takes().intersects(at.present)) {
             return false;
         }
-        if (!at.looked().get(move.first())) {
-            at.looked().set(move.first());
-            at.free()
-                    .set(move.first(), takedown.tried(move, at.present(), false).isPresent());
+        if (!at.looked.get(move.first())) {
+            at.looked.set(move.first());
+            at.free.set(move.first(), takedown.tried(move, at.present, false).isPresent());
         }
-        return at.free().get(move.first());
+        return at.free.get(move.first());
     }
 
     /** A way of which nothing can be spared, where there are too many sets to look at; nothing where the part stays in. */

@@ -182,9 +182,9 @@ final class Scene {
         return blocked(part).by().get(way.ordinal());
     }
 
-    /** Whether nothing that is there keeps a part from leaving to a side. */
-    boolean isFree(int part, Face way, BitSet present) {
-        return blocked(part).isFree(way, present);
+    /** Whether nothing that is there keeps a part from leaving to a side, what leaves with it spared. */
+    boolean isFree(int part, Face way, BitSet present, BitSet spared) {
+        return blocked(part).isFree(way, present, spared);
     }
 
     /** Whether something that never goes is in the way of a part to a side. */

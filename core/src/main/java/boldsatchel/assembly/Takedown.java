@@ -59,6 +59,8 @@ final class Takedown {
     /** Each part with all that rides on it, while all of it is there. */
     private final List<List<Integer>> loads;
 
+    /** What each part rides on; less than zero for nothing. */
+    private final int[] hosts;
     /** What each joint carries. */
     private final Map<Joint, BitSet> hung;
 
@@ -83,6 +85,11 @@ final class Takedown {
         this.inside = new Inside(build.casing(), placed, pieces, far(build, placed));
         this.scenes = new HashMap<>();
         this.budget = new Budget(MOST_LOOKS);
+        this.hosts = IntStream.range(0, placed.size())
+                .map(part -> Optional.ofNullable(ties.riders().get(part))
+                        .map(Ties.Rider::host)
+                        .orElse(-1))
+                .toArray();
         this.loads = loads();
         this.hung = new HashMap<>();
         build.casing().joints().forEach(j -> hung.put(j, hungOn(j)));
@@ -101,6 +108,7 @@ final class Takedown {
         this.inside = before.inside;
         this.scenes = before.scenes;
         this.budget = before.budget;
+        this.hosts = before.hosts;
         this.loads = before.loads;
         this.hung = before.hung;
         this.same = before.same;
@@ -119,6 +127,7 @@ final class Takedown {
         this.inside = new Inside(before.inside, build.casing(), placed, moved);
         this.scenes = new HashMap<>();
         this.budget = new Budget(MOST_LOOKS);
+        this.hosts = before.hosts;
         this.loads = before.loads;
         this.hung = before.hung;
         this.moves.addAll(before.moves);
@@ -372,19 +381,17 @@ final class Takedown {
     }
 
     private Optional<Removal> parts(Move move, BitSet present, boolean sliding) {
-        BitSet still = (BitSet) present.clone();
-        BitSet unit = (BitSet) move.takes().clone();
-        unit.and(present);
+        BitSet unit = move.takes();
         if (!areLeadsFree(unit, present)) {
             return Optional.empty();
         }
         List<List<Integer>> left = new ArrayList<>();
         for (int part = unit.nextSetBit(0); part >= 0; part = unit.nextSetBit(part + 1)) {
-            Optional<Ties.Rider> rides = Optional.ofNullable(ties.riders().get(part));
-            if (rides.filter(r -> present.get(r.host())).isEmpty()) {
+            if (present.get(part) && !isCarried(part, present)) {
                 left.add(withRiders(part, present));
             }
         }
+        BitSet still = left.size() > 1 ? (BitSet) present.clone() : present;
         List<Removal.Group> gone = new ArrayList<>();
         boolean any = true;
         while (any && !left.isEmpty()) {
@@ -392,9 +399,11 @@ final class Takedown {
             for (int i = 0; i < left.size() && !any; i++) {
                 Optional<Way> way = way(left.get(i), still, sliding);
                 if (way.isPresent()) {
-                    gone.add(group(left.get(i), way.get()));
-                    left.get(i).forEach(still::clear);
-                    left.remove(i);
+                    List<Integer> group = left.remove(i);
+                    gone.add(group(group, way.get()));
+                    if (!left.isEmpty()) {
+                        group.forEach(still::clear);
+                    }
                     any = true;
                 }
             }
@@ -402,6 +411,10 @@ final class Takedown {
         return left.isEmpty()
                 ? Optional.of(new Removal(move.kind(), gone.getFirst().parts().getFirst(), gone))
                 : Optional.empty();
+    }
+
+    private boolean isCarried(int part, BitSet present) {
+        return hosts[part] >= 0 && present.get(hosts[part]);
     }
 
     private Optional<Removal> rider(Move move, BitSet present) {
@@ -415,7 +428,7 @@ final class Takedown {
         Face away = rides.away();
         return isReleased(rider, present)
                         && areLeadsFree(set, present)
-                        && isStraight(group, away, others(present, set), scene(present))
+                        && isStraight(group, away, present, set, scene(present))
                 ? Optional.of(new Removal(move.kind(), move.subject(), List.of(group(group, Way.straight(away)))))
                 : Optional.empty();
     }
@@ -427,13 +440,12 @@ final class Takedown {
     private Optional<Way> way(List<Integer> group, BitSet present, boolean sliding) {
         BitSet set = set(group);
         // What rides is held to what carries it, and leaves with that.
-        if (!ties.riders().containsKey(group.getFirst()) && !isReleased(group.getFirst(), present)) {
+        if (hosts[group.getFirst()] < 0 && !isReleased(group.getFirst(), present)) {
             return Optional.empty();
         }
         Scene scene = scene(present);
-        BitSet others = others(present, set);
         for (Face way : Way.SIDES) {
-            if (isStraight(group, way, others, scene)) {
+            if (isStraight(group, way, present, set, scene)) {
                 return Optional.of(Way.straight(way));
             }
         }
@@ -464,18 +476,9 @@ final class Takedown {
         return true;
     }
 
-    private static BitSet others(BitSet present, BitSet group) {
-        BitSet others = (BitSet) present.clone();
-        others.andNot(group);
-        return others;
-    }
-
-    /**
-     * @param others what is there beside the group
-     */
-    private static boolean isStraight(List<Integer> group, Face way, BitSet others, Scene scene) {
+    private static boolean isStraight(List<Integer> group, Face way, BitSet present, BitSet own, Scene scene) {
         for (int part : group) {
-            if (!scene.isFree(part, way, others)) {
+            if (!scene.isFree(part, way, present, own)) {
                 return false;
             }
         }

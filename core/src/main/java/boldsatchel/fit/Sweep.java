@@ -288,9 +288,11 @@ final class Sweep {
                 high = Math.max(high, from.dot(along));
                 u += from.dot(across);
                 v += from.dot(up);
-                most = Math.max(most, Math.hypot(from.dot(across), from.dot(up)));
+                most = Math.max(most, away(from.dot(across), from.dot(up)));
             }
             double middle = Math.atan2(v, u);
+            double cos = Math.cos(middle);
+            double sin = Math.sin(middle);
             double least = Double.POSITIVE_INFINITY;
             double left = 0;
             double right = 0;
@@ -298,12 +300,13 @@ final class Sweep {
                 Vec from = corner.minus(through);
                 double x = from.dot(across);
                 double y = from.dot(up);
-                if (Math.hypot(x, y) < TOUCHING_MM) {
+                if (away(x, y) < TOUCHING_MM) {
                     least = Math.min(least, 0);
                     continue;
                 }
-                least = Math.min(least, x * Math.cos(middle) + y * Math.sin(middle));
-                double angle = Math.IEEEremainder(Math.atan2(y, x) - middle, 2 * Math.PI);
+                double ahead = x * cos + y * sin;
+                least = Math.min(least, ahead);
+                double angle = Math.atan2(y * cos - x * sin, ahead);
                 left = Math.min(left, angle);
                 right = Math.max(right, angle);
             }
@@ -317,6 +320,10 @@ final class Sweep {
                             Math.toDegrees(middle + left),
                             Math.toDegrees(middle + right))
                     : new About(low, high, 0, most, 0, 360);
+        }
+
+        private static double away(double x, double y) {
+            return Math.sqrt(x * x + y * y);
         }
 
         /** Whether it may come to another that stays, turned from one angle to another. */
