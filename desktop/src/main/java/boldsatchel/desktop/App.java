@@ -39,6 +39,7 @@ public final class App {
         desk = new Desk(session, this::library);
         frame = new Frame(desk);
         scene = new Scene(frame, WIDTH, HEIGHT);
+        desk.follow(scene);
         scene.getStylesheets().add(sheet("/atlantafx/base/theme/primer-light.bss"));
         scene.getStylesheets().add(sheet("satchel.css"));
         keepUnsavedWork();

@@ -38,6 +38,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
@@ -93,6 +94,32 @@ public class WindowTest extends WindowHarness {
         robot.clickOn("#redo");
         settle();
         assertThat(codes()).contains("fit.clash");
+    }
+
+    @Test
+    public void whatHelpsIsLookedForWhenADragIsLetGo() {
+        open("pack");
+        Vec battery = build().placement("battery").orElseThrow().at();
+        Point2D from = onScreen("#plan", battery.x() + 66, battery.y() + 4);
+        Point2D to = onScreen("#plan", battery.x() + 66 - 40, battery.y() + 4);
+        robot.clickOn(from);
+        press("#tab-findings");
+        robot.moveTo(from).press(MouseButton.PRIMARY).moveTo(to);
+        settle();
+        int messages = robot.lookup(".finding-message").queryAll().size();
+        boolean waits = robot.lookup("#help-later").query().isVisible();
+        int early = robot.lookup(".finding-remedy").queryAll().size();
+        robot.release(MouseButton.PRIMARY);
+        settle();
+        assertThat(codes()).contains("fit.clash");
+        assertThat(messages).isEqualTo(evaluation().findings().size());
+        assertThat(waits).isTrue();
+        assertThat(early).isZero();
+        assertThat(robot.lookup("#help-later").query().isVisible()).isFalse();
+        assertThat(robot.lookup(".finding-remedy").queryAll())
+                .hasSize(evaluation().findings().stream()
+                        .mapToInt(f -> f.remedies().size())
+                        .sum());
     }
 
     @Test

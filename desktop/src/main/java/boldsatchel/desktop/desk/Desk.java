@@ -9,9 +9,13 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.input.MouseEvent;
 
 /** What all parts of the window share: the session, the library, the look, and which working is open. */
 public final class Desk {
@@ -22,6 +26,7 @@ public final class Desk {
     private int revision;
     private final BooleanProperty dark = new SimpleBooleanProperty(false);
     private final ObjectProperty<Optional<Verdict.Kind>> working = new SimpleObjectProperty<>(Optional.empty());
+    private final ReadOnlyBooleanWrapper held = new ReadOnlyBooleanWrapper(false);
 
     /** A desk for a session. */
     public Desk(Session session, Supplier<Library> load) {
@@ -60,6 +65,18 @@ public final class Desk {
     /** The verdict whose working is open, if one is. */
     public ObjectProperty<Optional<Verdict.Kind>> working() {
         return working;
+    }
+
+    /** Whether a button of the mouse is down in the window: what is dragged does not lie still yet. */
+    public ReadOnlyBooleanProperty held() {
+        return held.getReadOnlyProperty();
+    }
+
+    /** Follows the mouse in a window. */
+    public void follow(Scene window) {
+        window.addEventFilter(
+                MouseEvent.ANY,
+                e -> held.set(e.isPrimaryButtonDown() || e.isSecondaryButtonDown() || e.isMiddleButtonDown()));
     }
 
     /**

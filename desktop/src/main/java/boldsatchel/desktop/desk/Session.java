@@ -155,6 +155,11 @@ public final class Session {
         dragging = true;
     }
 
+    /** Whether what was done last was a step of a drag that has not ended. */
+    public boolean isDragging() {
+        return dragging;
+    }
+
     /** Ends a drag. */
     public void dropped() {
         dragging = false;

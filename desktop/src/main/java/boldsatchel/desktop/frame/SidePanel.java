@@ -49,19 +49,24 @@ final class SidePanel extends BorderPane {
     private String trying = "";
     /** What the findings on show say, row by row. */
     private List<Object> told = List.of();
+    /** Whether they say what helps. */
+    private boolean helped = true;
 
     /** How far down each tab, part and verdict was read, as a share. */
     private final Map<List<Object>, Double> places = new HashMap<>();
     /** Tab, part or verdict on show. */
     private List<Object> onShow = List.of();
 
+    private final Label helpLater = Ui.words("What helps comes when you let go.", "soft");
     private final VBox findingsBox = new VBox(12);
+    private final VBox findingsPane = new VBox(8, helpLater, findingsBox);
 
     SidePanel(Desk desk) {
         this.desk = desk;
         this.detailsPane = new Details(desk);
         getStyleClass().add("side-panel");
         content.getStyleClass().add("side-content");
+        helpLater.setId("help-later");
         HBox bar = new HBox(findings, details, working);
         bar.getStyleClass().add("side-tabs");
         setTop(bar);
@@ -82,6 +87,11 @@ final class SidePanel extends BorderPane {
         desk.working().addListener((o, was, is) -> {
             if (is.isPresent()) {
                 tabs.selectToggle(working);
+                show();
+            }
+        });
+        desk.held().addListener((o, was, is) -> {
+            if (!is && !helped && findings.isSelected()) {
                 show();
             }
         });
@@ -113,37 +123,43 @@ final class SidePanel extends BorderPane {
                     () -> desk.working().get().map(evaluation::verdict).map(SidePanel::workedOut),
                     v -> put(working, workingOf(v)));
         } else {
-            telling.ask(() -> told(evaluation), e -> {
-                showFindings(e.findings());
-                put(findings, findingsBox);
+            // What helps takes many trials, and is another thing at each step of a drag.
+            boolean helps = !(desk.held().get() && desk.session().isDragging());
+            telling.ask(() -> told(evaluation, helps), e -> {
+                showFindings(e.findings(), helps);
+                put(findings, findingsPane);
             });
         }
     }
 
     /** Only a finding that says something else is made anew: a drag touches few. */
-    private void showFindings(List<Finding> found) {
-        List<Object> now = found.stream().map(this::says).toList();
+    private void showFindings(List<Finding> found, boolean helps) {
+        List<Object> now = found.stream().map(f -> says(f, helps)).toList();
         ObservableList<Node> rows = findingsBox.getChildren();
         if (found.isEmpty()) {
             rows.setAll(Ui.words("Nothing was found. The verdicts below say how much room is left.", "soft"));
         } else if (now.size() != told.size()) {
-            rows.setAll(found.stream().map(this::finding).toList());
+            rows.setAll(found.stream().map(f -> finding(f, helps)).toList());
         } else {
             for (int i = 0; i < now.size(); i++) {
                 if (!now.get(i).equals(told.get(i))) {
-                    rows.set(i, finding(found.get(i)));
+                    rows.set(i, finding(found.get(i), helps));
                 }
             }
         }
         told = now;
+        helped = helps;
+        helpLater.setVisible(!helps && !found.isEmpty());
+        helpLater.setManaged(helpLater.isVisible());
     }
 
-    private Object says(Finding f) {
+    private Object says(Finding f, boolean helps) {
+        List<Object> says = List.of(f.code(), f.severity(), f.subjects(), f.message());
+        return helps ? List.of(says, help(f)) : says;
+    }
+
+    private Object help(Finding f) {
         return List.of(
-                f.code(),
-                f.severity(),
-                f.subjects(),
-                f.message(),
                 f.remedies().stream().map(Remedy::words).toList(),
                 // What is tried is tried on the build as it is.
                 trying.startsWith(f.code() + f.subjects())
@@ -182,11 +198,13 @@ final class SidePanel extends BorderPane {
         return working.isSelected() ? List.of(working, desk.working().get()) : List.of(findings);
     }
 
-    private static Evaluation told(Evaluation evaluation) {
+    private static Evaluation told(Evaluation evaluation, boolean helps) {
         evaluation.findings().forEach(f -> {
             f.message();
-            f.remedies();
-            f.working();
+            if (helps) {
+                f.remedies();
+                f.working();
+            }
         });
         return evaluation;
     }
@@ -196,7 +214,7 @@ final class SidePanel extends BorderPane {
         return verdict;
     }
 
-    private Node finding(Finding f) {
+    private Node finding(Finding f, boolean helps) {
         State state = switch (f.severity()) {
             case STOP -> State.STOP;
             case WATCH -> State.WATCH;
@@ -210,10 +228,10 @@ final class SidePanel extends BorderPane {
                 Ui.label(f.code(), "finding-code"));
         head.setAlignment(Pos.CENTER_LEFT);
         VBox box = new VBox(3, head, Ui.words(f.message(), "finding-message"));
-        for (int i = 0; i < f.remedies().size(); i++) {
+        for (int i = 0; helps && i < f.remedies().size(); i++) {
             box.getChildren().add(remedy(f, i));
         }
-        if (!f.working().isEmpty()) {
+        if (helps && !f.working().isEmpty()) {
             box.getChildren().add(workedOut(f));
         }
         box.getStyleClass().add("finding");

@@ -45,7 +45,7 @@ final class VerdictCard extends VBox {
         range.setMaxSize(RANGE_WIDTH, 14);
         VBox right = new VBox(range, limit);
         right.setAlignment(Pos.BOTTOM_RIGHT);
-        HBox body = new HBox(6, value, Ui.spring(), right);
+        HBox body = new HBox(2, value, Ui.spring(), right);
         body.setAlignment(Pos.BOTTOM_LEFT);
         getChildren().addAll(head, body);
         getStyleClass().add("verdict");
