@@ -31,6 +31,13 @@ record Blocked(List<BitSet> by, BitSet fixed) {
         return copy;
     }
 
+    /** A copy with what else is in the way. */
+    Blocked with(Blocked other) {
+        Blocked copy = copy();
+        copy.add(other);
+        return copy;
+    }
+
     void add(Blocked other) {
         fixed.or(other.fixed);
         for (Face way : Face.ALL) {

@@ -2,6 +2,7 @@ package boldsatchel.assembly;
 
 import boldsatchel.fit.Placed;
 import boldsatchel.fit.Trays;
+import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Pose;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Shell;
@@ -44,6 +45,14 @@ final class Inside {
                     tray,
                     Lumps.Heap.moved(
                             known, moved.pieces(), part -> Optional.of(Lumps.Heap.of(lumps(part, Pose.NONE))))));
+        }
+        for (int part = 0; part < blocked.length; part++) {
+            Blocked known = before.blocked[part];
+            if (known != null && !moved.is(part)) {
+                Placed mover = placed.get(part);
+                blocked[part] = moved.looked(
+                        heaps(mover.shell()), known, Face.ALL, (heap, way) -> Leaving.isBy(mover, heap, way, far));
+            }
         }
     }
 

@@ -29,6 +29,7 @@ final class Lumps {
     private final Pieces pieces;
     private final BitSet state;
     private final Map<String, List<Heap>> around = new HashMap<>();
+    private final Map<String, List<Heap>> heaps = new HashMap<>();
     private final Map<String, List<Lump>> lumps = new HashMap<>();
 
     /**
@@ -145,16 +146,20 @@ final class Lumps {
         });
     }
 
+    /** Whether there is one tray only. */
+    boolean isAlone() {
+        return casing.shells().size() == 1;
+    }
+
     /** What is solid of each piece, as a tray has it. */
     List<Heap> heaps(Shell tray) {
-        List<Heap> around = around(tray);
-        List<Heap> own = inside.heaps(tray);
-        if (around.isEmpty()) {
-            return own;
-        }
-        List<Heap> all = new ArrayList<>(own);
-        all.addAll(around);
-        return all;
+        return isAlone()
+                ? inside.heaps(tray)
+                : heaps.computeIfAbsent(tray.id(), id -> {
+                    List<Heap> all = new ArrayList<>(inside.heaps(tray));
+                    all.addAll(around(tray));
+                    return all;
+                });
     }
 
     /** All that is solid, as a tray has it. */

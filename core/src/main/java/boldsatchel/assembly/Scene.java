@@ -43,6 +43,9 @@ final class Scene {
     private final Map<Integer, Blocked> covers = new HashMap<>();
     private final Map<Hung, Map<Integer, Blocked>> around = new HashMap<>();
     private final @Nullable Blocked[] blocked;
+    /** Of it what other trays block. */
+    private final @Nullable Blocked[] beside;
+
     private final @Nullable Blocked[] drivers;
 
     /**
@@ -95,6 +98,7 @@ final class Scene {
         this.budget = budget;
         this.lumps = lumps;
         this.blocked = new Blocked[placed.size()];
+        this.beside = new Blocked[placed.size()];
         this.drivers = new Blocked[placed.size()];
     }
 
@@ -120,6 +124,31 @@ final class Scene {
         boolean concerns(BitSet some) {
             return fixed || some.intersects(pieces);
         }
+
+        /**
+         * What is in the way of something that stayed, whose ways are tried past what moved.
+         *
+         * @return what was known, where that is still so
+         */
+        Blocked looked(
+                List<Lumps.Heap> heaps, Blocked known, List<Face> ways, BiPredicate<Lumps.Heap, Face> isInTheWay) {
+            boolean own = fixed;
+            Blocked now = own ? known.unfixed() : known;
+            for (Lumps.Heap heap : heaps) {
+                if (is(heap.piece())) {
+                    for (Face way : ways) {
+                        boolean is = isInTheWay.test(heap, way);
+                        // What never goes may be in several heaps; none of it counted before.
+                        if (is != now.has(heap.piece(), way) && (is || heap.piece() != Lumps.FIXED)) {
+                            now = own ? now : known.copy();
+                            own = true;
+                            now.set(heap.piece(), way, is);
+                        }
+                    }
+                }
+            }
+            return own && now.equals(known) ? known : now;
+        }
     }
 
     /**
@@ -127,15 +156,16 @@ final class Scene {
      *
      * @param now how the parts lie now
      */
+    @SuppressWarnings("ReferenceEquality") // What did not change is the same.
     After after(Inside now, Moved moved, Budget fresh) {
         Scene next = new Scene(now, fresh, new Lumps(lumps, now, moved));
         boolean same = true;
         for (int part = 0; part < blocked.length; part++) {
             Blocked known = blocked[part];
             if (known != null) {
-                Blocked looked = moved.is(part) ? next.look(part) : next.looked(part, known, moved);
+                Blocked looked = next.look(part, this, known, moved);
                 next.blocked[part] = looked;
-                same &= looked.equals(known);
+                same &= looked == known || looked.equals(known);
             }
         }
         for (Map.Entry<Spot, Blocked> known : swept.entrySet()) {
@@ -147,7 +177,11 @@ final class Scene {
         }
         for (int part = 0; part < drivers.length; part++) {
             Blocked known = drivers[part];
-            same &= known == null || next.driver(part).equals(known);
+            if (known != null) {
+                boolean stays = !moved.is(part) && hasSameDrivers(part, next);
+                next.drivers[part] = stays ? known : next.driver(part);
+                same &= stays || next.driver(part).equals(known);
+            }
         }
         for (Map.Entry<Integer, Blocked> known : covers.entrySet()) {
             same &= next.over(known.getKey()).equals(known.getValue());
@@ -231,51 +265,59 @@ final class Scene {
     }
 
     private Blocked look(int part) {
-        List<Lumps.Heap> around = lumps.around(placed.get(part).shell());
         Blocked own = inside.blocked(part);
-        if (around.isEmpty()) {
-            return own;
-        }
-        Blocked blocked = own.copy();
-        around.forEach(heap -> Leaving.block(placed.get(part), heap, far, blocked));
-        return blocked;
+        return lumps.isAlone() ? own : own.with(beside(part));
     }
 
-    /** What is in the way of a part that stayed while others moved. */
-    private Blocked looked(int part, Blocked known, Moved moved) {
+    /** What is in the way of a part after some moved; what was known where that is still so. */
+    @SuppressWarnings("ReferenceEquality") // What did not change is the same.
+    private Blocked look(int part, Scene before, Blocked known, Moved moved) {
         Placed mover = placed.get(part);
-        return looked(mover.shell(), known, moved, Face.ALL, (heap, way) -> Leaving.isBy(mover, heap, way, far));
+        if (!lumps.isAlone() && !moved.is(part)) {
+            beside[part] = moved.looked(
+                    lumps.around(mover.shell()),
+                    before.beside(part),
+                    Face.ALL,
+                    (heap, way) -> Leaving.isBy(mover, heap, way, far));
+        }
+        boolean same = inside.blocked(part) == before.inside.blocked(part)
+                && (lumps.isAlone() || beside(part) == before.beside(part));
+        return same ? known : look(part);
+    }
+
+    /** What of other trays, and in those, is in the way of a part. */
+    private Blocked beside(int part) {
+        Blocked known = beside[part];
+        if (known == null) {
+            known = Blocked.none();
+            for (Lumps.Heap heap : lumps.around(placed.get(part).shell())) {
+                Leaving.block(placed.get(part), heap, far, known);
+            }
+            beside[part] = known;
+        }
+        return known;
     }
 
     /** What is in the way of a hand or a driver at a part that stayed while others moved. */
     private Blocked looked(Spot spot, Blocked known, Moved moved) {
         Box room = room(spot);
-        return looked(
-                placed.get(spot.part()).shell(),
+        return moved.looked(
+                lumps.heaps(placed.get(spot.part()).shell()),
                 known,
-                moved,
                 spot.ways(),
                 (heap, way) -> isInTheWay(spot, room, heap, way));
     }
 
-    private Blocked looked(
-            Shell tray, Blocked known, Moved moved, List<Face> ways, BiPredicate<Lumps.Heap, Face> isInTheWay) {
-        boolean own = moved.fixed();
-        Blocked now = own ? known.unfixed() : known;
-        for (Lumps.Heap heap : lumps.heaps(tray)) {
-            if (moved.is(heap.piece())) {
-                for (Face way : ways) {
-                    boolean is = isInTheWay.test(heap, way);
-                    // What never goes may be in several heaps; none of it counted before.
-                    if (is != now.has(heap.piece(), way) && (is || heap.piece() != Lumps.FIXED)) {
-                        now = own ? now : known.copy();
-                        own = true;
-                        now.set(heap.piece(), way, is);
-                    }
-                }
+    @SuppressWarnings("ReferenceEquality") // What did not change is the same.
+    private boolean hasSameDrivers(int part, Scene next) {
+        int screws = Takedown.heads(placed.get(part)).size();
+        for (int i = 0; i < screws; i++) {
+            Spot screw = new Spot(part, i, "");
+            if (swept(screw) != next.swept(screw)) {
+                return false;
             }
         }
-        return now;
+        return true;
     }
 
     /** What is in the way of a screw's driver from above, or of a hand at a plug from each side. */
