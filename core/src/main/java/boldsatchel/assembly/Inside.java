@@ -37,15 +37,17 @@ final class Inside {
         this.blocked = new Blocked[placed.size()];
     }
 
-    /** The same after some parts moved in their trays; where openings did too, all is looked at anew. */
+    /** The same after some parts moved in their trays; a tray whose openings did is looked at anew. */
     Inside(Inside before, Casing casing, List<Placed> placed, Scene.Moved moved) {
         this(casing, placed, before.pieces, before.far);
-        if (!moved.fixed()) {
-            before.heaps.forEach((tray, known) -> heaps.put(
-                    tray,
-                    Lumps.Heap.moved(
-                            known, moved.pieces(), part -> Optional.of(Lumps.Heap.of(lumps(part, Pose.NONE))))));
-        }
+        before.heaps.forEach((tray, known) -> {
+            if (!moved.recut().contains(tray)) {
+                heaps.put(
+                        tray,
+                        Lumps.Heap.moved(
+                                known, moved.pieces(), part -> Optional.of(Lumps.Heap.of(lumps(part, Pose.NONE)))));
+            }
+        });
         for (int part = 0; part < blocked.length; part++) {
             Blocked known = before.blocked[part];
             if (known != null && !moved.is(part)) {

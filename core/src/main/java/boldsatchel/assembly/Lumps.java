@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntFunction;
 
 /** All that is solid while the joints of a case stand in one way, as each tray has it. For one thread. */
@@ -110,11 +111,11 @@ final class Lumps {
         this.state = state;
     }
 
-    /** The same after some parts moved in their trays; where openings did too, all is looked at anew. */
+    /** The same after some parts moved in their trays; what a tray sees of one whose openings did is looked at anew. */
     Lumps(Lumps before, Inside inside, Scene.Moved moved) {
         this(inside, before.state);
-        if (!moved.fixed()) {
-            before.around.forEach((tray, known) -> {
+        before.around.forEach((tray, known) -> {
+            if (Set.of(tray).containsAll(moved.recut())) {
                 Shell shell = casing.shell(tray).orElseThrow();
                 around.put(
                         tray,
@@ -123,8 +124,8 @@ final class Lumps {
                                 moved.pieces(),
                                 part -> pose(inside.placed().get(part).shell(), shell)
                                         .map(pose -> Heap.of(inside.lumps(part, pose)))));
-            });
-        }
+            }
+        });
     }
 
     /** Pieces that are still there, joints and trays among them. */

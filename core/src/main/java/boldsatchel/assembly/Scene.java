@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.BiPredicate;
@@ -114,15 +115,19 @@ final class Scene {
      * What is elsewhere than before.
      *
      * @param pieces parts that moved in their trays, trays and covers whose openings did
-     * @param fixed whether openings did, so that what never goes is not what it was
+     * @param recut ids of those trays; what never goes is not what it was where there are any
      */
-    record Moved(BitSet pieces, boolean fixed) {
+    record Moved(BitSet pieces, Set<String> recut) {
+        private boolean fixed() {
+            return !recut.isEmpty();
+        }
+
         boolean is(int piece) {
-            return piece == Lumps.FIXED ? fixed : pieces.get(piece);
+            return piece == Lumps.FIXED ? fixed() : pieces.get(piece);
         }
 
         boolean concerns(BitSet some) {
-            return fixed || some.intersects(pieces);
+            return fixed() || some.intersects(pieces);
         }
 
         /**
@@ -132,7 +137,7 @@ final class Scene {
          */
         Blocked looked(
                 List<Lumps.Heap> heaps, Blocked known, List<Face> ways, BiPredicate<Lumps.Heap, Face> isInTheWay) {
-            boolean own = fixed;
+            boolean own = fixed();
             Blocked now = own ? known.unfixed() : known;
             for (Lumps.Heap heap : heaps) {
                 if (is(heap.piece())) {

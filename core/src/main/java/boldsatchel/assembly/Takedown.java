@@ -176,7 +176,7 @@ final class Takedown {
             index(Piece.Kind.TRAY, tray).ifPresent(all::set);
             index(Piece.Kind.COVER, tray).ifPresent(all::set);
         }
-        return new Scene.Moved(all, !recut.isEmpty());
+        return new Scene.Moved(all, recut);
     }
 
     /** Whether all that was asked before parts moved still holds. */
