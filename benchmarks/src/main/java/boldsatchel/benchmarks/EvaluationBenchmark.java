@@ -45,6 +45,9 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(1)
 public class EvaluationBenchmark {
 
+    /** It takes some forty seconds until all of an evaluation is compiled. */
+    private static final int WARM = 12;
+
     /** Which demo. */
     @Param({"cave-survey", "orchard-ledger", "harbour-watch"})
     public String demo = "";
@@ -124,12 +127,14 @@ public class EvaluationBenchmark {
 
     /** Everything: engines, ranges, verdicts, findings. */
     @Benchmark
+    @Warmup(iterations = WARM, time = 5)
     public Evaluation wholeEvaluation() {
         return Evaluator.evaluate(build);
     }
 
     /** After an edit that only moves a part: there and back, half a millimetre. */
     @Benchmark
+    @Warmup(iterations = WARM, time = 5)
     public Evaluation moveOnly() {
         there = !there;
         return evaluator.judge(there ? moved : build);

@@ -147,7 +147,7 @@ record Ties(SortedMap<Integer, Rider> riders, List<Soldered> soldered, List<Sold
         return index;
     }
 
-    /** Cards, and what else is plugged straight into a part of its tray, whichever way it is turned but wherever it lies. */
+    /** Cards, and what else is plugged straight into a part of its tray; goes with how parts are turned, not with where in the tray they lie. */
     static Map<Integer, Rider> plugged(Build build, List<Placed> placed) {
         Map<String, Integer> index = index(placed);
         Map<Integer, Rider> riders = new HashMap<>();

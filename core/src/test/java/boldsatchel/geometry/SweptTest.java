@@ -44,6 +44,25 @@ public class SweptTest {
         assertThat(met).isBetween(30, 270);
     }
 
+    /** What tells in front whether bodies have to be looked at says what the boxes about them say. */
+    @Test
+    public void theBoxAboutItReachesAnotherAsDeepAsTheirDistanceSays() {
+        Random random = new Random(11);
+        int reached = 0;
+        for (int i = 0; i < 3000; i++) {
+            Swept swept =
+                    new Swept(shape(random), Face.ALL.get(random.nextInt(6)), random.nextInt(3) * random.nextDouble());
+            // Thin ones lie inside others without being deep in them.
+            Box thin = new Box(0, 0, 0, 6, 6, random.nextInt(2) * 6.0)
+                    .moved(shape(random).bounds().lowCorner());
+            double deeper = random.nextInt(2) * random.nextDouble();
+            boolean says = swept.reaches(thin, deeper);
+            assertThat(says).as("%s %s", swept, thin).isEqualTo(swept.bounds().signedDistance(thin) < -deeper);
+            reached += says ? 1 : 0;
+        }
+        assertThat(reached).isBetween(100, 2900);
+    }
+
     private static Solid shape(Random random) {
         double at = 20 * random.nextDouble();
         Vec by = new Vec(20 * random.nextDouble(), 20 * random.nextDouble(), 20 * random.nextDouble());

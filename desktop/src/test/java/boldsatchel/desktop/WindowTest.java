@@ -111,10 +111,20 @@ public class WindowTest extends WindowHarness {
         int early = robot.lookup(".finding-remedy").queryAll().size();
         robot.release(MouseButton.PRIMARY);
         settle();
+        Build let = build();
         assertThat(codes()).contains("fit.clash");
         assertThat(messages).isEqualTo(evaluation().findings().size());
         assertThat(waits).isTrue();
         assertThat(early).isZero();
+        assertHelped();
+        // Arrow keys are no hand that holds it.
+        robot.type(KeyCode.LEFT);
+        settle();
+        assertThat(build()).isNotEqualTo(let);
+        assertHelped();
+    }
+
+    private void assertHelped() {
         assertThat(robot.lookup("#help-later").query().isVisible()).isFalse();
         assertThat(robot.lookup(".finding-remedy").queryAll())
                 .hasSize(evaluation().findings().stream()
