@@ -48,6 +48,8 @@ import javax.imageio.ImageIO;
 final class Shots {
 
     private static final Duration SETTLE = Duration.millis(400);
+    /** What was done just before a look is not painted yet. */
+    private static final int QUIET_LOOKS = 2;
 
     private Shots() {}
 
@@ -225,13 +227,19 @@ final class Shots {
         pause.play();
     }
 
-    /** Runs something once nothing on show is still being reckoned. */
+    /** Runs something once nothing on show is still being reckoned, and what came last has been laid out and painted. */
     static void afterWork(Scene scene, Runnable then) {
+        afterWork(scene, then, QUIET_LOOKS);
+    }
+
+    private static void afterWork(Scene scene, Runnable then, int looks) {
         afterPulses(() -> {
             boolean busy = Latest.isAnyAtWork()
                     || scene.getRoot().lookupAll(".progress-bar").stream().anyMatch(Node::isVisible);
             if (busy) {
                 afterWork(scene, then);
+            } else if (looks > 1) {
+                afterWork(scene, then, looks - 1);
             } else {
                 then.run();
             }
