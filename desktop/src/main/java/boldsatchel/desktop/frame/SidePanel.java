@@ -49,7 +49,7 @@ final class SidePanel extends BorderPane {
     private String trying = "";
     /** What the findings on show say, row by row. */
     private List<Object> told = List.of();
-    /** Whether they say what helps. */
+    /** Whether it was asked for with what helps. */
     private boolean helped = true;
 
     /** How far down each tab, part and verdict was read, as a share. */
@@ -125,6 +125,7 @@ final class SidePanel extends BorderPane {
         } else {
             // What helps takes many trials, and is another thing at each step of a drag.
             boolean helps = !(desk.held().get() && desk.session().isDragging());
+            helped = helps;
             telling.ask(() -> told(evaluation, helps), e -> {
                 showFindings(e.findings(), helps);
                 put(findings, findingsPane);
@@ -148,7 +149,6 @@ final class SidePanel extends BorderPane {
             }
         }
         told = now;
-        helped = helps;
         helpLater.setVisible(!helps && !found.isEmpty());
         helpLater.setManaged(helpLater.isVisible());
     }
