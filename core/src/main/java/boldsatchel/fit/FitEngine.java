@@ -161,8 +161,8 @@ public final class FitEngine implements Engine<FitResult> {
         Tightest tightest = new Tightest(build, placed);
         meetings.outside().forEach(tightest::add);
         meetings.clashes().forEach(tightest::add);
-        meetings.hits().forEach(h -> tightest.add(-h.depthMm()));
-        meetings.below().forEach(b -> tightest.add(-b.byMm()));
+        meetings.hits().forEach(tightest::add);
+        meetings.below().forEach(tightest::add);
         meetings.gaps().stream().limit(Tightest.MOST_MEETINGS).forEach(tightest::add);
         return new FitResult(
                 placed,

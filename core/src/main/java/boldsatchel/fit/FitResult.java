@@ -5,10 +5,10 @@ import boldsatchel.machine.Port;
 import boldsatchel.machine.Shell;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Spread;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What the fit engine found.
@@ -60,6 +60,21 @@ public record FitResult(
         }
     }
 
+    /** Two that meet, or come near. */
+    public sealed interface Meeting {
+        /** Id of a part or tray. */
+        String a();
+
+        /** Id of the other, or {@link #TABLE}. */
+        String b();
+
+        /** Inside a tray, in a posture, or on the way between two. */
+        Where where();
+
+        /** Straight distance; minus the way out of what is in the same place. */
+        double mm();
+    }
+
     /**
      * Two solids in the same place.
      *
@@ -70,7 +85,12 @@ public record FitResult(
      * @param overlap the shared box
      * @param depthMm the least move that would free it
      */
-    public record Clash(String a, String b, Where where, String shell, Box overlap, double depthMm) {}
+    public record Clash(String a, String b, Where where, String shell, Box overlap, double depthMm) implements Meeting {
+        @Override
+        public double mm() {
+            return -depthMm;
+        }
+    }
 
     /**
      * The space between two solids.
@@ -80,7 +100,12 @@ public record FitResult(
      * @param where inside a tray, or in a posture
      * @param gapMm straight distance
      */
-    public record Gap(String a, String b, Where where, double gapMm) {}
+    public record Gap(String a, String b, Where where, double gapMm) implements Meeting {
+        @Override
+        public double mm() {
+            return gapMm;
+        }
+    }
 
     /**
      * A part through a wall.
@@ -89,7 +114,27 @@ public record FitResult(
      * @param shell which
      * @param byMm how far
      */
-    public record Outside(String part, Shell shell, double byMm) {}
+    public record Outside(String part, Shell shell, double byMm) implements Meeting {
+        @Override
+        public String a() {
+            return part;
+        }
+
+        @Override
+        public String b() {
+            return shell.id();
+        }
+
+        @Override
+        public Where where() {
+            return Where.TRAY;
+        }
+
+        @Override
+        public double mm() {
+            return -byMm;
+        }
+    }
 
     /**
      * A solid in space that must stay free.
@@ -163,7 +208,18 @@ public record FitResult(
      * @param amount how far that is open when they meet, degrees or mm
      * @param depthMm the deepest that they would be in one another
      */
-    public record Hit(String a, String b, String from, String to, String joint, double amount, double depthMm) {}
+    public record Hit(String a, String b, String from, String to, String joint, double amount, double depthMm)
+            implements Meeting {
+        @Override
+        public Where where() {
+            return new Where(from + " to " + to);
+        }
+
+        @Override
+        public double mm() {
+            return -depthMm;
+        }
+    }
 
     /**
      * Something that reaches below the table.
@@ -172,27 +228,39 @@ public record FitResult(
      * @param posture name of the posture
      * @param byMm how far
      */
-    public record Below(String subject, String posture, double byMm) {}
+    public record Below(String subject, String posture, double byMm) implements Meeting {
+        @Override
+        public String a() {
+            return subject;
+        }
 
-    /**
-     * The tightest meeting.
-     *
-     * @param a id of a part or tray
-     * @param b id of the other
-     * @param where inside a tray, or in a posture
-     * @param mm gap, or minus the depth of a clash
-     */
-    public record Nearest(String a, String b, Where where, double mm) {}
+        @Override
+        public String b() {
+            return TABLE;
+        }
+
+        @Override
+        public Where where() {
+            return new Where(posture);
+        }
+
+        @Override
+        public double mm() {
+            return -byMm;
+        }
+    }
+
+    /** All that meets or comes near, the tightest first; of what is equally tight, first what is in the same place. */
+    public List<Meeting> meetings() {
+        return Stream.of(clashes, outside, hits, below, gaps)
+                .<Meeting>flatMap(List::stream)
+                .sorted(Comparator.comparingDouble(Meeting::mm))
+                .toList();
+    }
 
     /** The tightest meeting, if anything meets. */
-    public Optional<Nearest> nearest() {
-        List<Nearest> all = new ArrayList<>();
-        outside.forEach(o -> all.add(new Nearest(o.part(), o.shell().id(), Where.TRAY, -o.byMm())));
-        clashes.forEach(c -> all.add(new Nearest(c.a(), c.b(), c.where(), -c.depthMm())));
-        hits.forEach(h -> all.add(new Nearest(h.a(), h.b(), new Where(h.from() + " to " + h.to()), -h.depthMm())));
-        below.forEach(b -> all.add(new Nearest(b.subject(), TABLE, new Where(b.posture()), -b.byMm())));
-        gaps.stream().limit(1).forEach(g -> all.add(new Nearest(g.a(), g.b(), g.where(), g.gapMm())));
-        return all.stream().min(Comparator.comparingDouble(Nearest::mm));
+    public Optional<Meeting> nearest() {
+        return meetings().stream().findFirst();
     }
 
     /** The part where it lies, if it is placed. */

@@ -98,6 +98,25 @@ record Shape(List<Solid> solids, List<Convex> leaning) {
         return new Distance(least, at);
     }
 
+    /** Where each of its pieces is nearest to each of the other's. */
+    List<Separation.Near> near(Shape other) {
+        List<Separation.Near> all = new ArrayList<>();
+        if (!solids.isEmpty() && !other.solids.isEmpty()) {
+            for (Solid x : solids) {
+                for (Solid y : other.solids) {
+                    all.add(Separation.near(x, y));
+                }
+            }
+            return all;
+        }
+        for (Convex x : pieces()) {
+            for (Convex y : other.pieces()) {
+                all.add(Separation.near(x, y));
+            }
+        }
+        return all;
+    }
+
     /** The room that two boxes share; the first where they share none. */
     static Box shared(Box a, Box b) {
         for (int axis = 0; axis < 3; axis++) {

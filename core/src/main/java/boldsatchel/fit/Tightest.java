@@ -2,7 +2,6 @@ package boldsatchel.fit;
 
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
-import boldsatchel.geometry.Pose;
 import boldsatchel.geometry.Solid;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Shell;
@@ -29,20 +28,6 @@ final class Tightest {
     /** As many of the tightest meetings are looked at for the range of the least. */
     static final int MOST_MEETINGS = 8;
 
-    /**
-     * A meeting of a part with another, or with its tray.
-     *
-     * @param a id of the part
-     * @param b id of the other part, or of the tray
-     * @param mm signed distance
-     */
-    private record Meeting(String a, String b, FitResult.Where where, double mm, boolean outside) {
-        /** Something whose range is not looked at. */
-        static Meeting known(double mm) {
-            return new Meeting("", "", FitResult.Where.TRAY, mm, true);
-        }
-    }
-
     /** One of a part's sizes, and its solids with more and with less of it. */
     private record Moved(Input input, List<Solid> more, List<Solid> less) {}
 
@@ -50,10 +35,9 @@ final class Tightest {
     private final Map<String, List<Moved>> moved = new HashMap<>();
     private final Map<String, Placed> placed = new HashMap<>();
     private final Map<String, List<MovedTray>> trays = new HashMap<>();
-    private final List<Meeting> meetings = new ArrayList<>();
+    private final List<FitResult.Meeting> meetings = new ArrayList<>();
     private final Inputs inputs = new Inputs();
-    /** Of trays, by the name of the posture. */
-    private final Map<String, Map<String, Pose>> poses = new HashMap<>();
+    private final Map<FitResult.Where, Sight> sights = new HashMap<>();
 
     Tightest(Build build, List<Placed> placed) {
         this.build = build;
@@ -62,21 +46,8 @@ final class Tightest {
         }
     }
 
-    void add(FitResult.Outside out) {
-        meetings.add(new Meeting(out.part(), out.shell().id(), FitResult.Where.TRAY, -out.byMm(), true));
-    }
-
-    void add(FitResult.Clash clash) {
-        meetings.add(new Meeting(clash.a(), clash.b(), clash.where(), -clash.depthMm(), false));
-    }
-
-    void add(FitResult.Gap gap) {
-        meetings.add(new Meeting(gap.a(), gap.b(), gap.where(), gap.gapMm(), false));
-    }
-
-    /** Something that is as near as it is said to be. */
-    void add(double mm) {
-        meetings.add(Meeting.known(mm));
+    void add(FitResult.Meeting meeting) {
+        meetings.add(meeting);
     }
 
     /** The range; nothing where nothing meets. */
@@ -84,7 +55,7 @@ final class Tightest {
         if (meetings.isEmpty()) {
             return Optional.empty();
         }
-        meetings.sort(Comparator.comparingDouble(Meeting::mm));
+        meetings.sort(Comparator.comparingDouble(FitResult.Meeting::mm));
         Spread.Candidate least = candidate(meetings.getFirst());
         double reach = least.nominal() + Spread.REACH * Math.max(USUAL_MM, Math.sqrt(least.variance()));
         List<Spread.Candidate> candidates = new ArrayList<>(List.of(least));
@@ -97,15 +68,17 @@ final class Tightest {
     }
 
     /** A meeting with each size of its parts moved both ways; another side may come to count on either. */
-    private Spread.Candidate candidate(Meeting meeting) {
+    private Spread.Candidate candidate(FitResult.Meeting meeting) {
         Inputs.Effects effects = inputs.new Effects();
-        if (meeting.a().isEmpty()) {
+        if (meeting instanceof FitResult.Hit || meeting instanceof FitResult.Below) {
+            // What is met on the way, or below, is as near as it is said to be: its range is not looked at.
             return new Spread.Candidate(meeting.mm(), effects.byPlace());
         }
-        Shape a = shape(meeting.a(), meeting.where());
-        Shape b = shape(meeting.b(), meeting.where());
-        if (meeting.mm() < 0 && !meeting.outside() && a.isBoxes() && b.isBoxes()) {
-            return clash(meeting, a.boxes(), b.boxes());
+        Sight sight = sight(meeting.where());
+        Shape a = sight.shape(meeting.a());
+        Shape b = sight.shape(meeting.b());
+        if (meeting instanceof FitResult.Clash && a.isBoxes() && b.isBoxes()) {
+            return clash(meeting, sight, a.boxes(), b.boxes());
         }
         Optional<Shell> tray = meeting.where().inTray() && !placed.containsKey(meeting.b())
                 ? build.shell(meeting.b())
@@ -113,13 +86,10 @@ final class Tightest {
         Set<Face> walls = tray.map(t -> Trays.apart(a.solids(), t)).orElse(Set.of());
         ToDoubleFunction<Shape> ofFirst = shape -> distance(meeting, tray, walls, shape, b);
         double base = ofFirst.applyAsDouble(a);
-        move(meeting.a(), meeting.where(), base, ofFirst, effects);
-        move(meeting.b(), meeting.where(), base, shape -> distance(meeting, tray, walls, a, shape), effects);
+        move(meeting.a(), sight, base, ofFirst, effects);
+        move(meeting.b(), sight, base, shape -> distance(meeting, tray, walls, a, shape), effects);
         tray.ifPresent(t -> moveTray(
-                t,
-                base,
-                other -> distance(meeting, Optional.of(other), walls, a, shape(other, meeting.where())),
-                effects));
+                t, base, other -> distance(meeting, Optional.of(other), walls, a, sight.shape(other)), effects));
         return new Spread.Candidate(meeting.mm(), effects.byPlace());
     }
 
@@ -152,7 +122,7 @@ final class Tightest {
     }
 
     /** Two that are in the same place are so by the least of their depths along the axes, each of which varies by itself. */
-    private Spread.Candidate clash(Meeting meeting, List<Box> a, List<Box> b) {
+    private Spread.Candidate clash(FitResult.Meeting meeting, Sight sight, List<Box> a, List<Box> b) {
         int first = 0;
         int second = 0;
         double deepest = Double.POSITIVE_INFINITY;
@@ -173,10 +143,10 @@ final class Tightest {
             int axis = k;
             double apart = a.get(i).awayAlong(axis, b.get(j));
             Inputs.Effects effects = inputs.new Effects();
-            move(meeting.a(), meeting.where(), apart, s -> s.boxes().get(i).awayAlong(axis, b.get(j)), effects);
+            move(meeting.a(), sight, apart, s -> s.boxes().get(i).awayAlong(axis, b.get(j)), effects);
             move(
                     meeting.b(),
-                    meeting.where(),
+                    sight,
                     apart,
                     s -> a.get(i).awayAlong(axis, s.boxes().get(j)),
                     effects);
@@ -191,15 +161,14 @@ final class Tightest {
      * @param base the distance at the best estimates
      * @param distance with other solids of the part
      */
-    private void move(
-            String id, FitResult.Where where, double base, ToDoubleFunction<Shape> distance, Inputs.Effects effects) {
+    private void move(String id, Sight sight, double base, ToDoubleFunction<Shape> distance, Inputs.Effects effects) {
         Placed part = placed.get(id);
         if (part == null) {
             return;
         }
         for (Moved size : moved.computeIfAbsent(id, known -> moved(part))) {
-            double up = distance.applyAsDouble(seen(part, size.more(), where)) - base;
-            double down = base - distance.applyAsDouble(seen(part, size.less(), where));
+            double up = distance.applyAsDouble(sight.shape(part, size.more())) - base;
+            double down = base - distance.applyAsDouble(sight.shape(part, size.less()));
             effects.add(size.input(), both(up, down));
         }
     }
@@ -217,43 +186,14 @@ final class Tightest {
         return moved;
     }
 
-    /** A part, or what of a tray parts can hit, as it is seen where they meet. */
-    private Shape shape(String id, FitResult.Where where) {
-        Placed part = placed.get(id);
-        return part != null
-                ? seen(part, part.solids(), where)
-                : build.shell(id).map(shell -> shape(shell, where)).orElse(new Shape(List.of(), List.of()));
-    }
-
-    private Shape shape(Shell shell, FitResult.Where where) {
-        if (where.inTray()) {
-            return new Shape(shell.solids(), List.of());
-        }
-        List<Solid> solids = new ArrayList<>(Trays.solidsWithFloor(shell));
-        solids.addAll(Trays.walls(shell));
-        return Shape.of(solids, pose(shell.id(), where));
-    }
-
-    private Shape seen(Placed part, List<Solid> solids, FitResult.Where where) {
-        return where.inTray()
-                ? new Shape(solids, List.of())
-                : Shape.of(solids, pose(part.shell().id(), where));
-    }
-
-    private Pose pose(String shell, FitResult.Where where) {
-        return poses.computeIfAbsent(where.posture(), posture -> new HashMap<>())
-                .computeIfAbsent(
-                        shell,
-                        id -> build.casing().looks().stream()
-                                .filter(p -> p.name().equals(where.posture()))
-                                .findFirst()
-                                .map(p -> build.casing().pose(id, p))
-                                .orElse(Pose.NONE));
+    /** Whoever sees all that meets in one place sees it by the same poses. */
+    private Sight sight(FitResult.Where where) {
+        return sights.computeIfAbsent(where, place -> Sight.of(build, placed, place));
     }
 
     /** Signed distance; negative for the depth of a clash, or for how far a part is through the walls of its tray. */
-    private static double distance(Meeting meeting, Optional<Shell> tray, Set<Face> walls, Shape a, Shape b) {
-        if (meeting.outside()) {
+    private static double distance(FitResult.Meeting meeting, Optional<Shell> tray, Set<Face> walls, Shape a, Shape b) {
+        if (meeting instanceof FitResult.Outside) {
             return tray.isPresent() ? -Trays.outsideBy(a.solids(), tray.get()) : 0;
         }
         double toWall = tray.isPresent() ? Trays.toWall(a.solids(), tray.get(), walls) : Double.POSITIVE_INFINITY;

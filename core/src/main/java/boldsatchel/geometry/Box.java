@@ -151,6 +151,17 @@ public record Box(
         return Math.max(low(axis) - other.high(axis), other.low(axis) - high(axis));
     }
 
+    /** The point of it that is nearest to another: where many are, and where they share room, the middle of those. */
+    Vec towards(Box other) {
+        Vec at = Vec.ZERO;
+        for (int axis = 0; axis < 3; axis++) {
+            double from = Math.max(low(axis), Math.min(other.low(axis), high(axis)));
+            double to = Math.min(high(axis), Math.max(other.high(axis), low(axis)));
+            at = at.with(axis, (from + to) / 2);
+        }
+        return at;
+    }
+
     /** Straight distance when apart, minus the least way out along an axis when in the same place, mm. */
     public double signedDistance(Box other) {
         double alongX = Math.max(x - other.x - other.dx, other.x - x - dx);

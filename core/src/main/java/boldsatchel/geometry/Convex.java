@@ -9,6 +9,9 @@ import java.util.List;
  */
 public final class Convex {
 
+    /** Corners that reach so nearly equally far do, mm. */
+    private static final double EVEN_MM = 1e-6;
+
     /** Corners one after another, three numbers each; of a cylinder its middle, half its axis and its two half widths. */
     private final double[] numbers;
 
@@ -77,8 +80,40 @@ public final class Convex {
         out[2] = numbers[best + 2];
     }
 
+    /** The point that reaches furthest towards a face; where corners or ends reach equally far, their middle. */
+    public Vec tip(Face face) {
+        Vec way = Vec.on(face.axis(), face.sign());
+        if (round) {
+            double[] at = new double[3];
+            double along = dot(3, way.x(), way.y(), way.z());
+            ofRound(Math.abs(along) < EVEN_MM ? 0 : Math.signum(along), way.x(), way.y(), way.z(), at);
+            return new Vec(at[0], at[1], at[2]);
+        }
+        double most = Double.NEGATIVE_INFINITY;
+        for (Vec corner : hull()) {
+            most = Math.max(most, corner.dot(way));
+        }
+        Vec sum = Vec.ZERO;
+        int ends = 0;
+        for (Vec corner : hull()) {
+            if (corner.dot(way) > most - EVEN_MM) {
+                sum = sum.plus(corner);
+                ends++;
+            }
+        }
+        return sum.times(1.0 / ends);
+    }
+
     private void furthestOfRound(double x, double y, double z, double[] out) {
-        double along = dot(3, x, y, z) < 0 ? -1 : 1;
+        ofRound(dot(3, x, y, z) < 0 ? -1 : 1, x, y, z, out);
+    }
+
+    /**
+     * The point of what is round that reaches furthest across its axis.
+     *
+     * @param along how far from its middle to one end, −1 to 1
+     */
+    private void ofRound(double along, double x, double y, double z, double[] out) {
         double u = dot(6, x, y, z);
         double v = dot(9, x, y, z);
         double length = Math.hypot(u, v);

@@ -79,6 +79,21 @@ public final class Separation {
         return new Near(length(s.nearest), onA, onA.minus(new Vec(s.nearest[0], s.nearest[1], s.nearest[2])));
     }
 
+    /** Where two solids are nearest: of boxes the middle of what faces the other, or of what both share. */
+    public static Near near(Solid a, Solid b) {
+        if (a instanceof Box some && b instanceof Box other) {
+            return new Near(some.signedDistance(other), some.towards(other), other.towards(some));
+        }
+        Near nearest = new Near(Double.POSITIVE_INFINITY, Vec.ZERO, Vec.ZERO);
+        for (Convex x : a.pieces()) {
+            for (Convex y : b.pieces()) {
+                Near near = near(x, y);
+                nearest = near.mm() < nearest.mm() ? near : nearest;
+            }
+        }
+        return nearest;
+    }
+
     private static double dot(double[] u, double[] v) {
         return u[0] * v[0] + u[1] * v[1] + u[2] * v[2];
     }
@@ -249,7 +264,9 @@ public final class Separation {
 
     private void tetrahedron(double[] out) {
         if (holds()) {
-            java.util.Arrays.fill(out, 0.25);
+            for (int[] face : FACES) {
+                out[face[3]] = share(face);
+            }
             return;
         }
         double least = Double.POSITIVE_INFINITY;
@@ -278,6 +295,13 @@ public final class Separation {
             }
         }
         return true;
+    }
+
+    /** The weight of the corner across from a face in the origin inside; never nothing, so that all four are kept. */
+    private double share(int[] face) {
+        double[] p = corner[face[0]];
+        double[] n = cross(minus(corner[face[1]], p), minus(corner[face[2]], p));
+        return Math.max(Double.MIN_NORMAL, -dot(n, p) / dot(n, minus(corner[face[3]], p)));
     }
 
     private static final int[][] FACES = {{0, 1, 2, 3}, {0, 2, 3, 1}, {0, 3, 1, 2}, {1, 3, 2, 0}};

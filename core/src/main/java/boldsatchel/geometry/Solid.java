@@ -58,6 +58,16 @@ public sealed interface Solid permits Box, Cylinder, Prism {
         return Separation.between(pieces(), other.pieces());
     }
 
+    /** The point that reaches furthest towards a face; the middle of a side that does. */
+    default Vec tip(Face face) {
+        Vec furthest = pieces().getFirst().tip(face);
+        for (Convex piece : pieces()) {
+            Vec end = piece.tip(face);
+            furthest = face.sign() * (end.along(face.axis()) - furthest.along(face.axis())) > 0 ? end : furthest;
+        }
+        return furthest;
+    }
+
     /**
      * Where a line runs inside it: pairs of how many times the way from its start it comes in and goes out, in order; empty where it misses.
      *

@@ -8,8 +8,9 @@ import boldsatchel.engine.Engine;
 import boldsatchel.engine.Lazy;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
-import boldsatchel.fit.Placed;
+import boldsatchel.fit.Places;
 import boldsatchel.geometry.Box;
+import boldsatchel.geometry.Vec;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
@@ -41,6 +42,8 @@ public final class FitJudge implements Judge<FitResult> {
     private static final String METHOD = "fit";
     /** What hits by less than this scrapes: a file or a washer mends it, mm. */
     private static final double SCRAPES_MM = 0.5;
+    /** Meetings that the working tells of. */
+    private static final int MOST_STEPS = 4;
 
     /** A judge; all are alike. */
     public FitJudge() {}
@@ -90,37 +93,27 @@ public final class FitJudge implements Judge<FitResult> {
 
     /** What is told of the tightest place, whatever it is. */
     private static String sentence(Build build, FitResult fit) {
-        double depth = -fit.nearest().map(FitResult.Nearest::mm).orElse(0.0);
-        if (depth > 0) {
-            return stuck(build, fit, depth);
-        }
-        return fit.gaps().stream()
-                .findFirst()
-                .map(g -> "Tightest gap " + n(g.gapMm()) + " mm, " + name(build, g.a()) + " to " + name(build, g.b())
-                        + where(g.where()) + ".")
+        return fit.nearest()
+                .map(m -> sentence(build, m))
                 .orElse(fit.tightest().isPresent() ? "Everything is far apart." : "Not known yet: nothing is packed.");
     }
 
-    private static String stuck(Build build, FitResult fit, double depth) {
-        String by = " by " + n(depth) + " mm.";
-        Optional<FitResult.Clash> clash = deepest(fit).filter(c -> c.depthMm() == depth);
-        if (clash.isPresent()) {
-            return meeting(build, clash.get()) + by;
-        }
-        for (FitResult.Outside out : fit.outside()) {
-            if (out.byMm() == depth) {
-                return name(build, out.part()) + " goes through the wall of "
-                        + out.shell().name() + by;
-            }
-        }
-        for (FitResult.Hit hit : fit.hits()) {
-            if (hit.depthMm() == depth) {
-                return name(build, hit.a()) + " hits " + other(build, hit.b()) + " on the way from “" + hit.from()
-                        + "” to “" + hit.to() + "”" + by;
-            }
-        }
-        FitResult.Below below = fit.below().getFirst();
-        return name(build, below.subject()) + " reaches below the table " + in(below.posture()) + by;
+    private static String sentence(Build build, FitResult.Meeting meeting) {
+        String by = " by " + n(-meeting.mm()) + " mm.";
+        String where = where(meeting.where());
+        return switch (meeting) {
+            case FitResult.Gap g ->
+                "Tightest gap " + n(g.gapMm()) + " mm, " + name(build, g.a()) + " to " + name(build, g.b()) + where
+                        + ".";
+            case FitResult.Clash c ->
+                name(build, c.a()) + " and " + name(build, c.b()) + " are in the same place" + where + by;
+            case FitResult.Outside o ->
+                name(build, o.part()) + " goes through the wall of " + o.shell().name() + by;
+            case FitResult.Hit h ->
+                name(build, h.a()) + " hits " + other(build, h.b()) + " on the way from “" + h.from() + "” to “"
+                        + h.to() + "”" + by;
+            case FitResult.Below b -> name(build, b.subject()) + " reaches below the table " + in(b.posture()) + by;
+        };
     }
 
     /** What is hit; the table is neither part nor tray. */
@@ -138,48 +131,40 @@ public final class FitJudge implements Judge<FitResult> {
         return "in the posture “" + posture + "”";
     }
 
-    private static Optional<FitResult.Clash> deepest(FitResult fit) {
-        return fit.clashes().stream().reduce((a, b) -> b.depthMm() > a.depthMm() ? b : a);
-    }
-
-    private static String meeting(Build build, FitResult.Clash clash) {
-        return name(build, clash.a()) + " and " + name(build, clash.b()) + " are in the same place"
-                + where(clash.where());
-    }
-
+    /** The tightest meetings, each with its place. */
     private static List<Working.Step> steps(Build build, FitResult fit) {
-        if (deepest(fit).isPresent()) {
-            FitResult.Clash c = deepest(fit).get();
-            Box o = c.overlap();
-            return List.of(new Working.Step(
-                    name(build, c.a()) + " – " + name(build, c.b()),
-                    "depth = least side of the shared box",
-                    "min(" + n(o.dx()) + ", " + n(o.dy()) + ", " + n(o.dz()) + ") mm",
-                    n(c.depthMm()) + " mm"));
-        }
-        return fit.gaps().stream().limit(4).map(g -> gapStep(build, fit, g)).toList();
+        Places places = new Places(build, fit);
+        return fit.meetings().stream()
+                .limit(MOST_STEPS)
+                .map(m -> new Working.Step(
+                        name(build, m.a()) + " – " + other(build, m.b()) + where(m.where()),
+                        formula(m),
+                        places.of(m).map(p -> place(build, p)).orElse(""),
+                        n(Math.abs(m.mm())) + " mm"))
+                .toList();
     }
 
-    private static Working.Step gapStep(Build build, FitResult fit, FitResult.Gap g) {
-        Optional<Placed> a = fit.placed(g.a());
-        Optional<Placed> b = fit.placed(g.b());
-        String numbers = "";
-        if (a.isPresent() && b.isPresent() && g.where().inTray()) {
-            StringBuilder text = new StringBuilder();
-            for (int axis = 0; axis < 3; axis++) {
-                double gap = a.get().bounds().gapAlong(axis, b.get().bounds());
-                text.append(axis == 0 ? "" : ", ")
-                        .append("xyz".charAt(axis))
-                        .append(": ")
-                        .append(n(gap));
-            }
-            numbers = text.append(" mm (minus: side by side)").toString();
-        }
-        return new Working.Step(
-                name(build, g.a()) + " – " + name(build, g.b()) + where(g.where()),
-                "gap = √(Σ positive gaps along x, y, z squared)",
-                numbers,
-                n(g.gapMm()) + " mm");
+    private static String formula(FitResult.Meeting meeting) {
+        return switch (meeting) {
+            case FitResult.Gap g -> "gap = straight from the nearest point of one to that of the other";
+            case FitResult.Clash c -> "depth = least way that parts them";
+            case FitResult.Outside o -> "how far it is beyond the inside of the wall";
+            case FitResult.Hit h ->
+                "depth = deepest on the way; the place is where they first meet, at " + n(h.amount());
+            case FitResult.Below b -> "how far it is below the table";
+        };
+    }
+
+    /** Points as they are measured: from the left, the front and the floor of a tray. */
+    private static String place(Build build, Places.Place place) {
+        String in = " mm from the left, the front and the floor of " + name(build, place.tray());
+        return place.onA().minus(place.onB()).length() < FitEngine.CONTACT_MM
+                ? "at " + point(place.onA()) + in
+                : "from " + point(place.onA()) + " to " + point(place.onB()) + in;
+    }
+
+    private static String point(Vec at) {
+        return "(" + n(at.x()) + ", " + n(at.y()) + ", " + n(at.z()) + ")";
     }
 
     /** One side that is beyond the brief. */

@@ -5,7 +5,9 @@ import static boldsatchel.report.Report.vec;
 
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Placed;
+import boldsatchel.fit.Places;
 import boldsatchel.geometry.Box;
+import boldsatchel.machine.Build;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -14,7 +16,8 @@ final class FitReport {
 
     private FitReport() {}
 
-    static void write(ObjectNode node, FitResult fit) {
+    static void write(ObjectNode node, Build build, FitResult fit) {
+        Places places = new Places(build, fit);
         ArrayNode placed = node.putArray("placed");
         for (Placed p : fit.placed()) {
             ObjectNode at = placed.addObject();
@@ -28,7 +31,7 @@ final class FitReport {
         fit.onTheTable().forEach(notPlaced::add);
         ArrayNode clashes = node.putArray("clashes");
         fit.clashes().forEach(c -> {
-            ObjectNode at = two(clashes, c.a(), c.b(), c.where());
+            ObjectNode at = two(clashes.addObject(), c, places);
             number(at, "depthMm", c.depthMm());
         });
         ArrayNode outside = node.putArray("outside");
@@ -37,10 +40,11 @@ final class FitReport {
             at.put("part", o.part());
             at.put("shell", o.shell().id());
             number(at, "byMm", o.byMm());
+            place(at, o, places);
         });
         ArrayNode gaps = node.putArray("gaps");
-        fit.gaps().forEach(g -> number(two(gaps, g.a(), g.b(), g.where()), "gapMm", g.gapMm()));
-        fit.nearest().ifPresent(n -> number(two(node.putObject("tightest"), n.a(), n.b(), n.where()), "mm", n.mm()));
+        fit.gaps().forEach(g -> number(two(gaps.addObject(), g, places), "gapMm", g.gapMm()));
+        fit.nearest().ifPresent(n -> number(two(node.putObject("tightest"), n, places), "mm", n.mm()));
         ArrayNode hits = node.putArray("hits");
         fit.hits().forEach(h -> {
             ObjectNode at = hits.addObject();
@@ -51,6 +55,7 @@ final class FitReport {
             at.put("joint", h.joint());
             number(at, "amount", h.amount());
             number(at, "depthMm", h.depthMm());
+            place(at, h, places);
         });
         ArrayNode below = node.putArray("belowTable");
         fit.below().forEach(b -> {
@@ -58,6 +63,7 @@ final class FitReport {
             at.put("of", b.subject());
             at.put("posture", b.posture());
             number(at, "byMm", b.byMm());
+            place(at, b, places);
         });
         ArrayNode zones = node.putArray("zones");
         fit.intrusions().forEach(i -> {
@@ -95,14 +101,20 @@ final class FitReport {
         });
     }
 
-    private static ObjectNode two(ArrayNode array, String a, String b, FitResult.Where where) {
-        return two(array.addObject(), a, b, where);
+    private static ObjectNode two(ObjectNode at, FitResult.Meeting meeting, Places places) {
+        at.put("a", meeting.a());
+        at.put("b", meeting.b());
+        at.put("posture", meeting.where().posture());
+        place(at, meeting, places);
+        return at;
     }
 
-    private static ObjectNode two(ObjectNode at, String a, String b, FitResult.Where where) {
-        at.put("a", a);
-        at.put("b", b);
-        at.put("posture", where.posture());
-        return at;
+    private static void place(ObjectNode at, FitResult.Meeting meeting, Places places) {
+        places.of(meeting).ifPresent(p -> {
+            ObjectNode place = at.putObject("place");
+            place.put("tray", p.tray());
+            vec(place, "onAMm", p.onA().x(), p.onA().y(), p.onA().z());
+            vec(place, "onBMm", p.onB().x(), p.onB().y(), p.onB().z());
+        });
     }
 }

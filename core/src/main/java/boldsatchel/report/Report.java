@@ -53,7 +53,7 @@ public final class Report {
         CablesReport.write(root.putObject("cables"), evaluation.of(CablesResult.class));
         ReachReport.write(root.putObject("reach"), evaluation.of(ReachResult.class));
         PrintingReport.write(root.putObject("printing"), evaluation.of(PrintingResult.class));
-        FitReport.write(root.putObject("fit"), evaluation.of(FitResult.class));
+        FitReport.write(root.putObject("fit"), evaluation.build(), evaluation.of(FitResult.class));
         LinksReport.write(root.putObject("links"), evaluation.build(), evaluation.of(LinksResult.class));
         AbilitiesReport.write(root.putObject("abilities"), evaluation.build(), evaluation.of(Abilities.class));
         MoneyReport.write(root.putObject("money"), evaluation.build(), evaluation.of(CostResult.class));

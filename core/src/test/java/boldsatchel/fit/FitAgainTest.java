@@ -98,7 +98,7 @@ public class FitAgainTest {
     @Test(dataProvider = "demos")
     public void theTightestMeetingIsTheLeastOfAll(String demo) {
         FitResult fit = FitEngine.evaluate(Library.demo(demo).orElseThrow());
-        FitResult.Nearest nearest = fit.nearest().orElseThrow();
+        FitResult.Meeting nearest = fit.nearest().orElseThrow();
         assertThat(fit.gaps()).allSatisfy(g -> assertThat(g.gapMm()).isGreaterThanOrEqualTo(nearest.mm()));
         assertThat(fit.clashes()).allSatisfy(c -> assertThat(-c.depthMm()).isGreaterThanOrEqualTo(nearest.mm()));
         assertThat(fit.tightest().orElseThrow().nominal()).isEqualTo(nearest.mm());

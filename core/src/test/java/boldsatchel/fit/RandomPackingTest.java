@@ -73,7 +73,7 @@ public class RandomPackingTest {
         return Samples.part(id, Family.MECHANICS, b.dx(), b.dy(), b.dz(), 10).withBody(body);
     }
 
-    private static Build heap(Random random, int parts, double small, double large) {
+    static Build heap(Random random, int parts, double small, double large) {
         List<Part> all = new ArrayList<>();
         List<Placement> placements = new ArrayList<>();
         for (int i = 0; i < parts; i++) {

@@ -472,7 +472,7 @@ public class PackStageTest extends WindowHarness {
                 .findFirst()
                 .orElseThrow();
         Vec before = build().placement(part).orElseThrow().at();
-        Point2D layer = sample.localToScreen(middle(sample, part));
+        Point2D layer = onFx(() -> sample.localToScreen(middle(sample, part)));
         robot.moveTo(layer);
         drag(layer, layer.subtract(0, 30));
         Vec after = build().placement(part).orElseThrow().at();
@@ -480,7 +480,7 @@ public class PackStageTest extends WindowHarness {
         assertThat(after.x()).isEqualTo(before.x());
         press("#undo");
         assertThat(build().placement(part).orElseThrow().at()).isEqualTo(before);
-        Point2D at = view("#plan").localToScreen(middle(view("#plan"), "battery"));
+        Point2D at = onFx(() -> view("#plan").localToScreen(middle(view("#plan"), "battery")));
         robot.moveTo(at);
         settle();
         assertThat(List.of(view("#plan").pointed(), view("#front").pointed())).containsOnly("battery");

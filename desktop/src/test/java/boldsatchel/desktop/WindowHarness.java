@@ -32,7 +32,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.BeforeClass;
@@ -44,7 +43,7 @@ abstract class WindowHarness {
     /** An event and the layout after it, and what those set off. */
     private static final int ROUNDS = 2;
 
-    final FxRobot robot = new FxRobot();
+    final WindowRobot robot = new WindowRobot();
     Path folder = Path.of(".");
     private Optional<App> shown = Optional.empty();
 
