@@ -4,7 +4,6 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Facet;
 import boldsatchel.machine.Function;
 import boldsatchel.machine.Part;
-import boldsatchel.machine.Port;
 import boldsatchel.machine.Processor;
 import boldsatchel.quantity.Form;
 import java.util.ArrayList;
@@ -120,17 +119,5 @@ public final class AbilityEdits {
                 Facet.Unmarked.class,
                 "sockets",
                 u -> u.sockets().stream().filter(s -> !s.equals(socket)).toList());
-    }
-
-    /** A socket is reached through the wall. */
-    public static Edit outside(Part board, Port port) {
-        return Edits.part("through the wall: " + port.words() + " of ", board, p -> {
-            for (int i = 0; i < p.body().ports().size(); i++) {
-                if (p.body().ports().get(i).id().equals(port.id())) {
-                    return p.withBody(p.body().using(i, Port.Use.OUTSIDE));
-                }
-            }
-            return p;
-        });
     }
 }

@@ -33,17 +33,23 @@ public final class LinkEdits {
             for (Link link : b.wiring().links()) {
                 for (Link.End end : List.of(link.one(), link.other())) {
                     Part part = now.part(end.part()).orElseThrow();
-                    List<Port> ports = part.body().ports();
-                    for (int i = 0; i < ports.size() && !part.isLed(); i++) {
-                        Port port = ports.get(i);
-                        if (port.id().equals(end.port()) && port.use() == Port.Use.UNUSED && !port.plug()) {
-                            now = now.with(part.withBody(part.body().using(i, Port.Use.INSIDE_ANGLED)));
-                        }
+                    Optional<Port> bare =
+                            part.port(end.port()).filter(p -> p.use() == Port.Use.UNUSED && !p.plug() && !part.isLed());
+                    if (bare.isPresent()) {
+                        now = now.with(part.withBody(part.body().using(end.port(), Port.Use.INSIDE_ANGLED)));
                     }
                 }
             }
             return now;
         });
+    }
+
+    /** Uses a socket in another way. */
+    public static Edit use(Part part, Port port, Port.Use use) {
+        return Edits.part(
+                use.words() + ": " + port.words() + " of ",
+                part,
+                p -> p.withBody(p.body().using(port.id(), use)));
     }
 
     /** Unplugs. */

@@ -260,6 +260,16 @@ public final class Outlines {
         return circle;
     }
 
+    /** How far a point is from the hull of others, mm; 0 inside, endless where there are none. */
+    public static double fromHull(List<Flat> points, Flat at) {
+        Coordinate[] all =
+                points.stream().map(f -> new Coordinate(f.across(), f.up())).toArray(Coordinate[]::new);
+        Geometry hull = FACTORY.createMultiPointFromCoords(all).convexHull();
+        return hull.isEmpty()
+                ? Double.POSITIVE_INFINITY
+                : hull.distance(FACTORY.createPoint(new Coordinate(at.across(), at.up())));
+    }
+
     private static Polygon polygon(List<Flat> corners) {
         Coordinate[] ring = new Coordinate[corners.size() + 1];
         for (int i = 0; i < corners.size(); i++) {

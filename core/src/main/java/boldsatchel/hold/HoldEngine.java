@@ -4,6 +4,8 @@ import boldsatchel.balance.Weights;
 import boldsatchel.balance.WeightsEngine;
 import boldsatchel.engine.Engine;
 import boldsatchel.engine.Results;
+import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
 import boldsatchel.hold.HoldResult.Closed;
@@ -59,12 +61,13 @@ public final class HoldEngine implements Engine<HoldResult> {
 
     @Override
     public Set<Class<?>> asks() {
-        return Set.of(Weights.class);
+        return Set.of(Weights.class, FitResult.class);
     }
 
     @Override
     public HoldResult work(Build build, Results results) {
-        return evaluate(build, results.of(Weights.class));
+        return evaluate(
+                build, results.of(Weights.class), results.of(FitResult.class).placed());
     }
 
     @Override
@@ -79,27 +82,30 @@ public final class HoldEngine implements Engine<HoldResult> {
 
     /** Evaluates a build. */
     public static HoldResult evaluate(Build build) {
-        return evaluate(build, WeightsEngine.evaluate(build));
+        return evaluate(build, WeightsEngine.evaluate(build), Placed.all(build));
     }
 
-    private static HoldResult evaluate(Build build, Weights weights) {
-        return new Looking(build, weights).looked();
+    private static HoldResult evaluate(Build build, Weights weights, List<Placed> placed) {
+        return new Looking(build, weights, placed).looked();
     }
 
     /** What was found so far. */
     private static final class Looking {
         private final Build build;
         private final Weights weights;
+        private final List<Placed> placed;
         private final List<String> loose = new ArrayList<>();
         private final List<String> unsaid = new ArrayList<>();
         private final List<Screwed> holes = new ArrayList<>();
         private final List<String> unscrewable = new ArrayList<>();
         private final List<Taped> tapes = new ArrayList<>();
         private final List<String> glued = new ArrayList<>();
+        private final List<HoldResult.Hollow> hollow = new ArrayList<>();
 
-        Looking(Build build, Weights weights) {
+        Looking(Build build, Weights weights, List<Placed> placed) {
             this.build = build;
             this.weights = weights;
+            this.placed = placed;
         }
 
         HoldResult looked() {
@@ -111,7 +117,7 @@ public final class HoldEngine implements Engine<HoldResult> {
                 }
             }
             build.casing().joints().forEach(this::screwedOn);
-            return new HoldResult(loose, unsaid, holes, unscrewable, tapes, glued, closed(), magnets());
+            return new HoldResult(loose, unsaid, holes, unscrewable, tapes, glued, hollow, closed(), magnets());
         }
 
         private void look(Part part, Shell shell, Placement lies) {
@@ -120,6 +126,9 @@ public final class HoldEngine implements Engine<HoldResult> {
                 return;
             }
             Fixing fixing = lies.fixing().get();
+            if (part.family() == Family.KEYBOARD && Underlay.isAskedOf(fixing.by())) {
+                bearing(part, shell, lies, fixing.by());
+            }
             switch (fixing.by()) {
                 case NOTHING -> loose.add(part.id());
                 case TAPE -> tape(part, lies);
@@ -133,6 +142,24 @@ public final class HoldEngine implements Engine<HoldResult> {
                     // Held; by how much is not looked at.
                 }
             }
+        }
+
+        /** Whether a keyboard is borne where it is struck. */
+        private void bearing(Part part, Shell shell, Placement lies, Fixing.By by) {
+            List<Hole> screws = by != Fixing.By.SCREWS
+                    ? List.of()
+                    : part.body().holes().stream()
+                            .filter(h ->
+                                    h.tapped() || boss(part, shell, lies, h).isPresent())
+                            .toList();
+            Placed.of(placed, part.id())
+                    .ifPresent(p -> hollow.addAll(Underlay.under(p, Placed.in(shell, placed), screws)));
+        }
+
+        /** The boss that a hole is meant for, if it is bored down over one. */
+        private static Optional<Boss> boss(Part part, Shell shell, Placement lies, Hole hole) {
+            boolean down = lies.orientation().turn(hole.face()).axis() == Face.TOP.axis() && !hole.tapped();
+            return down ? nearest(shell, lies.place(hole.at(), part.body().bounds())) : Optional.empty();
         }
 
         private void tape(Part part, Placement lies) {
@@ -149,8 +176,7 @@ public final class HoldEngine implements Engine<HoldResult> {
             for (int i = 0; i < all.size(); i++) {
                 Hole hole = all.get(i);
                 Vec mouth = lies.place(hole.at(), part.body().bounds());
-                boolean down = lies.orientation().turn(hole.face()).axis() == Face.TOP.axis() && !hole.tapped();
-                Optional<Boss> boss = down ? nearest(shell, mouth) : Optional.empty();
+                Optional<Boss> boss = boss(part, shell, lies, hole);
                 if (boss.isPresent()) {
                     any = true;
                     holes.add(over(part, i, hole, mouth, lies, shell, boss.get(), screw));

@@ -1,5 +1,6 @@
 package boldsatchel.hold;
 
+import boldsatchel.geometry.Vec;
 import boldsatchel.machine.ScrewThread;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +14,7 @@ import java.util.Optional;
  * @param unscrewable ids of parts held by screws that have no hole in the right direction, or lie on no boss, and of trays held by screws that no boss takes
  * @param tapes parts on foam tape that is too small for their weight
  * @param glued ids of parts that wear out and are glued in
+ * @param hollow keyboards of which corners are borne by nothing
  * @param closed joints of glue and what wears out behind each
  * @param magnets trays that are held by magnets
  */
@@ -23,12 +25,13 @@ public record HoldResult(
         List<String> unscrewable,
         List<Taped> tapes,
         List<String> glued,
+        List<Hollow> hollow,
         List<Closed> closed,
         List<Magnetic> magnets) {
 
     /** Nothing is known. */
-    public static final HoldResult NOTHING =
-            new HoldResult(List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+    public static final HoldResult NOTHING = new HoldResult(
+            List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     /** Copies the lists. */
     public HoldResult {
@@ -38,6 +41,7 @@ public record HoldResult(
         unscrewable = List.copyOf(unscrewable);
         tapes = List.copyOf(tapes);
         glued = List.copyOf(glued);
+        hollow = List.copyOf(hollow);
         closed = List.copyOf(closed);
         magnets = List.copyOf(magnets);
     }
@@ -93,6 +97,15 @@ public record HoldResult(
      * @param bearsG what its footprint bears for long
      */
     public record Taped(String part, double massG, double bearsG) {}
+
+    /**
+     * A keyboard that is not borne at its corners.
+     *
+     * @param part its id
+     * @param corners its outermost keys that nothing bears, on its underside in the frame of its tray
+     * @param overMm the furthest of them from what bears it; endless where nothing does
+     */
+    public record Hollow(String part, List<Vec> corners, double overMm) {}
 
     /**
      * A joint of glue.

@@ -11,6 +11,7 @@ import boldsatchel.abilities.Sound;
 import boldsatchel.edit.AbilityEdits;
 import boldsatchel.edit.ChainEdits;
 import boldsatchel.edit.Edit;
+import boldsatchel.edit.LinkEdits;
 import boldsatchel.links.LinksEngine;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
@@ -192,7 +193,7 @@ record AbilitiesTelling(Build build, Abilities abilities, Gap gap) implements Te
                 first.flatMap(this::outward)
                         .ifPresent(p -> cures.add(Remedy.by(
                                 "Bring “" + p.words() + "” through the wall",
-                                AbilityEdits.outside(first.orElseThrow(), p))));
+                                LinkEdits.use(first.orElseThrow(), p, Port.Use.OUTSIDE))));
                 cures.add(Remedy.advice("Set up the network before the case is shut, and keep a spare card ready"));
             }
             case UNMARKED -> {
@@ -317,7 +318,8 @@ record AbilitiesTelling(Build build, Abilities abilities, Gap gap) implements Te
     private Optional<Port> outward(Part board) {
         return board.body().ports().stream()
                 .filter(p -> p.use() != Port.Use.OUTSIDE)
-                .filter(p -> cured(AbilityEdits.outside(board, p).change().apply(build)))
+                .filter(p ->
+                        cured(LinkEdits.use(board, p, Port.Use.OUTSIDE).change().apply(build)))
                 .findFirst();
     }
 

@@ -5,6 +5,7 @@ import static boldsatchel.judge.Words.name;
 
 import boldsatchel.edit.CaseEdits;
 import boldsatchel.edit.Edit;
+import boldsatchel.edit.LinkEdits;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
@@ -217,6 +218,7 @@ record FitTelling(Build build, FitResult fit) implements Telling {
         switch (f.code()) {
             case "fit.web" ->
                 Openings.apart(build, web(f)).ifPresent(e -> cures.add(Remedy.by(Words.begun(e.name()), e)));
+            case "fit.plug-room" -> cures.addAll(angled(f));
             case "fit.below-table" -> cures.addAll(feet(f));
             case "fit.size" ->
                 build.casing().shells().stream()
@@ -229,7 +231,7 @@ record FitTelling(Build build, FitResult fit) implements Telling {
         }
         cures.add(Remedy.advice(
                 switch (f.code()) {
-                    case "fit.plug-room" -> "Use a right-angle plug, turn the part, or move what is in the way";
+                    case "fit.plug-room" -> "Turn the part, move what is in the way, or use a right-angle plug";
                     case "fit.lid-clash" -> "Lower the part in the base or make the lid deeper by that much";
                     case "fit.sweep" -> "Move the axis of the joint, or what stands in the way, by that much";
                     case "fit.below-table" ->
@@ -349,6 +351,24 @@ record FitTelling(Build build, FitResult fit) implements Telling {
         Edit edit = CaseEdits.follow(shell, build.brief().limits().gapMm());
         boolean isNew = shell.aroundMm().isEmpty() && helps.test(edit.change().apply(build));
         return isNew ? List.of(Remedy.by(Words.begun(edit.name()), edit)) : List.of();
+    }
+
+    /** A right-angle plug for the straight one that has no room, where it has. */
+    private List<Remedy> angled(Noted f) {
+        return build.part(f.first()).stream()
+                .flatMap(part -> part.body().ports().stream()
+                        .filter(p -> p.use() == Port.Use.INSIDE_STRAIGHT)
+                        .map(p -> Remedy.by(
+                                "Use a right-angle plug for “" + p.words() + "”",
+                                LinkEdits.use(part, p, Port.Use.INSIDE_ANGLED))))
+                .filter(r -> isFree(r.edit().orElseThrow().change().apply(build), f))
+                .limit(1)
+                .toList();
+    }
+
+    private static boolean isFree(Build build, Noted f) {
+        return FitEngine.evaluate(build).intrusions().stream()
+                .noneMatch(i -> code(i.kind()).equals(f.code()) && f.subjects().equals(List.of(i.owner(), i.by())));
     }
 
     private static boolean isInside(Build build, String shell) {

@@ -86,6 +86,12 @@ public final class HoldJudge implements Judge<HoldResult> {
                         List.of(t.part()),
                         numbers("massG", t.massG(), "bearsG", t.bearsG())));
         hold.glued().forEach(p -> sheet.add("hold.glued-in", Severity.WATCH, List.of(p), Map.of()));
+        hold.hollow()
+                .forEach(h -> sheet.add(
+                        "hold.keys-hollow",
+                        Severity.WATCH,
+                        List.of(h.part()),
+                        numbers("corners", h.corners().size(), "overMm", h.overMm())));
         hold.closed().forEach(c -> sheet.add("hold.glue-closes", Severity.WATCH, c.parts(), Map.of()));
         for (HoldResult.Magnetic m : hold.magnets()) {
             if (Double.isNaN(m.eachN())) {
@@ -149,6 +155,13 @@ public final class HoldJudge implements Judge<HoldResult> {
                     "Foam tape under " + who + " bears about " + Units.format(f.number("bearsG"), 0, "g")
                             + " for long; it weighs " + Units.format(f.number("massG"), 0, "g") + ".";
                 case "hold.glued-in" -> who + " is glued in, and will want to come out one day.";
+                case "hold.keys-hollow" ->
+                    Double.isInfinite(f.number("overMm"))
+                            ? "Nothing bears " + who + " from below: it gives way when it is typed on."
+                            : f.n("corners") + (f.number("corners") == 1 ? " corner of " : " corners of ") + who
+                                    + (f.number("corners") == 1 ? " lies" : " lie") + " hollow: the outermost key is "
+                                    + f.n("overMm")
+                                    + " mm beyond what bears it, and gives way when it is struck.";
                 case "hold.glue-closes" ->
                     "Glue closes the only way to " + names(f.subjects()) + ", which will want to come out one day.";
                 case "hold.magnets-unsaid" ->
@@ -198,6 +211,13 @@ public final class HoldJudge implements Judge<HoldResult> {
                     List.of(
                             by("Strap it down instead", part, Fixing.By.STRAP),
                             by("Take foam tape instead", part, Fixing.By.TAPE));
+                case "hold.keys-hollow" -> {
+                    List<Remedy> cures = new ArrayList<>();
+                    Fixings.posts(build, part).ifPresent(e -> cures.add(Remedy.by("Put posts under its corners", e)));
+                    cures.add(by("Hold it by clips along its edges", part, Fixing.By.CLIPS));
+                    cures.add(Remedy.advice("Lay foam or a rib under its corners"));
+                    yield cures;
+                }
                 case "hold.glue-closes" -> {
                     List<Remedy> cures = new ArrayList<>();
                     hold.closed().stream()

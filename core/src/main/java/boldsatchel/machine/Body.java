@@ -6,7 +6,6 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Label;
 import boldsatchel.quantity.Quantity;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -109,9 +108,10 @@ public record Body(
     }
 
     /** The same shape with one of its sockets used differently. */
-    public Body using(int port, Port.Use use) {
-        List<Port> changed = new ArrayList<>(ports);
-        changed.set(port, changed.get(port).withUse(use));
+    public Body using(String port, Port.Use use) {
+        List<Port> changed = ports.stream()
+                .map(p -> p.id().equals(port) ? p.withUse(use) : p)
+                .toList();
         return new Body(widthMm, depthMm, heightMm, solids, zones, changed, holes, keys, centreOfMass);
     }
 

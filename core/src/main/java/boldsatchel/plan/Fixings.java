@@ -2,6 +2,7 @@ package boldsatchel.plan;
 
 import boldsatchel.edit.Edit;
 import boldsatchel.fit.FitEngine;
+import boldsatchel.fit.Placed;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Vec;
 import boldsatchel.hold.Closing;
@@ -47,6 +48,9 @@ public final class Fixings {
 
     private static final int CORNER_STEPS = 16;
     private static final double CORNER_STEP_MM = 4;
+
+    private static final int POST_STEPS = 4;
+    private static final double POST_STEP_MM = 2;
 
     private Fixings() {}
 
@@ -198,6 +202,47 @@ public final class Fixings {
             }
         }
         return made.equals(build) ? Optional.empty() : Optional.of(made);
+    }
+
+    /** Puts posts under the corners of a keyboard that lie hollow, or beside them where something lies in the way; nothing where that does not bear it. */
+    public static Optional<Edit> posts(Build build, String keyboard) {
+        return posted(build, keyboard)
+                .map(c ->
+                        new Edit("put posts under it", b -> posted(b, keyboard).orElse(b)));
+    }
+
+    private static Optional<HoldResult.Hollow> hollow(Build build, String keyboard) {
+        return HoldEngine.evaluate(build).hollow().stream()
+                .filter(h -> h.part().equals(keyboard))
+                .findFirst();
+    }
+
+    private static Optional<Build> posted(Build build, String keyboard) {
+        Optional<Placed> lies = Placed.of(build, keyboard);
+        Optional<HoldResult.Hollow> hollow = hollow(build, keyboard);
+        if (lies.isEmpty() || hollow.isEmpty()) {
+            return Optional.empty();
+        }
+        Vec middle = lies.get().bounds().centre();
+        Build made = build;
+        for (Vec corner : hollow.get().corners()) {
+            made = posted(made, lies.get().shell().id(), corner, middle).orElse(made);
+        }
+        return Optional.of(made).filter(b -> hollow(b, keyboard).isEmpty());
+    }
+
+    /** A post as near to a corner of a keyboard as there is room, towards its middle along either side. */
+    private static Optional<Build> posted(Build build, String shell, Vec corner, Vec middle) {
+        int before = FreeMove.trouble(build, FitEngine.evaluate(build));
+        Vec in = new Vec(Math.signum(middle.x() - corner.x()), Math.signum(middle.y() - corner.y()), 0);
+        return IntStream.range(0, 2 * POST_STEPS)
+                .mapToObj(step ->
+                        corner.plus(Vec.on(step % 2, in.along(step % 2) * POST_STEP_MM * (step - step % 2) / 2)))
+                .map(at -> new Boss(at.x(), at.y(), at.z(), BOSS_DIAMETERS * CLOSES.diameterMm(), CLOSES))
+                .filter(boss -> boss.heightMm() > 0)
+                .map(boss -> with(build, shell, boss))
+                .filter(tried -> FreeMove.trouble(tried, FitEngine.evaluate(tried)) <= before)
+                .findFirst();
     }
 
     private static Build with(Build build, String shell, Boss boss) {

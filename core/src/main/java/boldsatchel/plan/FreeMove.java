@@ -27,7 +27,9 @@ import java.util.function.ToDoubleFunction;
  */
 public record FreeMove(Part part, Face way, double mm) {
 
-    private static final int MOST_STEPS = 12;
+    /** Out of a wedge each step is shorter than the last. */
+    private static final int MOST_STEPS = 40;
+
     private static final double LEAST_MM = 0.1;
     private static final double MOST_MM = 80;
     /** Than anything that is only not as wished. */

@@ -253,9 +253,9 @@ public final class Starter {
         for (Placement at : build.layout().placements()) {
             Part part = build.part(at.part()).orElseThrow();
             boolean hidden = !at.shell().equals(shell.id()) || !FreePlace.reaches(part, at, shell);
-            for (int i = 0; hidden && i < part.body().ports().size(); i++) {
-                if (part.body().ports().get(i).use() == Port.Use.OUTSIDE) {
-                    part = part.withBody(part.body().using(i, Port.Use.UNUSED));
+            for (Port port : hidden ? part.body().ports() : List.<Port>of()) {
+                if (port.use() == Port.Use.OUTSIDE) {
+                    part = part.withBody(part.body().using(port.id(), Port.Use.UNUSED));
                 }
             }
             now = hidden ? now.with(part) : now;

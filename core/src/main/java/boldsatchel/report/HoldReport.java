@@ -36,6 +36,14 @@ final class HoldReport {
             number(tape, "massG", t.massG());
             number(tape, "bearsG", t.bearsG());
         });
+        ArrayNode hollow = node.putArray("hollow");
+        hold.hollow().forEach(h -> {
+            ObjectNode keyboard = hollow.addObject();
+            keyboard.put("part", h.part());
+            ArrayNode corners = keyboard.putArray("cornersMm");
+            h.corners().forEach(c -> corners.addArray().add(c.x()).add(c.y()).add(c.z()));
+            number(keyboard, "overMm", h.overMm());
+        });
         ArrayNode closed = node.putArray("closedByGlue");
         hold.closed().forEach(c -> {
             ObjectNode joint = closed.addObject();

@@ -7,8 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import boldsatchel.Findings;
 import boldsatchel.Samples;
 import boldsatchel.fit.FitEngine;
+import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Orientation;
+import boldsatchel.geometry.Solid;
 import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Body;
 import boldsatchel.machine.Boss;
@@ -33,6 +35,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.DoubleStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -78,6 +81,46 @@ public final class HoldTest {
         return held(block("it", family, grams), new Vec(100, 20, 0), Fixing.by(by));
     }
 
+    /** A keyboard of 180 × 80 mm, 15 mm over the floor, its left edge at 10, glued to ribs that begin at these places and are 10 mm wide. */
+    private static Build typed(Fixing.By by, double... ribs) {
+        Shell shell = Samples.tray("base", 200, 100, 30, exact(2), Material.PLASTIC, true);
+        List<Solid> all = DoubleStream.of(ribs)
+                .<Solid>mapToObj(x -> new Box(x - 5, 5, 0, 10, 85, 15))
+                .toList();
+        return Build.empty("typed")
+                .with(Casing.of(List.of(Form.of(Shell.class).field("ribs").with(shell, all)), exact(0)))
+                .with(Samples.part("keys", Family.KEYBOARD, 180, 80, 8, 200))
+                .with(new Placement("keys", "base", new Vec(10, 8, 15), Orientation.AS_DRAWN, Set.of())
+                        .held(Optional.of(Fixing.by(by))));
+    }
+
+    /**
+     * By hand: ribs from 45 to 55 and from 145 to 155 mm bear it; the middles of its outermost keys are at 10 + 9.5 and at 190 − 9.5 mm, 25.5 mm
+     * beyond on either side, all four of them.
+     */
+    @Test
+    public void keysBeyondWhatBearsThemLieHollow() {
+        Build build = typed(Fixing.By.GLUE, 50, 150);
+        HoldResult.Hollow hollow = HoldEngine.evaluate(build).hollow().getFirst();
+        assertThat(hollow.corners()).hasSize(4).contains(new Vec(19.5, 16, 15), new Vec(180.5, 80, 15));
+        assertThat(hollow.overMm()).isCloseTo(25.5, within(1e-9));
+        assertThat(findings(build).getFirst().message())
+                .startsWith("4 corners of keys lie hollow")
+                .contains("25.5 mm");
+        assertThat(HoldEngine.evaluate(typed(Fixing.By.GLUE, 50, 180))
+                        .hollow()
+                        .getFirst()
+                        .corners())
+                .as("the right is borne")
+                .hasSize(2);
+        assertThat(findings(typed(Fixing.By.STRAP)).getFirst().message()).startsWith("Nothing bears keys");
+        Build mended = Findings.remedied(findings(build).getFirst(), build);
+        assertThat(mended.shell("base").orElseThrow().bosses())
+                .hasSize(4)
+                .allSatisfy(b -> assertThat(b.heightMm()).isEqualTo(15));
+        assertThat(FitEngine.evaluate(mended).clashes()).isEmpty();
+    }
+
     private static List<Finding> findings(Build build) {
         return Evaluator.evaluate(build).findings().stream()
                 .filter(f -> f.code().startsWith("hold."))
@@ -94,6 +137,8 @@ public final class HoldTest {
             // 800 mm² bear 145 g.
             {"hold.tape-weak", block(Family.HUB, 150, Fixing.By.TAPE), block(Family.HUB, 140, Fixing.By.TAPE)},
             {"hold.glued-in", block(Family.DRIVE, 30, Fixing.By.GLUE), block(Family.HUB, 30, Fixing.By.GLUE)},
+            {"hold.keys-hollow", typed(Fixing.By.GLUE, 50, 150), typed(Fixing.By.GLUE, 20, 180)},
+            {"hold.keys-hollow", typed(Fixing.By.STRAP), typed(Fixing.By.CLIPS)},
             {
                 "hold.no-boss",
                 held(board(40), new Vec(100, 30, 5), Fixing.by(Fixing.By.SCREWS)),

@@ -4,12 +4,14 @@ import static boldsatchel.Samples.block;
 import static boldsatchel.Samples.exact;
 import static boldsatchel.Samples.packed;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import boldsatchel.Findings;
 import boldsatchel.Samples;
 import boldsatchel.balance.BalanceEngine;
 import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
+import boldsatchel.fit.Places;
 import boldsatchel.geometry.Box;
 import boldsatchel.geometry.Face;
 import boldsatchel.geometry.Vec;
@@ -27,6 +29,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.machine.Vent;
 import boldsatchel.machine.Zone;
 import boldsatchel.quantity.Form;
+import boldsatchel.verdict.Remedy;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
@@ -97,6 +100,57 @@ public final class FitRemediesTest {
                         .with(build.brief().limits(), Optional.of(widthMm))));
     }
 
+    /** Keys so wide in the middle of a tray that is 6 mm narrower at the floor, from each side. */
+    private static Build tapered(double wide) {
+        Shell narrow = Form.of(Shell.class).field("taperMm").with(TRAY, 6.0);
+        return packed(narrow, List.of(block("keys", wide, 50, 5)), List.of(new Vec((200 - wide) / 2, 25, 0)));
+    }
+
+    /** A board so high, the pins of a header 3 mm long on its underside over a block of 4 mm. */
+    private static Build pinned(double z) {
+        Body plain = block("board", 60, 40, 4.6).body();
+        Part board = block("board", 60, 40, 4.6)
+                .withBody(new Body(
+                        plain.widthMm(),
+                        plain.depthMm(),
+                        plain.heightMm(),
+                        List.of(new Box(0, 0, 3, 60, 40, 1.6), new Box(20, 10, 0, 20, 5, 3)),
+                        List.of(),
+                        List.of(),
+                        Optional.empty()));
+        return packed(
+                TRAY, List.of(board, block("behind", 30, 30, 4)), List.of(new Vec(50, 20, z), new Vec(65, 15, 0)));
+    }
+
+    /** By hand: beside the pins the board itself lies 2 mm over the block; they are 1 mm in it. */
+    @Test
+    public void pinsThatStandInWhatIsBehindAreToldWithTheirPlace() {
+        FitResult fit = FitEngine.evaluate(pinned(3));
+        FitResult.Clash clash = fit.clashes().getFirst();
+        assertThat(clash.depthMm()).isCloseTo(1, within(1e-9));
+        // They stand from x = 70 to 90 and y = 30 to 35 and the block reaches from 65 to 95 and from 15 to 45.
+        assertThat(new Places(pinned(3), fit).of(clash).orElseThrow().onA()).isEqualTo(new Vec(80, 32.5, 3.5));
+    }
+
+    /** A straight plug wants 45 mm before a socket and a right-angle one 20; the block begins after 35, and neither may move. */
+    @Test
+    public void aRightAnglePlugIsTakenWhereAStraightOneHasNoRoom() {
+        Port port = new Port("out", Connector.HDMI, Face.RIGHT, new Vec(60, 20, 8), Port.Use.INSIDE_STRAIGHT);
+        Part board = with(block("board", 60, 40, 15), List.of(), List.of(port));
+        Build build = packed(TRAY, List.of(board, block("by", 30, 60, 20)), List.of(Vec.ZERO, new Vec(95, 0, 0)));
+        assertThat(Findings.of(build, "fit.plug-room").orElseThrow().remedies())
+                .extracting(Remedy::words)
+                .startsWith("Move by 10.0 mm to the right", "Use a right-angle plug for “out”");
+        Build held = build.with(build.placement("board").orElseThrow().locked(true))
+                .with(build.placement("by").orElseThrow().locked(true));
+        Build apart = packed(TRAY, List.of(board, block("by", 30, 60, 20)), List.of(Vec.ZERO, new Vec(106, 0, 0)));
+        Findings.hold("fit.plug-room", held, Double.NaN, apart, true);
+        Build near = held.with(held.placement("by").orElseThrow().at(new Vec(75, 0, 0)));
+        assertThat(Findings.of(near, "fit.plug-room").orElseThrow().remedies())
+                .as("15 mm are too few for either")
+                .noneMatch(r -> r.edit().isPresent());
+    }
+
     @DataProvider
     Object[][] unwished() {
         return new Object[][] {
@@ -111,6 +165,8 @@ public final class FitRemediesTest {
             {"fit.web", holed(64), holed(68)},
             {"fit.antenna-field", room(Zone.Kind.ANTENNA, 75), room(Zone.Kind.ANTENNA, 82)},
             {"fit.below-table", folded(250), folded(170)},
+            {"fit.clash", tapered(190), tapered(186)},
+            {"fit.clash", pinned(3), pinned(5)},
         };
     }
 

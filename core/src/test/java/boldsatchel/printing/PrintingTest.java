@@ -83,7 +83,8 @@ public final class PrintingTest {
     /** A board at the front wall with a round power socket, and an opening before it that leaves so much on each side. */
     private static Build socketed(double room, Optional<Figure> off) {
         Part part = Samples.socketed(Samples.part("board", Family.HUB, 40, 30, 10, 30), exact(0.9), exact(0.1));
-        Part board = part.withBody(part.body().using(0, Port.Use.OUTSIDE));
+        Part board =
+                part.withBody(part.body().using(part.body().ports().getFirst().id(), Port.Use.OUTSIDE));
         Shell shell = tray();
         Build laid = build(400, off, shell)
                 .with(board)

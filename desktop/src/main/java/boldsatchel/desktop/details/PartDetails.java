@@ -165,12 +165,12 @@ final class PartDetails extends VBox {
             sockets.getChildren().add(Ui.label("Sockets in this build", "section"));
         }
         for (int i = 0; i < ports.size(); i++) {
-            int index = i;
+            String id = ports.get(i).id();
             ComboBox<Port.Use> use =
                     Ui.choice("port-" + i, Port.Use.values(), ports.get(i).use(), Port.Use::words);
             use.setOnAction(e -> {
                 Port.Use chosen = use.getValue();
-                change("sockets", p -> p.withBody(p.body().using(index, chosen)));
+                change("sockets", p -> p.withBody(p.body().using(id, chosen)));
             });
             sockets.getChildren().add(new HBox(8, Ui.label(ports.get(i).name()), Ui.spring(), use));
         }
