@@ -9,6 +9,7 @@ import boldsatchel.cables.CablesResult;
 import boldsatchel.cables.CablesResult.Laying;
 import boldsatchel.cables.CablesResult.Meeting;
 import boldsatchel.cables.Lead;
+import boldsatchel.edit.Edit;
 import boldsatchel.engine.Engine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.judge.Telling.Sheet;
@@ -284,14 +285,12 @@ public final class CablesJudge implements Judge<CablesResult> {
         public List<Remedy> cures(Noted f) {
             return switch (f.code()) {
                 case "cable.short", "cable.spare" -> lengths(f);
-                case "cable.bend", "cable.through" ->
-                    List.of(anew(f), Remedy.advice("Move its bends by hand, or what is in its way"));
+                case "cable.bend", "cable.through" -> anew(f, "Move its bends by hand, or what is in its way");
                 case "cable.contacts", "cable.contacts-unsaid" -> contacts(f);
                 case "cable.fold" ->
-                    List.of(
-                            anew(f),
-                            Remedy.advice(
-                                    "Turn a part so that both sockets look along one line; before buying see on which side the contacts are"));
+                    anew(
+                            f,
+                            "Turn a part so that both sockets look along one line; before buying see on which side the contacts are");
                 case "cable.room" -> room();
                 case "cable.unlaid" -> List.of(Remedy.by("Find a way for each", Layings.layAll()));
                 default -> throw Telling.unknown(f);
@@ -317,8 +316,22 @@ public final class CablesJudge implements Judge<CablesResult> {
                     .orElse(List.of(advice));
         }
 
-        private static Remedy anew(Noted f) {
-            return Remedy.by("Find a better way for it", Layings.anew(f.first()));
+        /** A way that mends it, if there is one; no click is to be in vain. Takes some tens of ms. */
+        private List<Remedy> anew(String words, Noted f) {
+            Edit edit = Layings.anew(f.first());
+            Build laid = edit.change().apply(build);
+            boolean isMended = !laid.equals(build)
+                    && new CablesJudge()
+                            .judge(laid, CablesEngine.evaluate(laid)).findings().stream()
+                                    .noneMatch(g -> g.code().equals(f.code())
+                                            && g.subjects().equals(f.subjects()));
+            return isMended ? List.of(Remedy.by(words, edit)) : List.of();
+        }
+
+        private List<Remedy> anew(Noted f, String advice) {
+            List<Remedy> cures = new ArrayList<>(anew("Find a better way for it", f));
+            cures.add(Remedy.advice(advice));
+            return cures;
         }
 
         private List<Remedy> room() {
@@ -345,7 +358,7 @@ public final class CablesJudge implements Judge<CablesResult> {
                 cures.add(Remedy.advice("Buy one of " + wanted));
             }
             if (f.code().equals("cable.short")) {
-                cures.add(Remedy.by("Find a shorter way for it", Layings.anew(id)));
+                cures.addAll(anew("Find a shorter way for it", f));
             } else {
                 cures.add(Remedy.advice("Keep room for it, and tie it"));
             }
