@@ -10,7 +10,6 @@ import boldsatchel.fit.FitEngine;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Places;
 import boldsatchel.geometry.Box;
-import boldsatchel.geometry.Vec;
 import boldsatchel.judge.Telling.Sheet;
 import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
@@ -146,7 +145,7 @@ public final class FitJudge implements Judge<FitResult> {
 
     private static String formula(FitResult.Meeting meeting) {
         return switch (meeting) {
-            case FitResult.Gap g -> "gap = straight from the nearest point of one to that of the other";
+            case FitResult.Gap g -> "gap = straight between their nearest points";
             case FitResult.Clash c -> "depth = least way that parts them";
             case FitResult.Outside o -> "how far it is beyond the inside of the wall";
             case FitResult.Hit h ->
@@ -155,16 +154,16 @@ public final class FitJudge implements Judge<FitResult> {
         };
     }
 
-    /** Points as they are measured: from the left, the front and the floor of a tray. */
+    /** Points as they are measured, from three sides of a tray. */
     private static String place(Build build, Places.Place place) {
-        String in = " mm from the left, the front and the floor of " + name(build, place.tray());
-        return place.onA().minus(place.onB()).length() < FitEngine.CONTACT_MM
-                ? "at " + point(place.onA()) + in
-                : "from " + point(place.onA()) + " to " + point(place.onB()) + in;
+        return between(place, 0) + " mm from the left, " + between(place, 1) + " from the front, " + between(place, 2)
+                + " from the floor of " + name(build, place.tray());
     }
 
-    private static String point(Vec at) {
-        return "(" + n(at.x()) + ", " + n(at.y()) + ", " + n(at.z()) + ")";
+    private static String between(Places.Place place, int axis) {
+        String one = n(place.onA().along(axis));
+        String other = n(place.onB().along(axis));
+        return one.equals(other) ? one : one + " to " + other;
     }
 
     /** One side that is beyond the brief. */

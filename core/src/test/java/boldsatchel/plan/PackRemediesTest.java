@@ -23,6 +23,7 @@ import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
 import boldsatchel.verdict.Remedy;
+import boldsatchel.verdict.Verdict;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -47,6 +48,12 @@ public class PackRemediesTest {
     public void aLidThatDoesNotCloseClosesAfterTheFirstRemedy() {
         Build build = Library.demo("harbour-watch").orElseThrow();
         Evaluation before = Evaluator.evaluate(build);
+        assertThat(before.verdict(Verdict.Kind.PACKS)
+                        .working()
+                        .steps()
+                        .getFirst()
+                        .numbers())
+                .isEqualTo("246 mm from the left, 128 from the front, 86.5 from the floor of Case");
         Remedy first = found(before, "fit.lid-clash").remedies().getFirst();
         assertThat(first.words()).startsWith("Move ").contains("mm");
         Build mended = done(build, first);

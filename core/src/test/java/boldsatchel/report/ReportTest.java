@@ -3,6 +3,7 @@ package boldsatchel.report;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.fit.FitEngine;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
@@ -157,6 +158,19 @@ public class ReportTest {
         assertThat(deepest < 0 ? deepest : tightest).isCloseTo(verdict(root, "packs"), within(1e-9));
         assertThat(fit.path("tightest").path("mm").asDouble()).isCloseTo(verdict(root, "packs"), within(1e-9));
         assertThat(fit.path("tightest").path("a").asString()).isNotBlank();
+        for (JsonNode gap : fit.path("gaps")) {
+            JsonNode place = gap.path("place");
+            double apart = 0;
+            for (int axis = 0; axis < 3; axis++) {
+                apart = Math.hypot(
+                        apart,
+                        place.path("onAMm").path(axis).asDouble()
+                                - place.path("onBMm").path(axis).asDouble());
+            }
+            assertThat(apart).isCloseTo(gap.path("gapMm").asDouble(), within(FitEngine.CONTACT_MM));
+            assertThat(place.path("tray").asString()).isNotBlank();
+        }
+        assertThat(fit.path("tightest").path("place").path("onAMm").size()).isEqualTo(3);
     }
 
     private static double verdict(JsonNode root, String id) {
