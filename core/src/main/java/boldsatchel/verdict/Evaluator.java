@@ -83,6 +83,8 @@ public final class Evaluator {
         }
     }
 
+    private static final int FEW = 8;
+
     private final List<Wired<?>> judges;
     private volatile Map<Class<?>, Lazy<Answer>> memory = Map.of();
 
@@ -166,8 +168,8 @@ public final class Evaluator {
     }
 
     /**
-     * Where nothing is remembered, a second thread helps: it begins with what needs nothing, while this one begins with what needs most, so
-     * that both are at work on different things for as long as there are any. After an edit there is too little to do for two.
+     * A second thread helps: it begins with what needs nothing, while this one begins with what needs most, so that both are at work on
+     * different things for as long as there are any. For a few judges alone there is too little to do for two.
      */
     private Map<Class<?>, Lazy<Answer>> answers(Build build, Map<Class<?>, Lazy<Answer>> before) {
         Map<Class<?>, Lazy<Answer>> working = new LinkedHashMap<>();
@@ -175,7 +177,7 @@ public final class Evaluator {
             Optional<Answer> last = Optional.ofNullable(before.get(wired.kind)).map(Lazy::get);
             working.put(wired.kind, Lazy.of(() -> answer(wired, build, last, working)));
         }
-        if (before.isEmpty()) {
+        if (judges.size() > FEW) {
             ForkJoinPool.commonPool().execute(() -> working.values().forEach(Lazy::get));
         }
         List.copyOf(working.values()).reversed().forEach(Lazy::get);
