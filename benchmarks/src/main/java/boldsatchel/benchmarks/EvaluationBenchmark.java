@@ -8,6 +8,7 @@ import boldsatchel.heat.HeatEngine;
 import boldsatchel.heat.HeatResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Mode;
+import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.plan.LinkPlanner;
 import boldsatchel.power.Demand;
@@ -54,6 +55,7 @@ public class EvaluationBenchmark {
 
     private Build build = Build.empty("");
     private Build moved = Build.empty("");
+    private Build recut = Build.empty("");
     private Build unplugged = Build.empty("");
     private boolean there;
     private final Evaluator evaluator = new Evaluator();
@@ -120,9 +122,19 @@ public class EvaluationBenchmark {
         unplugged = build.with(build.wiring().withLinks(List.of()));
         fit = FitEngine.evaluate(build);
         points = PointsEngine.evaluate(build);
-        Part part = build.part(fit.placed().getFirst().id()).orElseThrow();
-        Vec at = build.placement(part.id()).orElseThrow().at();
-        moved = Edits.move(part, at.plus(new Vec(0.5, 0, 0))).change().apply(build);
+        moved = moved(fit.placed().getFirst().id());
+        recut = moved(build.casing().shells().stream()
+                .flatMap(s -> s.openings().stream())
+                .flatMap(o -> o.serves().stream())
+                .map(Opening.Serves::part)
+                .findFirst()
+                .orElseThrow());
+    }
+
+    private Build moved(String id) {
+        Part part = build.part(id).orElseThrow();
+        Vec at = build.placement(id).orElseThrow().at();
+        return Edits.move(part, at.plus(new Vec(0.5, 0, 0))).change().apply(build);
     }
 
     /** Everything: engines, ranges, verdicts, findings. */
@@ -138,6 +150,14 @@ public class EvaluationBenchmark {
     public Evaluation moveOnly() {
         there = !there;
         return evaluator.judge(there ? moved : build);
+    }
+
+    /** The same of a part that openings follow: the case is cut anew each time. */
+    @Benchmark
+    @Warmup(iterations = WARM, time = 5)
+    public Evaluation moveOpenings() {
+        there = !there;
+        return evaluator.judge(there ? recut : build);
     }
 
     /** The power chain with the range of its run time. */

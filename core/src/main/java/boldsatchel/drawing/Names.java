@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Puts names on a picture so that none lies on another. What is painted is kept on a grid, so that it is known what of each thing can be seen. A name
@@ -108,7 +109,17 @@ final class Names {
     record Name(String subject, String text, boolean bold, Ink ink) {}
 
     /** A name in its place: lines of text, and a line to its thing where it stands aside. */
-    private record Beside(Name name, List<String> lines, Point at) {}
+    private record Beside(Name name, List<String> lines, Point at) {
+
+        /** On a line less. */
+        Beside shorter() {
+            return new Beside(name, Names.lines(name.text(), lines.size() - 1), at);
+        }
+
+        int letters() {
+            return lines.stream().mapToInt(String::length).sum();
+        }
+    }
 
     /**
      * Writes the names.
@@ -170,26 +181,30 @@ final class Names {
         for (Beside b : sorted) {
             (b.at().x() < middle ? ofLeft : ofRight).add(b);
         }
-        while (taken(ofLeft, letterMm) > height && taken(ofRight, letterMm) < taken(ofLeft, letterMm) - letterMm * 3) {
+        // At the top left is the choice of what is shown.
+        double choice = CHOICE * letterMm;
+        while (taken(ofLeft, letterMm) > height - choice
+                && taken(ofRight, letterMm) < taken(ofLeft, letterMm) - letterMm * 3) {
             ofRight.addFirst(ofLeft.removeLast());
         }
         while (taken(ofRight, letterMm) > height && taken(ofLeft, letterMm) < taken(ofRight, letterMm) - letterMm * 3) {
             ofLeft.add(ofRight.removeFirst());
         }
-        // At the top left is the choice of what is shown.
-        double choice = CHOICE * letterMm;
         column(marks, fitting(ofLeft, height - choice, letterMm), letterMm, left - letterMm * 0.8, choice, Align.RIGHT);
         column(marks, fitting(ofRight, height, letterMm), letterMm, right + letterMm * 0.8, 0, Align.LEFT);
     }
 
-    /** Names on fewer lines where there is no room for all of theirs. */
+    /** Where there is no room for all lines, names are cut one after the other, first those of which the least is lost. */
     private static List<Beside> fitting(List<Beside> side, double height, double letterMm) {
-        List<Beside> shorter = side;
-        for (int most = MOST_LINES - 1; most > 0 && taken(shorter, letterMm) > height; most--) {
-            int lines = most;
-            shorter = new ArrayList<>(side.stream()
-                    .map(b -> new Beside(b.name(), lines(b.name().text(), lines), b.at()))
-                    .toList());
+        List<Beside> shorter = new ArrayList<>(side);
+        while (taken(shorter, letterMm) > height) {
+            Optional<Beside> next = shorter.stream()
+                    .filter(b -> b.lines().size() > 1)
+                    .min(Comparator.comparingInt(b -> b.letters() - b.shorter().letters()));
+            if (next.isEmpty()) {
+                break;
+            }
+            shorter.replaceAll(b -> b.equals(next.get()) ? b.shorter() : b);
         }
         return shorter;
     }
