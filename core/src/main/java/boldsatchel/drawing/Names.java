@@ -200,7 +200,8 @@ final class Names {
         while (taken(shorter, letterMm) > height) {
             Optional<Beside> next = shorter.stream()
                     .filter(b -> b.lines().size() > 1)
-                    .min(Comparator.comparingInt(b -> b.letters() - b.shorter().letters()));
+                    .min(Comparator.comparingInt(
+                            b -> b.name().text().length() - b.shorter().letters()));
             if (next.isEmpty()) {
                 break;
             }

@@ -99,7 +99,7 @@ public class NamesTest {
         assertThat(texts(marks)).extracting(Mark.Text::text).containsExactly("Lid");
     }
 
-    /** Five on the left have room for a line each, four on the right for two. */
+    /** Of five on the left three have room for two lines and two for one, of four on the right three for all three lines and one for two. */
     @Test
     public void aLongNameIsBrokenAndAFullColumnHasAsManyLinesAsThereIsRoomFor() {
         Names names = new Names(200, 60);
@@ -110,7 +110,7 @@ public class NamesTest {
         }
         List<Mark> marks = new ArrayList<>();
         names.write(marks, all, LETTER, 50, 150, true);
-        assertThat(texts(marks)).hasSize(5 + 4 * 2).allSatisfy(t -> {
+        assertThat(texts(marks)).hasSize(3 * 2 + 2 + 3 * 3 + 2).allSatisfy(t -> {
             assertThat(t.text()).hasSizeLessThanOrEqualTo(14);
             assertThat(t.at().y()).isLessThanOrEqualTo(60);
         });
