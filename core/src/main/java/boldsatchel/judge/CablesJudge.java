@@ -285,10 +285,10 @@ public final class CablesJudge implements Judge<CablesResult> {
         public List<Remedy> cures(Noted f) {
             return switch (f.code()) {
                 case "cable.short", "cable.spare" -> lengths(f);
-                case "cable.bend", "cable.through" -> anew(f, "Move its bends by hand, or what is in its way");
+                case "cable.bend", "cable.through" -> betterOr(f, "Move its bends by hand, or what is in its way");
                 case "cable.contacts", "cable.contacts-unsaid" -> contacts(f);
                 case "cable.fold" ->
-                    anew(
+                    betterOr(
                             f,
                             "Turn a part so that both sockets look along one line; before buying see on which side the contacts are");
                 case "cable.room" -> room();
@@ -316,20 +316,19 @@ public final class CablesJudge implements Judge<CablesResult> {
                     .orElse(List.of(advice));
         }
 
-        /** A way that mends it, if there is one; no click is to be in vain. Takes some tens of ms. */
-        private List<Remedy> anew(String words, Noted f) {
+        /** Laid anew, where that mends it: no click is to be in vain. Takes some tens of ms. */
+        private List<Remedy> anew(Noted f, String words) {
             Edit edit = Layings.anew(f.first());
             Build laid = edit.change().apply(build);
-            boolean isMended = !laid.equals(build)
-                    && new CablesJudge()
-                            .judge(laid, CablesEngine.evaluate(laid)).findings().stream()
-                                    .noneMatch(g -> g.code().equals(f.code())
-                                            && g.subjects().equals(f.subjects()));
+            boolean isMended = new CablesJudge()
+                    .judge(laid, CablesEngine.evaluate(laid)).findings().stream()
+                            .noneMatch(g ->
+                                    g.code().equals(f.code()) && g.subjects().equals(f.subjects()));
             return isMended ? List.of(Remedy.by(words, edit)) : List.of();
         }
 
-        private List<Remedy> anew(Noted f, String advice) {
-            List<Remedy> cures = new ArrayList<>(anew("Find a better way for it", f));
+        private List<Remedy> betterOr(Noted f, String advice) {
+            List<Remedy> cures = new ArrayList<>(anew(f, "Find a better way for it"));
             cures.add(Remedy.advice(advice));
             return cures;
         }
@@ -358,7 +357,7 @@ public final class CablesJudge implements Judge<CablesResult> {
                 cures.add(Remedy.advice("Buy one of " + wanted));
             }
             if (f.code().equals("cable.short")) {
-                cures.addAll(anew("Find a shorter way for it", f));
+                cures.addAll(anew(f, "Find a shorter way for it"));
             } else {
                 cures.add(Remedy.advice("Keep room for it, and tie it"));
             }

@@ -15,6 +15,7 @@ import boldsatchel.machine.Brief;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
+import boldsatchel.machine.Joint;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Section;
 import boldsatchel.machine.Shell;
@@ -108,11 +109,21 @@ public final class FitJudge implements Judge<FitResult> {
                 name(build, c.a()) + " and " + name(build, c.b()) + " are in the same place" + where + by;
             case FitResult.Outside o ->
                 name(build, o.part()) + " goes through the wall of " + o.shell().name() + by;
-            case FitResult.Hit h ->
-                name(build, h.a()) + " hits " + other(build, h.b()) + " on the way from “" + h.from() + "” to “"
-                        + h.to() + "”" + by;
+            case FitResult.Hit h -> name(build, h.a()) + " hits " + other(build, h.b()) + way(h) + by;
             case FitResult.Below b -> name(build, b.subject()) + " reaches below the table " + in(b.posture()) + by;
         };
+    }
+
+    /** On which way something is hit. */
+    static String way(FitResult.Hit hit) {
+        return " on the way from “" + hit.from() + "” to “" + hit.to() + "”";
+    }
+
+    /** How far the joint is open where something is hit. */
+    static String open(Build build, FitResult.Hit hit) {
+        Optional<Joint> joint = build.casing().joint(hit.joint());
+        boolean slides = joint.filter(j -> j.hinge().isEmpty()).isPresent();
+        return joint.map(Joint::name).orElse("the joint") + " open by " + n(hit.amount()) + (slides ? " mm" : "°");
     }
 
     /** What is hit; the table is neither part nor tray. */
@@ -136,20 +147,21 @@ public final class FitJudge implements Judge<FitResult> {
         return fit.meetings().stream()
                 .limit(MOST_STEPS)
                 .map(m -> new Working.Step(
-                        name(build, m.a()) + " – " + other(build, m.b()) + where(m.where()),
-                        formula(m),
+                        name(build, m.a()) + " – " + other(build, m.b())
+                                + (m instanceof FitResult.Hit h ? way(h) : where(m.where())),
+                        formula(build, m),
                         places.of(m).map(p -> place(build, p)).orElse(""),
                         n(Math.abs(m.mm())) + " mm"))
                 .toList();
     }
 
-    private static String formula(FitResult.Meeting meeting) {
+    private static String formula(Build build, FitResult.Meeting meeting) {
         return switch (meeting) {
             case FitResult.Gap g -> "gap = straight between their nearest points";
             case FitResult.Clash c -> "depth = least way that parts them";
             case FitResult.Outside o -> "how far it is beyond the inside of the wall";
             case FitResult.Hit h ->
-                "depth = deepest on the way; the place is where they first meet, at " + n(h.amount());
+                "depth = deepest on the way; the place is where they first meet, with " + open(build, h);
             case FitResult.Below b -> "how far it is below the table";
         };
     }

@@ -11,7 +11,6 @@ import boldsatchel.fit.FitResult;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Facet;
-import boldsatchel.machine.Joint;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Port;
@@ -126,18 +125,6 @@ record FitTelling(Build build, FitResult fit) implements Telling {
                 .orElseThrow();
     }
 
-    private String joint(FitResult.Hit hit) {
-        return build.casing().joint(hit.joint()).map(Joint::name).orElse("the joint");
-    }
-
-    private String amount(FitResult.Hit hit) {
-        boolean slide = build.casing()
-                .joint(hit.joint())
-                .filter(j -> j.hinge().isEmpty())
-                .isPresent();
-        return n(hit.amount()) + (slide ? " mm" : "°");
-    }
-
     /** In which posture a gap is. */
     private String gapWhere(Noted f) {
         return fit.gaps().stream()
@@ -162,10 +149,8 @@ record FitTelling(Build build, FitResult fit) implements Telling {
                         + " mm deep.";
             case "fit.sweep" -> {
                 FitResult.Hit hit = hit(f);
-                yield who + " hits " + FitJudge.other(build, f.subjects().get(1)) + " on the way from “" + hit.from()
-                        + "” to “" + hit.to()
-                        + "”, with " + joint(hit) + " open by " + amount(hit) + ", and would be " + f.n("depthMm")
-                        + " mm deep in it.";
+                yield who + " hits " + FitJudge.other(build, f.subjects().get(1)) + FitJudge.way(hit) + ", with "
+                        + FitJudge.open(build, hit) + ", and would be " + f.n("depthMm") + " mm deep in it.";
             }
             case "fit.below-table" ->
                 who + " reaches " + f.n("byMm") + " mm below the table " + FitJudge.in(below(f).posture()) + ".";

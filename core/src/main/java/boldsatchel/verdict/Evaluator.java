@@ -83,6 +83,7 @@ public final class Evaluator {
         }
     }
 
+    /** So many judges have too little to do for two threads. */
     private static final int FEW = 8;
 
     private final List<Wired<?>> judges;
@@ -169,7 +170,7 @@ public final class Evaluator {
 
     /**
      * A second thread helps: it begins with what needs nothing, while this one begins with what needs most, so that both are at work on
-     * different things for as long as there are any. For a few judges alone there is too little to do for two.
+     * different things for as long as there are any.
      */
     private Map<Class<?>, Lazy<Answer>> answers(Build build, Map<Class<?>, Lazy<Answer>> before) {
         Map<Class<?>, Lazy<Answer>> working = new LinkedHashMap<>();

@@ -63,6 +63,13 @@ public class PackFindingsTest {
                 .contains("bar", "post", "on the way from “closed” to “in use”", "Hinge open by", "°", "mm deep");
         assertThat(Evaluator.evaluate(build).verdict(Verdict.Kind.PACKS).state())
                 .isEqualTo(State.STOP);
+        Working.Step first = Evaluator.evaluate(build)
+                .verdict(Verdict.Kind.PACKS)
+                .working()
+                .steps()
+                .getFirst();
+        assertThat(first.what()).isEqualTo("bar – post on the way from “closed” to “in use”");
+        assertThat(first.formula()).contains("Hinge open by", "°");
         Build mended =
                 finding.remedies().getFirst().edit().orElseThrow().change().apply(build);
         assertThat(found(mended, "fit.sweep")).isEmpty();
