@@ -16,7 +16,7 @@ import java.util.Map;
 
 /**
  * How far trays and parts are lifted in an exploded view: each straight out of the open side of its tray, those that lie on others further, so that
- * what is above another stays above it; trays that close on one another along the way between them, closed as they are when nothing is open.
+ * what is above another stays above it, and those that come out downwards until they are seen below their tray; trays that close on one another along the way between them, closed as they are when nothing is open.
  */
 final class Explosion {
 
@@ -50,7 +50,15 @@ final class Explosion {
                     .sorted(Comparator.comparingDouble(p -> p.bounds().z()))
                     .toList();
             Map<String, Double> lifts = lifts(shell, inside);
-            Box reach = closed.around(shell.outside());
+            Box outside = closed.around(shell.outside());
+            if (out.z() < 0) {
+                double seen = inside.stream()
+                        .mapToDouble(p -> hidden(outside, closed.around(p.bounds())))
+                        .max()
+                        .orElse(0);
+                lifts.replaceAll((part, lift) -> lift + seen);
+            }
+            Box reach = outside;
             for (Placed p : inside) {
                 Box at = closed.around(p.bounds()).moved(out.times(lifts.getOrDefault(p.id(), 0.0)));
                 reach = reach.around(at);
@@ -68,6 +76,18 @@ final class Explosion {
             }
         }
         return all;
+    }
+
+    /** How far below the rim of its tray a part has to be until the eye sees its nearest corner past it. */
+    private static double hidden(Box tray, Box part) {
+        Vec eye = PackView.EXPLODED.from().toward();
+        double past = Double.POSITIVE_INFINITY;
+        for (int axis = 0; axis < 2; axis++) {
+            double way = eye.along(axis);
+            double inside = way > 0 ? tray.high(axis) - part.high(axis) : part.low(axis) - tray.low(axis);
+            past = way == 0 ? past : Math.min(past, inside / Math.abs(way));
+        }
+        return eye.z() * Math.max(0, past);
     }
 
     /** Each part clear of the rim, and of all that it lies on by a step. */

@@ -18,9 +18,12 @@ import java.util.Optional;
 final class Names {
 
     /** Cells of the grid along the longer side. */
-    private static final int CELLS = 260;
+    private static final int CELLS = 360;
 
-    private static final int MOST_LETTERS = 14;
+    /** Letters on a line of a column: as many as there is room for, and no fewer or more than these. */
+    private static final int LETTERS = 14;
+
+    private static final int MOST_LETTERS = 24;
     private static final int MOST_LINES = 3;
     /** Height of what stands over the left column, in letters' sizes. */
     private static final double CHOICE = 2.6;
@@ -108,12 +111,12 @@ final class Names {
      */
     record Name(String subject, String text, boolean bold, Ink ink) {}
 
-    /** A name in its place: lines of text, and a line to its thing where it stands aside. */
-    private record Beside(Name name, List<String> lines, Point at) {
+    /** A name in its place: lines of text, each of so many letters at most, and a line to its thing where it stands aside. */
+    private record Beside(Name name, int most, List<String> lines, Point at) {
 
         /** On a line less. */
         Beside shorter() {
-            return new Beside(name, Names.lines(name.text(), lines.size() - 1), at);
+            return new Beside(name, most, Names.lines(name.text(), lines.size() - 1, most), at);
         }
 
         int letters() {
@@ -129,6 +132,8 @@ final class Names {
      * @param aside whether all stand aside
      */
     void write(List<Mark> marks, List<Name> names, double letterMm, double left, double right, boolean aside) {
+        double column = Math.min(left, across * cell - right) / letterMm - 1;
+        int most = (int) Math.clamp(column / Sketch.LETTER_WIDTH, LETTERS, MOST_LETTERS);
         List<Beside> beside = new ArrayList<>();
         for (Name name : names) {
             Integer id = index.get(name.subject());
@@ -144,7 +149,8 @@ final class Names {
             if (room.length > 0) {
                 on(marks, name, new Point(room[0], room[1]), letterMm, wide);
             } else {
-                beside.add(new Beside(name, lines(name.text(), MOST_LINES), new Point(seen[0], seen[1])));
+                Point at = new Point(seen[0], seen[1]);
+                beside.add(new Beside(name, most, lines(name.text(), MOST_LINES, most), at));
             }
         }
         columns(marks, beside, letterMm, left, right);
@@ -274,23 +280,35 @@ final class Names {
         marks.add(new Mark.Fill(ring, Ink.INK, 1, b.name().subject()));
     }
 
-    /** A name on several lines where it is long; what is still too long is cut. */
-    private static List<String> lines(String text, int most) {
+    /** A name on several lines where it is long, none of them much longer than the others; what is still too long is cut. */
+    private static List<String> lines(String text, int most, int letters) {
+        List<String> best = broken(text, most, letters);
+        for (int fewer = letters - 1; fewer > 0; fewer--) {
+            List<String> narrower = broken(text, most, fewer);
+            if (narrower.size() > best.size() || !String.join(" ", narrower).equals(text)) {
+                break;
+            }
+            best = narrower;
+        }
+        return best;
+    }
+
+    private static List<String> broken(String text, int most, int letters) {
         List<String> lines = new ArrayList<>();
         String rest = text;
-        while (rest.length() > MOST_LETTERS && lines.size() < most - 1) {
-            int space = rest.lastIndexOf(' ', MOST_LETTERS);
-            String line = space > 0 ? rest.substring(0, space) : rest.substring(0, MOST_LETTERS);
+        while (rest.length() > letters && lines.size() < most - 1) {
+            int space = rest.lastIndexOf(' ', letters);
+            String line = space > 0 ? rest.substring(0, space) : rest.substring(0, letters);
             lines.add(line);
             rest = rest.substring(line.length()).strip();
         }
-        lines.add(cut(rest, MOST_LETTERS));
+        lines.add(cut(rest, letters));
         return lines;
     }
 
-    /** Width that a column of names takes, in letters' sizes. */
+    /** Width that a column of names takes at least, in letters' sizes. */
     static double columnLetters() {
-        return MOST_LETTERS * Sketch.LETTER_WIDTH + 1;
+        return LETTERS * Sketch.LETTER_WIDTH + 1;
     }
 
     /** The seen cell that is nearest to the middle of all seen cells; nothing where nothing is seen. */

@@ -122,12 +122,6 @@ public final class PackDrawings {
         return new Picture(evaluation, look);
     }
 
-    /** Two pictures drawn so that a millimetre is as long in both. */
-    public static List<Drawing> atOneScale(Picture first, Room one, Picture second, Room other) {
-        double most = Math.min(first.scale(one), second.scale(other));
-        return List.of(first.in(one.atMost(most)), second.in(other.atMost(most)));
-    }
-
     /** What a look shows, ready to be drawn. */
     public static final class Picture {
         private final Evaluation evaluation;
@@ -154,11 +148,6 @@ public final class PackDrawings {
                     seen.stream().mapToDouble(Flat::across).max().orElse(0) - left,
                     seen.stream().mapToDouble(Flat::up).max().orElse(0) - bottom);
             cut(evaluation, look, scene);
-        }
-
-        /** How wide and how high what is shown is, mm, without anything written. */
-        public Flat extent() {
-            return size;
         }
 
         /** Drawn, with all that is written on it. */
@@ -205,7 +194,7 @@ public final class PackDrawings {
         }
 
         /** Units a millimetre takes in a room. */
-        private double scale(Room room) {
+        public double scale(Room room) {
             return room.scale(size.across(), size.up(), columns(), ABOVE + below());
         }
 
@@ -318,6 +307,12 @@ public final class PackDrawings {
         private final double letter;
         private final double column;
         private final double below;
+        /** Room beside what is drawn, to the edges of the sheet. */
+        private final double beside;
+        /** Height of the drawn frame that what is written below begins under. */
+        private final double foot;
+
+        private final double high;
         private final Sketch s;
 
         Sheet(Picture picture, Room room) {
@@ -336,9 +331,14 @@ public final class PackDrawings {
                 picture.low.up() + picture.size.up()
             };
             below = picture.below();
-            letter = room.letter() / picture.scale(room);
+            double scale = picture.scale(room);
+            letter = room.letter() / scale;
             column = Picture.columns() / 2 * letter;
-            s = new Sketch(extent[0] - column, extent[3] + ABOVE * letter);
+            double least = height() + (ABOVE + below) * letter;
+            high = room.filled() ? Math.max(least, room.height() / scale) : least;
+            beside = room.filled() ? Math.max(column, (room.width() / scale - width()) / 2) : column;
+            foot = extent[1] - (high - least) / 2;
+            s = new Sketch(extent[0] - beside, extent[3] + (high - least) / 2 + ABOVE * letter);
         }
 
         private double width() {
@@ -350,8 +350,7 @@ public final class PackDrawings {
         }
 
         Drawing drawn() {
-            double wide = width() + 2 * column;
-            double high = height() + (ABOVE + below) * letter;
+            double wide = width() + 2 * beside;
             Names names = new Names(
                     wide,
                     high - (look.legend() ? LEGEND * letter : 0) - (look.heat().isPresent() ? TINTS * letter : 0));
@@ -456,13 +455,12 @@ public final class PackDrawings {
             for (Scene.Thing thing : scene.things()) {
                 thing.part().filter(p -> seen.add(p.id())).ifPresent(p -> all.add(name(thing, p)));
             }
-            // The picture's left edge on the sheet, whose own left edge is a column away.
             names.write(
                     s.marks(),
                     all,
                     letter,
-                    column - BESIDE * letter,
-                    column + width() + (BESIDE - 1.4) * letter,
+                    beside - BESIDE * letter,
+                    beside + width() + (BESIDE - 1.4) * letter,
                     look.view() == PackView.EXPLODED);
         }
 
@@ -510,7 +508,7 @@ public final class PackDrawings {
         private void scale(HeatMap heat) {
             double size = letter * 0.9;
             double x = extent[0] + letter * 16;
-            double y = extent[1] - BELOW * letter + letter * 0.5;
+            double y = foot - BELOW * letter + letter * 0.5;
             List<Ink> inks = HeatMap.inks();
             for (int i = 0; i < inks.size(); i++) {
                 s.fill(x, y, size * 2.4, size * 0.8, inks.get(i), 1, "");
@@ -520,10 +518,10 @@ public final class PackDrawings {
                 s.text(x, y - size, size * 0.85, Align.CENTRE, false, Ink.SOFT, end, "");
             }
             s.fitted(
-                    extent[0] - column + letter * 0.4,
-                    extent[1] - below * letter + letter * 0.3,
+                    extent[0] - beside + letter * 0.4,
+                    foot - below * letter + letter * 0.3,
                     size,
-                    extent[2] - extent[0] + 2 * column - letter,
+                    width() + 2 * beside - letter,
                     Align.LEFT,
                     false,
                     Ink.INK,
@@ -747,7 +745,7 @@ public final class PackDrawings {
             }
             // Beside the scale bar and its figure, however small the picture is.
             double x = Math.max(extent[2] - letter * 13, extent[0] + letter * 15);
-            double y = extent[1] - BELOW * letter + letter * 0.65;
+            double y = foot - BELOW * letter + letter * 0.65;
             for (int i = 0; i < 3; i++) {
                 double dash = x + i * letter * 0.7;
                 s.line(dash, y, dash + letter * 0.4, y, Sketch.WIDE, false, Ink.ACCENT, "");
@@ -868,17 +866,9 @@ public final class PackDrawings {
         private void overall() {
             double above = extent[3] + letter * 0.9;
             s.dimension(extent[0], above, extent[2], above, Units.format(width(), 1, "mm"), letter, Ink.SOFT);
-            double beside = extent[2] + letter * 0.9;
-            s.dimension(beside, extent[1], beside, extent[3], "", letter, Ink.SOFT);
-            s.text(
-                    beside + letter * 0.5,
-                    above,
-                    letter,
-                    Align.LEFT,
-                    false,
-                    Ink.SOFT,
-                    Units.format(height(), 1, ""),
-                    "");
+            double right = extent[2] + letter * 0.9;
+            s.dimension(right, extent[1], right, extent[3], "", letter, Ink.SOFT);
+            s.text(right + letter * 0.5, above, letter, Align.LEFT, false, Ink.SOFT, Units.format(height(), 1, ""), "");
         }
 
         /** A length that can be compared with, of a round number of millimetres. */
@@ -887,7 +877,7 @@ public final class PackDrawings {
             double step = Math.pow(10, Math.floor(Math.log10(Math.max(1, wanted))));
             double length = step * (wanted >= 5 * step ? 5 : wanted >= 2 * step ? 2 : 1);
             double x = extent[0];
-            double y = extent[1] - BELOW * letter + letter * 0.5;
+            double y = foot - BELOW * letter + letter * 0.5;
             double high = letter * 0.28;
             for (int i = 0; i < 4; i++) {
                 s.fill(x + length * i / 4, y, length / 4, high, i % 2 == 0 ? Ink.INK : Ink.PAPER, 1, "");
@@ -909,9 +899,9 @@ public final class PackDrawings {
             Set<Family> families = new TreeSet<>();
             scene.things().forEach(t -> t.part().ifPresent(p -> families.add(p.family())));
             double size = letter * 0.9;
-            double x = extent[0] - column + letter * 0.4;
-            double end = extent[2] + column - letter;
-            double y = extent[1] - below * letter + letter * 0.6;
+            double x = extent[0] - beside + letter * 0.4;
+            double end = extent[2] + beside - letter;
+            double y = foot - below * letter + letter * 0.6;
             for (Family family : families) {
                 FamilyStyle style = FamilyStyle.of(family);
                 double wide = size * (1.8 + family.words().length() * Sketch.LETTER_WIDTH);

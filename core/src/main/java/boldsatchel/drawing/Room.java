@@ -8,11 +8,14 @@ package boldsatchel.drawing;
  * @param height of the room
  * @param letter size of letters
  * @param most units a millimetre takes at most
+ * @param filled whether the sheet is as large as the room, with what is drawn in its middle; otherwise no larger than it needs
  */
-public record Room(double width, double height, double letter, double most) {
+public record Room(double width, double height, double letter, double most, boolean filled) {
 
     /** Letters of a window, pixels. */
     private static final double LETTER_PX = 11;
+    /** A millimetre takes no more pixels than this. */
+    private static final double MOST_PX = 40;
     /** Letters of a page, mm. */
     private static final double LETTER_MM = 2.6;
 
@@ -20,17 +23,17 @@ public record Room(double width, double height, double letter, double most) {
 
     /** A place in a window. */
     public static Room window(double width, double height) {
-        return new Room(Math.max(LEAST, width), Math.max(LEAST, height), LETTER_PX, 6);
+        return new Room(Math.max(LEAST, width), Math.max(LEAST, height), LETTER_PX, MOST_PX, true);
     }
 
     /** A place on a page, mm; nothing is drawn larger than it is. */
     public static Room page(double widthMm, double heightMm) {
-        return new Room(widthMm, heightMm, LETTER_MM, 1);
+        return new Room(widthMm, heightMm, LETTER_MM, 1, false);
     }
 
     /** The same where a millimetre takes no more than so many units. */
     public Room atMost(double units) {
-        return new Room(width, height, letter, units);
+        return new Room(width, height, letter, units, filled);
     }
 
     /**

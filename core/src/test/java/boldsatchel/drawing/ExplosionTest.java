@@ -13,6 +13,8 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.shelf.Library;
+import boldsatchel.verdict.Evaluation;
+import boldsatchel.verdict.Evaluator;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -49,6 +51,24 @@ public class ExplosionTest {
                 }
             }
         }
+    }
+
+    /** Each is so far out that something of it is seen, and so has a name: what comes out of a lid too. */
+    @Test(dataProvider = "demos")
+    public void everyPartIsSeen(String demo) {
+        Build build = Library.demo(demo).orElseThrow();
+        Evaluation evaluation = Evaluator.evaluate(build);
+        Drawing drawing = PackDrawings.of(
+                        evaluation,
+                        new PackDrawings.Look(
+                                PackView.EXPLODED,
+                                build.casing().standing().orElseThrow().id(),
+                                Posture.CLOSED))
+                .in(Room.window(780, 340));
+        assertThat(drawing.marks().stream().filter(m -> m instanceof Mark.Text).map(Mark::subject))
+                .containsAll(evaluation.of(FitResult.class).placed().stream()
+                        .map(Placed::id)
+                        .toList());
     }
 
     /** What lies on another is lifted further out of the open side of its tray. */
@@ -118,11 +138,36 @@ public class ExplosionTest {
     public void aRoomScalesWhatIsDrawnAndNotWhatIsWritten() {
         Room wide = Room.window(800, 600);
         assertThat(wide.scale(100, 100, 10, 5)).isCloseTo((600 - 5 * 11) / 100.0, within(1e-9));
-        assertThat(wide.scale(10, 10, 0, 0)).as("no larger than can be useful").isEqualTo(6);
+        assertThat(wide.scale(10, 10, 0, 0)).as("no larger than can be useful").isEqualTo(40);
         assertThat(wide.atMost(2).scale(10, 10, 0, 0)).isEqualTo(2);
         assertThat(Room.window(-5, 0).scale(300, 300, 40, 40)).isPositive();
         assertThat(Room.page(180, 235).scale(60, 60, 0, 0))
                 .as("on paper no larger than it is")
                 .isEqualTo(1);
+    }
+
+    /** In a window the sheet is the room, with what is drawn in its middle; on paper it is no larger than it has to be. */
+    @Test(dataProvider = "demos")
+    public void aWindowIsFilledAndAPageIsNot(String demo) {
+        Build build = Library.demo(demo).orElseThrow();
+        Evaluation evaluation = Evaluator.evaluate(build);
+        String standing = build.casing().standing().orElseThrow().id();
+        PackDrawings.Picture picture =
+                PackDrawings.of(evaluation, new PackDrawings.Look(PackView.FRONT, standing, Posture.CLOSED));
+        Room window = Room.window(900, 500);
+        Drawing inWindow = picture.in(window.atMost(picture.scale(window) / 2));
+        assertThat(inWindow.widthMm() * picture.scale(window) / 2).isCloseTo(900, within(1e-6));
+        assertThat(inWindow.heightMm() * picture.scale(window) / 2).isCloseTo(500, within(1e-6));
+        Box stands = all(evaluation, standing);
+        double middle = inWindow.originX() + stands.centre().x();
+        assertThat(middle).isCloseTo(inWindow.widthMm() / 2, within(0.1));
+        Room page = Room.page(180, 235);
+        assertThat(picture.in(page).widthMm()).isLessThanOrEqualTo(180 / picture.scale(page) + 1e-6);
+        assertThat(picture.in(page).heightMm()).isLessThan(235 / picture.scale(page) * 0.9);
+    }
+
+    private static Box all(Evaluation evaluation, String standing) {
+        return PackDrawings.scene(evaluation, new PackDrawings.Look(PackView.FRONT, standing, Posture.CLOSED))
+                .extent();
     }
 }

@@ -109,15 +109,25 @@ public class NamesTest {
             all.add(name("p" + i, "Laptop keyboard, 13-inch class"));
         }
         List<Mark> marks = new ArrayList<>();
-        names.write(marks, all, LETTER, 50, 150, true);
+        names.write(marks, all, LETTER, 37, 163, true);
         assertThat(texts(marks)).hasSize(3 * 2 + 2 + 3 * 3 + 2).allSatisfy(t -> {
             assertThat(t.text()).hasSizeLessThanOrEqualTo(14);
             assertThat(t.at().y()).isLessThanOrEqualTo(60);
         });
         List<Mark> few = new ArrayList<>();
-        names.write(few, all.subList(4, 5), LETTER, 50, 150, true);
+        names.write(few, all.subList(4, 5), LETTER, 37, 163, true);
         assertThat(texts(few).stream().map(Mark.Text::text).collect(Collectors.joining(" ")))
                 .isEqualTo("Laptop keyboard, 13-inch class");
+    }
+
+    /** Where a column is wide its lines are long, and none of a name is much shorter than the others. */
+    @Test
+    public void aWideColumnTakesFewerLinesOfOneLength() {
+        Names names = new Names(400, 120);
+        names.paint("p", rectangle(150, 50, 3, 3));
+        List<Mark> marks = new ArrayList<>();
+        names.write(marks, List.of(name("p", "4S protection and balancing board")), LETTER, 110, 290, true);
+        assertThat(texts(marks)).extracting(Mark.Text::text).containsExactly("4S protection and", "balancing board");
     }
 
     @DataProvider

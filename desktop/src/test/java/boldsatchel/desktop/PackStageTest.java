@@ -69,6 +69,37 @@ public class PackStageTest extends WindowHarness {
         settle();
     }
 
+    /** One below the other plan and front are in line: as wide, and at the same place; each next to the other is as large as it goes. */
+    @Test
+    public void whatIsDrawnBelowIsInLine() throws Exception {
+        for (String demo : Library.DEMOS) {
+            show(demo);
+            open("pack");
+            DrawingView plan = view("#plan");
+            DrawingView front = view("#front");
+            double scale = plan.scale();
+            assertThat(front.scale()).as(demo).isCloseTo(scale, within(1e-3));
+            double left = onScreen("#plan", 0, 0).getX();
+            assertThat(onScreen("#front", 0, 0).getX()).as(demo).isCloseTo(left, within(2.0));
+            assertThat(onScreen("#front", 0, 0).getY())
+                    .isGreaterThan(onScreen("#plan", 0, 0).getY());
+        }
+    }
+
+    /** What is lifted apart is high, and its parts keep most of the room from a section below it. */
+    @Test
+    public void whatIsLiftedApartAndASectionAreBothLarge() throws Exception {
+        show("harbour-watch");
+        open("pack");
+        choose("#view-first", PackView.EXPLODED);
+        settle();
+        DrawingView apart = view("#exploded");
+        assertThat(apart.getHeight()).isGreaterThan(view("#front").getHeight());
+        assertThat(apart.getWidth()).isEqualTo(view("#front").getWidth());
+        assertThat(apart.drawing().marks())
+                .anyMatch(m -> m instanceof Mark.Text t && t.text().startsWith("8.8-inch"));
+    }
+
     /** What stands at the front is gone when the cut is behind it, and back when it is drawn back. */
     @Test
     public void theWheelCutsDeeperAndCtrlComesNearer() throws Exception {

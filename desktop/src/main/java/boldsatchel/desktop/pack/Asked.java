@@ -5,7 +5,6 @@ import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.Room;
 import boldsatchel.fit.FitResult;
 import boldsatchel.fit.Ruler;
-import boldsatchel.geometry.Flat;
 import boldsatchel.machine.Casing;
 import boldsatchel.machine.Part;
 import boldsatchel.quantity.Units;
@@ -25,6 +24,9 @@ record Asked(
         PackDrawings.Look second,
         Room secondRoom,
         boolean oneScale,
+        Split split,
+        double width,
+        double height,
         Optional<Point2D> probe,
         boolean hands,
         Optional<Part> before) {
@@ -32,14 +34,11 @@ record Asked(
     Pictures pictures() {
         PackDrawings.Picture a = PackDrawings.of(evaluation, first);
         PackDrawings.Picture b = PackDrawings.of(evaluation, second);
-        List<Drawing> drawn = oneScale
-                ? PackDrawings.atOneScale(a, firstRoom, b, secondRoom)
-                : List.of(a.in(firstRoom), b.in(secondRoom));
+        double most = oneScale ? Math.min(a.scale(firstRoom), b.scale(secondRoom)) : firstRoom.most();
         return new Pictures(
-                drawn.getFirst(),
-                drawn.getLast(),
-                a.extent(),
-                b.extent(),
+                a.in(firstRoom.atMost(most)),
+                b.in(secondRoom.atMost(most)),
+                split.fitting(a, b, first.view().isInLineWith(second.view()), width, height),
                 probe.map(at -> CorePane.Core.of(evaluation, first.shell(), first.posture(), at)),
                 table(),
                 ruler(),
@@ -70,8 +69,7 @@ record Asked(
     record Pictures(
             Drawing first,
             Drawing second,
-            Flat ofFirst,
-            Flat ofSecond,
+            Split split,
             Optional<CorePane.Core> core,
             Optional<Table> hands,
             Optional<String> ruler,

@@ -2,7 +2,6 @@ package boldsatchel.desktop.pack;
 
 import boldsatchel.desktop.controls.DrawingView;
 import boldsatchel.desktop.controls.ViewPane;
-import boldsatchel.geometry.Flat;
 import java.util.List;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
@@ -13,12 +12,9 @@ import javafx.scene.layout.Region;
  */
 final class LinkedViews extends Region {
 
-    private static final double LEAST_SHARE = 0.3;
-
     private final ViewPane first;
     private final ViewPane second;
-    private double share = 0.55;
-    private boolean beside;
+    private Split split = Split.USUAL;
 
     LinkedViews(ViewPane first, ViewPane second) {
         this.first = first;
@@ -40,25 +36,15 @@ final class LinkedViews extends Region {
         second.drawing().point(subject);
     }
 
-    /**
-     * Lays both out for two pictures.
-     *
-     * @param a extent of what the first shows, mm
-     * @param b extent of what the second shows, mm
-     */
-    void arrange(Flat a, Flat b) {
-        double below =
-                Math.min(getWidth() / Math.max(a.across(), b.across()), getHeight() / Math.max(1, a.up() + b.up()));
-        double aside =
-                Math.min(getHeight() / Math.max(a.up(), b.up()), getWidth() / Math.max(1, a.across() + b.across()));
-        boolean side = aside > below * 1.15;
-        double now = Math.clamp(
-                side ? a.across() / (a.across() + b.across()) : a.up() / (a.up() + b.up()),
-                LEAST_SHARE,
-                1 - LEAST_SHARE);
-        if (side != beside || Math.abs(now - share) > 0.02) {
-            beside = side;
-            share = now;
+    /** How the frame is divided. */
+    Split split() {
+        return split;
+    }
+
+    /** Divides the frame otherwise. */
+    void divide(Split other) {
+        if (!other.equals(split)) {
+            split = other;
             requestLayout();
         }
     }
@@ -67,8 +53,9 @@ final class LinkedViews extends Region {
     protected void layoutChildren() {
         double w = getWidth();
         double h = getHeight();
-        double across = beside ? Math.rint(w * share) : w;
-        double down = beside ? h : Math.rint(h * share);
+        boolean beside = split.beside();
+        double across = beside ? Math.rint(w * split.share()) : w;
+        double down = beside ? h : Math.rint(h * split.share());
         first.resizeRelocate(0, 0, across, down);
         second.resizeRelocate(beside ? across : 0, beside ? 0 : down, beside ? w - across : w, beside ? h : h - down);
     }

@@ -230,6 +230,9 @@ public final class PackStage implements WorkStage {
                         && first.isFitted()
                         && second.isFitted()
                         && first.getWidth() == second.getWidth(),
+                linked.split(),
+                linked.getWidth(),
+                linked.getHeight(),
                 core.isSelected() ? Optional.of(sample.probe()) : Optional.empty(),
                 hands.isSelected(),
                 more.before());
@@ -253,7 +256,7 @@ public final class PackStage implements WorkStage {
 
     private void show(Asked.Pictures pictures) {
         boolean dark = desk.dark().get();
-        linked.arrange(pictures.ofFirst(), pictures.ofSecond());
+        linked.divide(pictures.split());
         first.show(pictures.first(), dark);
         second.show(pictures.second(), dark);
         pictures.core().ifPresent(c -> sample.show(c, dark));
