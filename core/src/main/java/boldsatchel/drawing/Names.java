@@ -128,11 +128,13 @@ final class Names {
      * Writes the names.
      *
      * @param letterMm size of letters on the sheet
-     * @param left where the left column ends, and the right one begins
+     * @param left where the left column ends; nothing stands there where it is too narrow
+     * @param right where the right column begins
      * @param aside whether all stand aside
      */
     void write(List<Mark> marks, List<Name> names, double letterMm, double left, double right, boolean aside) {
-        double column = Math.min(left, across * cell - right) / letterMm - 1;
+        boolean both = left > columnLetters() * letterMm - cell;
+        double column = Math.min(both ? left : across * cell, across * cell - right) / letterMm - 1;
         int most = (int) Math.clamp(column / Sketch.LETTER_WIDTH, LETTERS, MOST_LETTERS);
         List<Beside> beside = new ArrayList<>();
         for (Name name : names) {
@@ -153,7 +155,7 @@ final class Names {
                 beside.add(new Beside(name, most, lines(name.text(), MOST_LINES, most), at));
             }
         }
-        columns(marks, beside, letterMm, left, right);
+        columns(marks, beside, letterMm, both ? left : 0, right);
     }
 
     private static void on(List<Mark> marks, Name name, Point at, double letterMm, double wide) {
@@ -178,7 +180,7 @@ final class Names {
 
     /** Each to the nearer side; a side that is full gives to the other. */
     private void columns(List<Mark> marks, List<Beside> all, double letterMm, double left, double right) {
-        double middle = (left + right) / 2;
+        double middle = left > 0 ? (left + right) / 2 : 0;
         List<Beside> sorted = new ArrayList<>(all);
         sorted.sort(Comparator.comparingDouble(b -> b.at().x()));
         double height = down * cell;
@@ -193,7 +195,9 @@ final class Names {
                 && taken(ofRight, letterMm) < taken(ofLeft, letterMm) - letterMm * 3) {
             ofRight.addFirst(ofLeft.removeLast());
         }
-        while (taken(ofRight, letterMm) > height && taken(ofLeft, letterMm) < taken(ofRight, letterMm) - letterMm * 3) {
+        while (left > 0
+                && taken(ofRight, letterMm) > height
+                && taken(ofLeft, letterMm) < taken(ofRight, letterMm) - letterMm * 3) {
             ofLeft.add(ofRight.removeFirst());
         }
         column(marks, fitting(ofLeft, height - choice, letterMm), letterMm, left - letterMm * 0.8, choice, Align.RIGHT);
@@ -304,6 +308,11 @@ final class Names {
         }
         lines.add(cut(rest, letters));
         return lines;
+    }
+
+    /** Height that a name of a column takes as a rule, in letters' sizes. */
+    static double heightLetters() {
+        return 2 * 1.15 + 0.45;
     }
 
     /** Width that a column of names takes at least, in letters' sizes. */

@@ -59,6 +59,10 @@ public final class PackDrawings {
     private static final double TINTS = 2.6;
 
     private static final double BESIDE = 2.6;
+    /** A column of names and the room before it. */
+    private static final double COLUMN = Names.columnLetters() + BESIDE;
+    /** So much larger what is drawn has to be with all names at one side. */
+    private static final double WORTH_ONE_SIDE = 1.2;
     /** Width of a frame around what is pointed out, as a share of the picture's longer side. */
     private static final double FRAME_SHARE = 0.012;
 
@@ -195,12 +199,31 @@ public final class PackDrawings {
 
         /** Units a millimetre takes in a room. */
         public double scale(Room room) {
-            return room.scale(size.across(), size.up(), columns(), ABOVE + below());
+            return room.scale(size.across(), size.up(), across(room), ABOVE + below());
         }
 
-        /** Width of what is written at both sides, in letter sizes. */
-        private static double columns() {
-            return 2 * (Names.columnLetters() + BESIDE);
+        /** How wide and how high the sheet has to be in a room at least, in its units. */
+        public Flat sheet(Room room) {
+            double scale = scale(room);
+            return new Flat(
+                    size.across() * scale + across(room) * room.letter(),
+                    size.up() * scale + (ABOVE + below()) * room.letter());
+        }
+
+        /** Width of what is written at the sides, in letter sizes. */
+        private static double across(Room room) {
+            return COLUMN + (room.oneSided() ? BESIDE : COLUMN);
+        }
+
+        /** The same room with all names at one side, where that leaves what is drawn much larger and they have room there. */
+        public Room roomier(Room room) {
+            Room one = room.withOneSide();
+            long names = scene.things().stream()
+                    .flatMap(t -> t.part().stream().map(Part::id))
+                    .distinct()
+                    .count();
+            boolean written = names * Names.heightLetters() * room.letter() < room.height();
+            return written && scale(one) > WORTH_ONE_SIDE * scale(room) ? one : room;
         }
 
         /** Height of what is written below, in letter sizes. */
@@ -305,10 +328,11 @@ public final class PackDrawings {
         private final Scene scene;
         private final double[] extent;
         private final double letter;
-        private final double column;
         private final double below;
-        /** Room beside what is drawn, to the edges of the sheet. */
-        private final double beside;
+        /** Room at the left and at the right of what is drawn, to the edges of the sheet. */
+        private final double left;
+
+        private final double right;
         /** Height of the drawn frame that what is written below begins under. */
         private final double foot;
 
@@ -332,13 +356,15 @@ public final class PackDrawings {
             };
             below = picture.below();
             double scale = picture.scale(room);
+            Flat sheet = picture.sheet(room);
             letter = room.letter() / scale;
-            column = Picture.columns() / 2 * letter;
-            double least = height() + (ABOVE + below) * letter;
+            double least = sheet.up() / scale;
             high = room.filled() ? Math.max(least, room.height() / scale) : least;
-            beside = room.filled() ? Math.max(column, (room.width() / scale - width()) / 2) : column;
+            double spare = room.filled() ? Math.max(0, room.width() - sheet.across()) / scale : 0;
+            left = (room.oneSided() ? BESIDE : COLUMN) * letter + spare / 2;
+            right = COLUMN * letter + spare / 2;
             foot = extent[1] - (high - least) / 2;
-            s = new Sketch(extent[0] - beside, extent[3] + (high - least) / 2 + ABOVE * letter);
+            s = new Sketch(extent[0] - left, extent[3] + (high - least) / 2 + ABOVE * letter);
         }
 
         private double width() {
@@ -350,7 +376,7 @@ public final class PackDrawings {
         }
 
         Drawing drawn() {
-            double wide = width() + 2 * beside;
+            double wide = left + width() + right;
             Names names = new Names(
                     wide,
                     high - (look.legend() ? LEGEND * letter : 0) - (look.heat().isPresent() ? TINTS * letter : 0));
@@ -381,6 +407,9 @@ public final class PackDrawings {
                 cables(explosion);
             }
             write(names);
+            if (square && look.heat().isEmpty()) {
+                clashes();
+            }
             scaleBar();
             if (look.legend()) {
                 look.heat().ifPresentOrElse(this::scale, this::legend);
@@ -393,7 +422,6 @@ public final class PackDrawings {
         private void measures() {
             thumbs();
             zones();
-            clashes();
             sizes();
             centre();
             gaps();
@@ -459,8 +487,8 @@ public final class PackDrawings {
                     s.marks(),
                     all,
                     letter,
-                    beside - BESIDE * letter,
-                    beside + width() + (BESIDE - 1.4) * letter,
+                    left - BESIDE * letter,
+                    left + width() + (BESIDE - 1.4) * letter,
                     look.view() == PackView.EXPLODED);
         }
 
@@ -518,10 +546,10 @@ public final class PackDrawings {
                 s.text(x, y - size, size * 0.85, Align.CENTRE, false, Ink.SOFT, end, "");
             }
             s.fitted(
-                    extent[0] - beside + letter * 0.4,
+                    extent[0] - left + letter * 0.4,
                     foot - below * letter + letter * 0.3,
                     size,
-                    width() + 2 * beside - letter,
+                    left + width() + right - letter,
                     Align.LEFT,
                     false,
                     Ink.INK,
@@ -705,7 +733,8 @@ public final class PackDrawings {
                 boolean here = c.where().inTray()
                         || look.view() == PackView.PLAN
                         || c.where().posture().equals(look.posture().name());
-                if (frame.isEmpty() || !here) {
+                boolean hidden = look.hidden().contains(c.a()) || look.hidden().contains(c.b());
+                if (frame.isEmpty() || !here || hidden) {
                     continue;
                 }
                 Box o = pose(casing, look, frame.get()).around(c.overlap());
@@ -772,7 +801,10 @@ public final class PackDrawings {
 
         private void note(double x, double y, String text, String subject) {
             double w = text.length() * letter * Sketch.LETTER_WIDTH;
-            double at = Math.clamp(x, extent[0] + w / 2 - column * 0.5, extent[2] - w / 2 + column * 0.5);
+            // No further out than to the names, however small the picture is.
+            double middle = (extent[0] + extent[2]) / 2;
+            double off = Math.max(0, (width() - w) / 2 + letter * (BESIDE - 1.4));
+            double at = Math.clamp(x, middle - off, middle + off);
             s.fill(at - w / 2 - letter * 0.2, y - letter * 0.25, w + letter * 0.4, letter * 1.3, Ink.PAPER, 0.95, "");
             s.text(at, y, letter, Align.CENTRE, true, Ink.STOP, text, subject);
         }
@@ -865,10 +897,10 @@ public final class PackDrawings {
 
         private void overall() {
             double above = extent[3] + letter * 0.9;
-            s.dimension(extent[0], above, extent[2], above, Units.format(width(), 1, "mm"), letter, Ink.SOFT);
-            double right = extent[2] + letter * 0.9;
-            s.dimension(right, extent[1], right, extent[3], "", letter, Ink.SOFT);
-            s.text(right + letter * 0.5, above, letter, Align.LEFT, false, Ink.SOFT, Units.format(height(), 1, ""), "");
+            String size = Units.format(width(), 1, "") + " × " + Units.format(height(), 1, "mm");
+            s.dimension(extent[0], above, extent[2], above, size, letter, Ink.SOFT);
+            double aside = extent[2] + letter * 0.9;
+            s.dimension(aside, extent[1], aside, extent[3], "", letter, Ink.SOFT);
         }
 
         /** A length that can be compared with, of a round number of millimetres. */
@@ -899,8 +931,8 @@ public final class PackDrawings {
             Set<Family> families = new TreeSet<>();
             scene.things().forEach(t -> t.part().ifPresent(p -> families.add(p.family())));
             double size = letter * 0.9;
-            double x = extent[0] - beside + letter * 0.4;
-            double end = extent[2] + beside - letter;
+            double x = extent[0] - left + letter * 0.4;
+            double end = extent[2] + right - letter;
             double y = foot - below * letter + letter * 0.6;
             for (Family family : families) {
                 FamilyStyle style = FamilyStyle.of(family);

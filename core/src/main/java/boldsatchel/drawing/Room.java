@@ -8,9 +8,10 @@ package boldsatchel.drawing;
  * @param height of the room
  * @param letter size of letters
  * @param most units a millimetre takes at most
+ * @param oneSided whether names stand at the right only, or at both sides
  * @param filled whether the sheet is as large as the room, with what is drawn in its middle; otherwise no larger than it needs
  */
-public record Room(double width, double height, double letter, double most, boolean filled) {
+public record Room(double width, double height, double letter, double most, boolean oneSided, boolean filled) {
 
     /** Letters of a window, pixels. */
     private static final double LETTER_PX = 11;
@@ -23,17 +24,22 @@ public record Room(double width, double height, double letter, double most, bool
 
     /** A place in a window. */
     public static Room window(double width, double height) {
-        return new Room(Math.max(LEAST, width), Math.max(LEAST, height), LETTER_PX, MOST_PX, true);
+        return new Room(Math.max(LEAST, width), Math.max(LEAST, height), LETTER_PX, MOST_PX, false, true);
     }
 
     /** A place on a page, mm; nothing is drawn larger than it is. */
     public static Room page(double widthMm, double heightMm) {
-        return new Room(widthMm, heightMm, LETTER_MM, 1, false);
+        return new Room(widthMm, heightMm, LETTER_MM, 1, false, false);
     }
 
     /** The same where a millimetre takes no more than so many units. */
     public Room atMost(double units) {
-        return new Room(width, height, letter, units, filled);
+        return new Room(width, height, letter, units, oneSided, filled);
+    }
+
+    /** The same with names at the right only. */
+    Room withOneSide() {
+        return new Room(width, height, letter, most, true, filled);
     }
 
     /**

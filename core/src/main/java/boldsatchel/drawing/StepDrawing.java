@@ -22,7 +22,7 @@ public final class StepDrawing {
      * @param index of the step in the plan
      */
     public static Optional<Drawing> of(Evaluation evaluation, Plan plan, int index, PackView view, Room room) {
-        return picture(evaluation, plan, index, view).map(p -> p.in(room));
+        return picture(evaluation, plan, index, view).map(p -> p.in(p.roomier(room)));
     }
 
     private static Set<String> placed(Step step) {

@@ -129,7 +129,8 @@ final class ReachPane extends HBox {
         String tray = build.placement(part).map(Placement::shell).orElse("");
         PackDrawings.Look look =
                 new PackDrawings.Look(shape, tray, Posture.CLOSED, OptionalDouble.empty(), part, false).without(gone);
-        return new Answer(build, reach, PackDrawings.of(evaluation, look).in(room));
+        PackDrawings.Picture picture = PackDrawings.of(evaluation, look);
+        return new Answer(build, reach, picture.in(picture.roomier(room)));
     }
 
     private void show(Answer answer) {

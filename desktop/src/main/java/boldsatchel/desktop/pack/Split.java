@@ -2,6 +2,7 @@ package boldsatchel.desktop.pack;
 
 import boldsatchel.drawing.PackDrawings.Picture;
 import boldsatchel.drawing.Room;
+import boldsatchel.geometry.Flat;
 
 /**
  * How two pictures share a frame.
@@ -20,6 +21,7 @@ record Split(boolean beside, double share) {
     private static final double WORTH_A_SHIFT = 1.03;
 
     private static final double WORTH_A_TURN = 1.15;
+    private static final double WORTH_OF_ROOM = 0.2;
 
     /**
      * The split that leaves both pictures large, what is written beside them counted; this one, where another is hardly better.
@@ -47,11 +49,24 @@ record Split(boolean beside, double share) {
         return best;
     }
 
-    /** Pixels that a millimetre takes: where the two differ, as many as leave the mean of what a pixel covers. */
+    /**
+     * Pixels that a millimetre takes: where the two differ, as many as leave the mean of what a pixel covers. Where neither gets larger, room that is
+     * left is worth something if both have of it: names go there.
+     */
     private double size(Picture first, Picture second, boolean inLine, double width, double height) {
-        double one = first.scale(room(share, width, height));
-        double other = second.scale(room(1 - share, width, height));
-        return inLine && !beside ? Math.min(one, other) : 2 / (1 / one + 1 / other);
+        Room a = room(share, width, height);
+        Room b = room(1 - share, width, height);
+        double one = first.scale(a);
+        double other = second.scale(b);
+        double size = inLine && !beside ? Math.min(one, other) : 2 / (1 / one + 1 / other);
+        return size * (1 + WORTH_OF_ROOM * Math.min(left(first, a), left(second, b)));
+    }
+
+    /** Share of a room that a picture leaves in the way that it is shared. */
+    private double left(Picture picture, Room room) {
+        Flat sheet = picture.sheet(room);
+        double taken = beside ? sheet.across() / room.width() : sheet.up() / room.height();
+        return Math.max(0, 1 - taken);
     }
 
     private Room room(double part, double width, double height) {

@@ -70,8 +70,7 @@ public class SplitTest {
                             .isLessThan(least * 1.7);
                 }
             }
-            assertThat(split.fitting(first, second, inLine, frame[0] * 1.005, frame[1]))
-                    .isEqualTo(split);
+            assertThat(split.fitting(first, second, inLine, frame[0], frame[1])).isEqualTo(split);
         }
     }
 
