@@ -16,7 +16,8 @@ import java.util.Map;
 
 /**
  * How far trays and parts are lifted in an exploded view: each straight out of the open side of its tray, those that lie on others further, so that
- * what is above another stays above it, and those that come out downwards until they are seen below their tray; trays that close on one another along the way between them, closed as they are when nothing is open.
+ * what is above another stays above it, and those that come out downwards until they are seen below their tray; trays that close on one another along
+ * the way between them, closed as they are when nothing is open.
  */
 final class Explosion {
 

@@ -229,7 +229,7 @@ final class Names {
     }
 
     private static double high(Beside b, double letterMm) {
-        return (b.lines().size() * 1.15 + 0.45) * letterMm;
+        return heightLetters(b.lines().size()) * letterMm;
     }
 
     /** As near to the height of its thing as the others let it, from above. */
@@ -310,9 +310,9 @@ final class Names {
         return lines;
     }
 
-    /** Height that a name of a column takes as a rule, in letters' sizes. */
-    static double heightLetters() {
-        return 2 * 1.15 + 0.45;
+    /** Height that a name of so many lines takes in a column, in letters' sizes. */
+    static double heightLetters(int lines) {
+        return lines * 1.15 + 0.45;
     }
 
     /** Width that a column of names takes at least, in letters' sizes. */

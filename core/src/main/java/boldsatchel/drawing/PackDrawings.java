@@ -63,6 +63,8 @@ public final class PackDrawings {
     private static final double COLUMN = Names.columnLetters() + BESIDE;
     /** So much larger what is drawn has to be with all names at one side. */
     private static final double WORTH_ONE_SIDE = 1.2;
+    /** Of a name beside a picture. */
+    private static final int USUAL_LINES = 2;
     /** Width of a frame around what is pointed out, as a share of the picture's longer side. */
     private static final double FRAME_SHARE = 0.012;
 
@@ -222,7 +224,7 @@ public final class PackDrawings {
                     .flatMap(t -> t.part().stream().map(Part::id))
                     .distinct()
                     .count();
-            boolean written = names * Names.heightLetters() * room.letter() < room.height();
+            boolean written = names * Names.heightLetters(USUAL_LINES) * room.letter() < room.height();
             return written && scale(one) > WORTH_ONE_SIDE * scale(room) ? one : room;
         }
 
