@@ -63,6 +63,8 @@ public final class PackDrawings {
     private static final double COLUMN = Names.columnLetters() + BESIDE;
     /** So much larger what is drawn has to be with all names at one side. */
     private static final double WORTH_ONE_SIDE = 1.2;
+    /** Share of a room that names take at most, if they can. */
+    private static final double MOST_WRITTEN = 0.7;
     /** Of a name beside a picture. */
     private static final int USUAL_LINES = 2;
     /** Width of a frame around what is pointed out, as a share of the picture's longer side. */
@@ -217,7 +219,10 @@ public final class PackDrawings {
             return COLUMN + (room.oneSided() ? BESIDE : COLUMN);
         }
 
-        /** The same room with all names at one side, where that leaves what is drawn much larger and they have room there. */
+        /**
+         * The same room with all names at one side, where that leaves what is drawn much larger and they have room there, or where two columns would take
+         * most of it.
+         */
         public Room roomier(Room room) {
             Room one = room.withOneSide();
             long names = scene.things().stream()
@@ -225,7 +230,8 @@ public final class PackDrawings {
                     .distinct()
                     .count();
             boolean written = names * Names.heightLetters(USUAL_LINES) * room.letter() < room.height();
-            return written && scale(one) > WORTH_ONE_SIDE * scale(room) ? one : room;
+            boolean narrow = across(room) * room.letter() > MOST_WRITTEN * room.width();
+            return (written || narrow) && scale(one) > WORTH_ONE_SIDE * scale(room) ? one : room;
         }
 
         /** Height of what is written below, in letter sizes. */

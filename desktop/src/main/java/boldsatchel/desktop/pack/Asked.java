@@ -34,10 +34,16 @@ record Asked(
     Pictures pictures() {
         PackDrawings.Picture a = PackDrawings.of(evaluation, first);
         PackDrawings.Picture b = PackDrawings.of(evaluation, second);
-        double most = oneScale ? Math.min(a.scale(firstRoom), b.scale(secondRoom)) : firstRoom.most();
+        Room one = a.roomier(firstRoom);
+        Room two = b.roomier(secondRoom);
+        if (oneScale && one.oneSided() != two.oneSided()) {
+            one = firstRoom;
+            two = secondRoom;
+        }
+        double most = oneScale ? Math.min(a.scale(one), b.scale(two)) : firstRoom.most();
         return new Pictures(
-                a.in(firstRoom.atMost(most)),
-                b.in(secondRoom.atMost(most)),
+                a.in(one.atMost(most)),
+                b.in(two.atMost(most)),
                 split.fitting(a, b, first.view().isInLineWith(second.view()), width, height),
                 probe.map(at -> CorePane.Core.of(evaluation, first.shell(), first.posture(), at)),
                 table(),
