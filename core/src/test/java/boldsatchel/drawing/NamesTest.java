@@ -130,6 +130,37 @@ public class NamesTest {
         assertThat(texts(marks)).extracting(Mark.Text::text).containsExactly("4S protection and", "balancing board");
     }
 
+    /** In a narrow room all names stand at the right, and what is drawn is larger for it; in a wide one they stand at both sides. */
+    @Test
+    public void inANarrowRoomNamesStandAtOneSide() {
+        Build build = Library.demo("orchard-ledger").orElseThrow();
+        String tray = build.casing().standing().orElseThrow().id();
+        PackDrawings.Picture plan =
+                PackDrawings.of(Evaluator.evaluate(build), new PackDrawings.Look(PackView.PLAN, tray, Posture.CLOSED));
+        Room wide = Room.window(900, 400);
+        assertThat(plan.roomier(wide)).isEqualTo(wide);
+        Room narrow = Room.window(430, 400);
+        Room one = plan.roomier(narrow);
+        assertThat(plan.scale(one)).isGreaterThan(1.2 * plan.scale(narrow));
+        assertThat(beside(plan.in(narrow), plan.scale(narrow), 430)).contains(Mark.Align.RIGHT);
+        assertThat(beside(plan.in(one), plan.scale(one), 430)).containsOnly(Mark.Align.LEFT);
+    }
+
+    /** How names beside what is drawn are aligned: towards it. None leaves the sheet. */
+    private static Set<Mark.Align> beside(Drawing drawing, double scale, double width) {
+        assertThat(drawing.widthMm() * scale).isCloseTo(width, within(1e-6));
+        List<Mark.Text> names = texts(drawing.marks()).stream()
+                .filter(t -> !t.subject().isEmpty() && t.align() != Mark.Align.CENTRE)
+                .toList();
+        assertThat(names).allSatisfy(t -> {
+            double wide = t.text().length() * t.sizeMm() * Sketch.LETTER_WIDTH;
+            double left = t.align() == Mark.Align.LEFT ? t.at().x() : t.at().x() - wide;
+            assertThat(left).isGreaterThan(-1);
+            assertThat(left + wide).isLessThan(drawing.widthMm() + 1);
+        });
+        return names.stream().map(Mark.Text::align).collect(Collectors.toSet());
+    }
+
     @DataProvider
     Object[][] views() {
         List<Object[]> all = new ArrayList<>();
