@@ -25,6 +25,7 @@ import boldsatchel.machine.Shell;
 import boldsatchel.plan.Loosenings;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Finding;
@@ -330,13 +331,8 @@ public class AssemblyTest {
         assertThat(Files.readString(shipped)).isEqualTo(text.toString());
     }
 
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
-
     /** Whatever is said of a step holds in the row: what it keeps is kept, and what it breaks is told. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void stepsOfADemoKeepTheRulesOrSayWhichTheyBreak(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         AssemblyResult result = AssemblyEngine.evaluate(build);

@@ -6,6 +6,7 @@ import boldsatchel.cables.CablesEngine;
 import boldsatchel.edit.AssemblyEdits;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Journal;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -22,11 +23,6 @@ public class MovedStepsTest {
 
     private static final Map<Job, Piece.Kind> CLOSING =
             Map.of(Job.COVER, Piece.Kind.COVER, Job.HANG, Piece.Kind.TRAY, Job.SHUT, Piece.Kind.SHUT);
-
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
 
     @DataProvider
     Object[][] seeds() {
@@ -51,7 +47,7 @@ public class MovedStepsTest {
     }
 
     /** Two that stand side by side: whether they can change places is said beforehand, and so it is. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void whatIsSaidToBeBoundIsBoundAndNothingElse(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         Plan plan = PlanEngine.evaluate(build);

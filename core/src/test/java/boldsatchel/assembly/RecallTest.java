@@ -10,6 +10,7 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Fixing;
 import boldsatchel.machine.Opening;
 import boldsatchel.machine.Placement;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import java.util.List;
 import java.util.Optional;
@@ -23,11 +24,6 @@ import org.testng.annotations.Test;
 
 /** What is remembered of the last answer never shows in the next one. */
 public class RecallTest {
-
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
 
     @DataProvider
     Object[][] seeds() {
@@ -77,13 +73,13 @@ public class RecallTest {
         assertThat(dragged).as(which).isEqualTo(AssemblyEngine.evaluate(build));
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void aDragSaysWhatALookFromTheStartSays(String demo) {
         drag(Library.demo(demo).orElseThrow(), new Random(7), 60, demo);
     }
 
     /** Openings go with the sockets they serve: then what never goes is not what it was. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void soItDoesWhereOpeningsFollow(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         Set<String> served = build.casing().shells().stream()

@@ -22,6 +22,7 @@ import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Form;
 import boldsatchel.quantity.Reading;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -29,15 +30,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class DrawingsTest {
-
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
 
     private static Evaluation demo(String name) {
         return Evaluator.evaluate(Library.demo(name).orElseThrow());
@@ -103,7 +98,7 @@ public class DrawingsTest {
         };
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void everyMarkLiesOnItsSheet(String name) {
         for (Drawing drawing : all(demo(name))) {
             for (Mark mark : drawing.marks()) {
@@ -115,7 +110,7 @@ public class DrawingsTest {
         }
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void thePlanShowsEveryPartAtItsPlaceAndToScale(String name) {
         Evaluation e = demo(name);
         e.build().casing().shells().forEach(shell -> {

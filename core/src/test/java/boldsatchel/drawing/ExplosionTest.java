@@ -12,26 +12,21 @@ import boldsatchel.geometry.Vec;
 import boldsatchel.machine.Build;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.List;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Lifted apart everything is clear of everything, in the order in which it lies; and a core goes through what leans. */
 public class ExplosionTest {
 
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
-
     private static Box lifted(Explosion explosion, Placed placed) {
         return placed.bounds().posed(explosion.part(placed).pose());
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void partsAreClearOfOneAnotherAndOfTheirTray(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         FitResult fit = FitEngine.evaluate(build);
@@ -54,7 +49,7 @@ public class ExplosionTest {
     }
 
     /** Each is so far out that something of it is seen, and so has a name: what comes out of a lid too. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void everyPartIsSeen(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         Evaluation evaluation = Evaluator.evaluate(build);
@@ -72,7 +67,7 @@ public class ExplosionTest {
     }
 
     /** What lies on another is lifted further out of the open side of its tray. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void whatIsAboveStaysAbove(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         FitResult fit = FitEngine.evaluate(build);
@@ -147,7 +142,7 @@ public class ExplosionTest {
     }
 
     /** In a window the sheet is the room, with what is drawn in its middle; on paper it is no larger than it has to be. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void aWindowIsFilledAndAPageIsNot(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         Evaluation evaluation = Evaluator.evaluate(build);

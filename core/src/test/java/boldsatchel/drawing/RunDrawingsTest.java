@@ -15,10 +15,10 @@ import boldsatchel.power.Network;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult.ChainResult;
 import boldsatchel.quantity.Reading;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import java.util.List;
 import java.util.Optional;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** The discharge, charge, cycle and voltmeter drawings say what the engine says, where it says it. */
@@ -47,12 +47,7 @@ public class RunDrawingsTest {
                 .toList();
     }
 
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
-
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void theDischargeNamesItsEndTheWishTheWarningAndItsRails(String name) {
         Build build = demo(name);
         Discharge run = chain(build).run();
@@ -61,7 +56,7 @@ public class RunDrawingsTest {
                 .contains("wanted 5.0 h", "a warning belongs here", "charge left", "5.1 V rail");
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void everyMarkOfTheDischargeLiesOnItsSheet(String name) {
         Drawing drawing = discharge(
                 demo(name), Optional.of(chain(demo(name)).run().samples().getFirst()));

@@ -13,20 +13,15 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
 import boldsatchel.machine.Shell;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** What is kept of the last answer never shows: after any edit it is the answer of a fresh look. */
 public class FitAgainTest {
-
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
 
     private static FitResult again(Build before, FitResult last, Build now) {
         return new FitEngine().again(now, new Results(Map.of()), new Engine.Last<>(last, before));
@@ -60,7 +55,7 @@ public class FitAgainTest {
         return CaseEdits.open(joint, build.casing().inUse(), joint.way().most() * random.nextDouble());
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void afterAnyEditTheAnswerIsThatOfAFreshLook(String demo) {
         for (int seed = 0; seed < 6; seed++) {
             Random random = new Random(seed);
@@ -77,7 +72,7 @@ public class FitAgainTest {
     }
 
     /** What did not move is the same object: that is what saves the work. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void whatDidNotMoveIsKept(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         FitResult known = FitEngine.evaluate(build);
@@ -95,7 +90,7 @@ public class FitAgainTest {
         assertThat(again(build, known, build)).isEqualTo(known);
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void theTightestMeetingIsTheLeastOfAll(String demo) {
         FitResult fit = FitEngine.evaluate(Library.demo(demo).orElseThrow());
         FitResult.Meeting nearest = fit.nearest().orElseThrow();

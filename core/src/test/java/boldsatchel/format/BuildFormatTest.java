@@ -14,6 +14,7 @@ import boldsatchel.machine.Facet;
 import boldsatchel.machine.Family;
 import boldsatchel.machine.Joint;
 import boldsatchel.machine.Part;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.Severity;
@@ -68,19 +69,14 @@ public class BuildFormatTest {
         return (int) json.substring(0, json.indexOf(part)).lines().count();
     }
 
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
-
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void demosPassEveryGateAndAreWrittenAsTheyStand(String demo) throws FormatException {
         String text = text(demo);
         assertThat(BuildFormat.write(BuildFormat.read(text))).isEqualTo(text);
         assertThat(BuildFormat.read(text).build()).isEqualTo(Library.demo(demo).orElseThrow());
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void everyDemoHasSomethingWrongThatIsFound(String demo) {
         assertThat(Evaluator.evaluate(Library.demo(demo).orElseThrow()).findings())
                 .anySatisfy(f -> assertThat(f.severity()).isEqualTo(Severity.STOP));
@@ -231,7 +227,7 @@ public class BuildFormatTest {
         }
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void aFileOfVersionOneOpensAsTheBuildItWasAndIsWrittenInThisVersion(String demo) throws FormatException {
         String old = old(demo);
         BuildFormat.Document document = BuildFormat.read(old);
@@ -244,7 +240,7 @@ public class BuildFormatTest {
     }
 
     /** Of version 2 the inside of a tray was a plain number, and money had a sign. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void aFileOfVersionTwoOpensAsTheBuildItIs(String demo) throws FormatException {
         BuildFormat.Document document = BuildFormat.read(old(2, demo));
         assertThat(document.build()).isEqualTo(BuildFormat.read(old(3, demo)).build());
@@ -255,7 +251,7 @@ public class BuildFormatTest {
     }
 
     /** Of version 3 nobody said what a socket carries, and sockets had no ids: they are known by their names. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void aFileOfVersionThreeOpensWithItsSocketsKnownByTheirNames(String demo) throws FormatException {
         BuildFormat.Document document = BuildFormat.read(old(3, demo));
         assertThat(document.extras()).isEqualTo(Extras.NONE);
@@ -274,7 +270,7 @@ public class BuildFormatTest {
     }
 
     /** Of version 4 a case had one hinge, and a solid was a box without a word: both lie where they lay. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void aFileOfVersionFourOpensWithItsLidOnAJoint(String demo) throws FormatException {
         BuildFormat.Document document = BuildFormat.read(old(4, demo));
         assertThat(document.extras()).isEqualTo(Extras.NONE);

@@ -32,6 +32,7 @@ import boldsatchel.power.PowerEngine;
 import boldsatchel.power.Running;
 import boldsatchel.power.Warmth;
 import boldsatchel.quantity.Figure;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluator;
 import boldsatchel.verdict.State;
@@ -54,11 +55,6 @@ import org.testng.annotations.Test;
 /** Runs of whole machines through time: against the engines that know no time, and against conservation. */
 public class OutingTest {
 
-    @DataProvider
-    Object[][] demos() {
-        return new Object[][] {{"cave-survey"}, {"orchard-ledger"}, {"harbour-watch"}};
-    }
-
     private static Build demo(String name) {
         return Library.demo(name).orElseThrow();
     }
@@ -68,7 +64,7 @@ public class OutingTest {
                 .orElseThrow();
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void heatIsTakenUpOrGivenOffOverWholeRuns(String name) {
         Build build = demo(name);
         for (UseProfile profile : build.brief().profiles()) {
@@ -196,7 +192,7 @@ public class OutingTest {
     }
 
     /** With the work that can go on for ever, and no more, the first limit is just held in the steady state. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void whatGoesOnForEverJustHoldsTheFirstLimit(String name) {
         Build build = demo(name);
         FitResult fit = FitEngine.evaluate(build);
@@ -224,7 +220,7 @@ public class OutingTest {
     }
 
     /** What comes into a place goes out of it, and all that is set free arrives at the surroundings. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void theWaysOfTheHeatAddUp(String name) {
         Build build = demo(name);
         for (HeatResult.Use use : HeatEngine.evaluate(build, FitEngine.evaluate(build), PointsEngine.evaluate(build))

@@ -14,6 +14,7 @@ import boldsatchel.power.CellTemperatures;
 import boldsatchel.power.PointsEngine;
 import boldsatchel.power.PowerEngine;
 import boldsatchel.power.PowerResult;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import boldsatchel.shelf.Picks;
 import boldsatchel.verdict.Evaluator;
@@ -109,7 +110,7 @@ public class PlanTest {
         assertThat(charge.cellsA()).isPositive();
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void aSuggestedChainGivesReasonsRunsAndHasNothingGrave(String name) {
         Build build = demo(name);
         Suggestion suggestion = Supplies.suggest(build).orElseThrow();
@@ -136,11 +137,6 @@ public class PlanTest {
         }
     }
 
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
-
     @Test
     public void withoutLoadsNothingIsSuggestedAndWithoutASourceAPackIsChosen() {
         assertThat(Supplies.suggest(Build.empty("x"))).isEmpty();
@@ -158,7 +154,7 @@ public class PlanTest {
                 .nominal();
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void waysToAnotherHourGiveWhatTheySay(String name) {
         Build build = demo(name);
         CellTemperatures cells = Evaluator.evaluate(build).of(CellTemperatures.class);
@@ -175,7 +171,7 @@ public class PlanTest {
                 .isSortedAccordingTo(java.util.Comparator.reverseOrder());
     }
 
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void theVoltmeterFallsWithTheChargeAndWithTheLoad(String name) {
         Build build = demo(name);
         VoltTable table = VoltTable.of(build, build.wiring().chain().getFirst(), CellTemperatures.begin(build))

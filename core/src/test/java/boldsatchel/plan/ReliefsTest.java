@@ -3,6 +3,7 @@ package boldsatchel.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
@@ -10,18 +11,12 @@ import boldsatchel.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** What would help against heat does what is said of it. */
 public class ReliefsTest {
 
-    @DataProvider
-    Object[][] demos() {
-        return new Object[][] {{"cave-survey"}, {"orchard-ledger"}, {"harbour-watch"}};
-    }
-
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void eachDoesWhatIsSaidAndTheBestComesFirst(String name) {
         Evaluation now = Evaluator.evaluate(Library.demo(name).orElseThrow());
         double before = now.verdict(Verdict.Kind.KEEPS_COOL).value();
@@ -39,7 +34,7 @@ public class ReliefsTest {
     }
 
     /** Where a wall has a place at which a fan is in nothing's way, plugs included, it goes there. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void noFanMakesAnythingElseStop(String name) {
         Evaluation now = Evaluator.evaluate(Library.demo(name).orElseThrow());
         assertThat(Reliefs.of(now, Library.shipped().parts(), () -> false))

@@ -8,12 +8,12 @@ import boldsatchel.machine.Build;
 import boldsatchel.machine.Posture;
 import boldsatchel.machine.Shell;
 import boldsatchel.power.PowerResult;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import boldsatchel.verdict.Evaluation;
 import boldsatchel.verdict.Evaluator;
 import java.util.List;
 import java.util.stream.Stream;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -50,12 +50,7 @@ public class ReportTest {
         assertThat(root.path("power").path("chains").isEmpty()).isTrue();
     }
 
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
-
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void powerTellsEveryProfileRungAndCharge(String demo) {
         Evaluation evaluation = Evaluator.evaluate(Library.demo(demo).orElseThrow());
         JsonNode chain = report(demo).path("power").path("chains").get(0);
@@ -92,7 +87,7 @@ public class ReportTest {
     }
 
     /** What a script needs to check each verdict by itself: first law, lever, distances. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void theNumbersBehindEachVerdictAddUp(String demo) {
         JsonNode root = report(demo);
         JsonNode heat = root.path("heat");
@@ -184,7 +179,7 @@ public class ReportTest {
     }
 
     /** What stands behind the findings about hands, what holds, and openings, posture by posture and part by part. */
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void handsFixingsAndOpeningsAreTold(String demo) {
         Build build = Library.demo(demo).orElseThrow();
         JsonNode root = report(demo);

@@ -13,11 +13,11 @@ import boldsatchel.machine.Part;
 import boldsatchel.machine.Parts;
 import boldsatchel.quantity.Figure;
 import boldsatchel.quantity.Spread;
+import boldsatchel.shelf.Demos;
 import boldsatchel.shelf.Library;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** A build judges the same before and after a file, in every number and range. */
@@ -50,12 +50,7 @@ public class RoundTripTest {
                 .isEqualTo(before.findings());
     }
 
-    @DataProvider
-    Object[][] demos() {
-        return Library.DEMOS.stream().map(d -> new Object[] {d}).toArray(Object[][]::new);
-    }
-
-    @Test(dataProvider = "demos")
+    @Test(dataProvider = "demos", dataProviderClass = Demos.class)
     public void aDemoJudgesTheSameAfterAFile(String demo) throws FormatException {
         judgesTheSame(Library.demo(demo).orElseThrow());
     }
