@@ -780,9 +780,13 @@ public final class PackDrawings {
                 double palm = letter * 0.7;
                 s.fill(thumb.x() - palm / 2, thumb.y() - palm * 2, palm, palm * 4, Ink.ACCENT, 0.8, "");
             }
-            // Beside the scale bar and its figure, however small the picture is.
+            // Beside the scale bar and its figure, or over them where there is no room.
             double x = Math.max(extent[2] - letter * 13, extent[0] + letter * 15);
             double y = foot - BELOW * letter + letter * 0.65;
+            if (x + letter * 13 > extent[2] + right) {
+                x = extent[0];
+                y += letter * 1.2;
+            }
             for (int i = 0; i < 3; i++) {
                 double dash = x + i * letter * 0.7;
                 s.line(dash, y, dash + letter * 0.4, y, Sketch.WIDE, false, Ink.ACCENT, "");

@@ -184,7 +184,7 @@ final class Sketch {
         }
     }
 
-    /** A dimension between two points along one axis: arrows at the ends, the number beside. */
+    /** A dimension between two points along one axis: arrows at the ends, the number, if any, beside. */
     Sketch dimension(double x1, double y1, double x2, double y2, String text, double size, Ink ink) {
         line(x1, y1, x2, y2, NARROW, false, ink, "");
         double length = Math.hypot(x2 - x1, y2 - y1);
@@ -193,6 +193,9 @@ final class Sketch {
             double uy = (y2 - y1) / length * size * 0.6;
             arrow(x1, y1, ux, uy, ink);
             arrow(x2, y2, -ux, -uy, ink);
+        }
+        if (text.isEmpty()) {
+            return this;
         }
         boolean upright = Math.abs(x2 - x1) < Math.abs(y2 - y1);
         return upright

@@ -37,7 +37,7 @@ import java.util.Set;
  * Machines by chance: parts of one or two boxes thrown into a tray, or into a tray and another one that is held on it, some screwed, some
  * plugged into one another, some wired. Nothing lies in one place with anything else; all sizes and places are whole millimetres.
  */
-final class ThrownTogether {
+public final class ThrownTogether {
 
     private static final int WALL = 2;
     private static final int OVER_RIM = 6;
@@ -64,7 +64,7 @@ final class ThrownTogether {
     }
 
     /** One tray. */
-    static Build tray(long seed) {
+    public static Build tray(long seed) {
         ThrownTogether made = new ThrownTogether(seed);
         made.add(made.shell("tray", BASE, made.random.nextInt(3) > 0), STILL);
         made.fill(3 + (int) (seed % 6));
@@ -72,7 +72,7 @@ final class ThrownTogether {
     }
 
     /** A tray and a lid, a pan or a side box that is held on it, hinged or slides, any side up. */
-    static Build lidded(long seed) {
+    public static Build lidded(long seed) {
         ThrownTogether made = new ThrownTogether(seed);
         made.add(made.shell("tray", BASE, made.random.nextInt(5) > 0), STILL);
         Joint joint = made.hung();
