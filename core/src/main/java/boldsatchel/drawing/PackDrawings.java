@@ -130,6 +130,24 @@ public final class PackDrawings {
         return new Picture(evaluation, look);
     }
 
+    /**
+     * The rooms of two pictures, with names at the sides that leave them larger; where one is drawn under the other and in line with it, at the same sides
+     * and so that a millimetre is as long in both.
+     */
+    public static List<Room> rooms(Picture first, Room one, Picture second, Room other, boolean inLine) {
+        Room a = first.roomier(one);
+        Room b = second.roomier(other);
+        if (!inLine) {
+            return List.of(a, b);
+        }
+        if (a.oneSided() != b.oneSided()) {
+            a = one;
+            b = other;
+        }
+        double most = Math.min(first.scale(a), second.scale(b));
+        return List.of(a.atMost(most), b.atMost(most));
+    }
+
     /** What a look shows, ready to be drawn. */
     public static final class Picture {
         private final Evaluation evaluation;
@@ -137,6 +155,8 @@ public final class PackDrawings {
         private final Scene scene;
         private final Flat low;
         private final Flat size;
+        /** How many parts have a name. */
+        private final long names;
 
         private Picture(Evaluation evaluation, Look look) {
             this.evaluation = evaluation;
@@ -155,6 +175,10 @@ public final class PackDrawings {
             size = new Flat(
                     seen.stream().mapToDouble(Flat::across).max().orElse(0) - left,
                     seen.stream().mapToDouble(Flat::up).max().orElse(0) - bottom);
+            names = scene.things().stream()
+                    .flatMap(t -> t.part().stream().map(Part::id))
+                    .distinct()
+                    .count();
             cut(evaluation, look, scene);
         }
 
@@ -225,10 +249,6 @@ public final class PackDrawings {
          */
         public Room roomier(Room room) {
             Room one = room.withOneSide();
-            long names = scene.things().stream()
-                    .flatMap(t -> t.part().stream().map(Part::id))
-                    .distinct()
-                    .count();
             boolean written = names * Names.heightLetters(USUAL_LINES) * room.letter() < room.height();
             boolean narrow = across(room) * room.letter() > MOST_WRITTEN * room.width();
             return (written || narrow) && scale(one) > WORTH_ONE_SIDE * scale(room) ? one : room;

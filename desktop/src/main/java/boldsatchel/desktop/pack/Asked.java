@@ -34,16 +34,10 @@ record Asked(
     Pictures pictures() {
         PackDrawings.Picture a = PackDrawings.of(evaluation, first);
         PackDrawings.Picture b = PackDrawings.of(evaluation, second);
-        Room one = a.roomier(firstRoom);
-        Room two = b.roomier(secondRoom);
-        if (oneScale && one.oneSided() != two.oneSided()) {
-            one = firstRoom;
-            two = secondRoom;
-        }
-        double most = oneScale ? Math.min(a.scale(one), b.scale(two)) : firstRoom.most();
+        List<Room> rooms = PackDrawings.rooms(a, firstRoom, b, secondRoom, oneScale);
         return new Pictures(
-                a.in(one.atMost(most)),
-                b.in(two.atMost(most)),
+                a.in(rooms.getFirst()),
+                b.in(rooms.getLast()),
                 split.fitting(a, b, first.view().isInLineWith(second.view()), width, height),
                 probe.map(at -> CorePane.Core.of(evaluation, first.shell(), first.posture(), at)),
                 table(),

@@ -1,8 +1,10 @@
 package boldsatchel.desktop.pack;
 
+import boldsatchel.drawing.PackDrawings;
 import boldsatchel.drawing.PackDrawings.Picture;
 import boldsatchel.drawing.Room;
 import boldsatchel.geometry.Flat;
+import java.util.List;
 
 /**
  * How two pictures share a frame.
@@ -54,12 +56,12 @@ record Split(boolean beside, double share) {
      * left is worth something if both have of it: names go there.
      */
     private double size(Picture first, Picture second, boolean inLine, double width, double height) {
-        Room a = room(share, width, height);
-        Room b = room(1 - share, width, height);
-        double one = first.scale(a);
-        double other = second.scale(b);
-        double size = inLine && !beside ? Math.min(one, other) : 2 / (1 / one + 1 / other);
-        return size * (1 + WORTH_OF_ROOM * Math.min(left(first, a), left(second, b)));
+        List<Room> rooms = PackDrawings.rooms(
+                first, room(share, width, height), second, room(1 - share, width, height), inLine && !beside);
+        Room one = rooms.getFirst();
+        Room other = rooms.getLast();
+        double size = 2 / (1 / first.scale(one) + 1 / second.scale(other));
+        return size * (1 + WORTH_OF_ROOM * Math.min(left(first, one), left(second, other)));
     }
 
     /** Share of a room that a picture leaves in the way that it is shared. */
